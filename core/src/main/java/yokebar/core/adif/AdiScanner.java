@@ -1,0 +1,398 @@
+package yokebar.core.adif;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.lang.invoke.MethodHandles;
+import java.lang.invoke.VarHandle;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.CharBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.Charset;
+import java.nio.charset.CharsetDecoder;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Splits ADI text into fields and record ends, straight from the bytes and without making objects for what nobody asks
+ * for. It never fails on bad text: whatever is not a tag is a comment.
+ *
+ * <p>Lengths are bytes by the letter of many programs and characters by that of others. For plain ASCII both agree. When
+ * a value holds other bytes and the text right behind it is not blank up to the next tag, the length is tried as a count
+ * of characters; when the value swallowed a tag, it is cut in front of it.
+ */
+public final class AdiScanner {
+    /** What {@link #next()} found. */
+    public enum Token {
+        FIELD,
+        /** A tag whose declared length is over {@link #MOST_FIELD_BYTES}; the name and length can be asked for. */
+        OVERSIZE_FIELD,
+        END_OF_HEADER,
+        END_OF_RECORD,
+        END_OF_TEXT
+    }
+
+    /** The longest value accepted, in bytes. */
+    public static final int MOST_FIELD_BYTES = 1 << 20;
+
+    private static final int MOST_TAG_BYTES = 80;
+    private static final Charset FALLBACK = Charset.forName("windows-1252");
+    private static final VarHandle LONGS = MethodHandles.byteArrayViewVarHandle(long[].class, ByteOrder.LITTLE_ENDIAN);
+    private static final long NON_ASCII = 0x8080808080808080L;
+
+    private final InputStream in;
+    private final FieldNames names = new FieldNames();
+    private final CharsetDecoder utf8 = StandardCharsets.UTF_8.newDecoder();
+    private byte[] buffer;
+    private int position;
+    private int limit;
+    private int recordStart;
+    private boolean ended;
+    private long linesBeforeBuffer;
+
+    private int nameStart;
+    private int nameLength;
+    private int nameHash;
+    private int valueStart;
+    private int valueLength;
+    private boolean ascii;
+    private boolean cutOff;
+
+    public AdiScanner(InputStream in) {
+        this(in, 1 << 16);
+    }
+
+    AdiScanner(InputStream in, int bufferBytes) {
+        this.in = in;
+        this.buffer = new byte[Math.max(bufferBytes, MOST_TAG_BYTES)];
+    }
+
+    /** @throws IOException only when the stream itself fails */
+    public Token next() throws IOException {
+        while (true) {
+            if (!findTag()) {
+                return Token.END_OF_TEXT;
+            }
+            Token token = readTag();
+            if (token != null) {
+                return token;
+            }
+            position++;
+        }
+    }
+
+    /** The name of the field just found, upper case. */
+    public String name() {
+        return names.intern(buffer, nameStart, nameLength, nameHash);
+    }
+
+    /** The length of the value just found, in bytes. */
+    public int valueBytes() {
+        return valueLength;
+    }
+
+    /** The value just found; UTF-8 if it is that, else windows-1252. */
+    public String value() {
+        if (ascii) {
+            return new String(buffer, valueStart, valueLength, StandardCharsets.ISO_8859_1);
+        }
+        try {
+            CharBuffer chars = utf8.decode(ByteBuffer.wrap(buffer, valueStart, valueLength));
+            return chars.toString();
+        } catch (CharacterCodingException e) {
+            return new String(buffer, valueStart, valueLength, FALLBACK);
+        }
+    }
+
+    /** Whether the text ended inside a value. */
+    public boolean endedInsideValue() {
+        return cutOff;
+    }
+
+    /** Marks where the next record starts: raw text and line numbers are counted from here. */
+    public void startRecord() {
+        recordStart = position;
+    }
+
+    /** The text from the record's start up to where the scanner stands, without white space around it. */
+    public String rawRecord() {
+        byte[] bytes = Arrays.copyOfRange(buffer, recordStart, Math.min(position, limit));
+        try {
+            return utf8.decode(ByteBuffer.wrap(bytes)).toString().strip();
+        } catch (CharacterCodingException e) {
+            return new String(bytes, FALLBACK).strip();
+        }
+    }
+
+    /** The line, counted from 1, on which the first text of the record stands. */
+    public long lineOfRecord() {
+        int start = recordStart;
+        while (start < limit && isBlank(buffer[start])) {
+            start++;
+        }
+        return 1 + linesBeforeBuffer + newlines(0, start);
+    }
+
+    private boolean findTag() throws IOException {
+        while (true) {
+            byte[] bytes = buffer;
+            int end = limit;
+            for (int i = position; i < end; i++) {
+                if (bytes[i] == '<') {
+                    position = i;
+                    return true;
+                }
+            }
+            position = end;
+            if (!fill()) {
+                return false;
+            }
+        }
+    }
+
+    /** Reads the tag at the position; null when it is none. Leaves the position behind the value. */
+    private @Nullable Token readTag() throws IOException {
+        if (limit - position < MOST_TAG_BYTES) {
+            ensure(MOST_TAG_BYTES);
+        }
+        byte[] bytes = buffer;
+        int end = Math.min(limit, position + MOST_TAG_BYTES);
+        int i = position + 1;
+        nameStart = i;
+        int hash = 0;
+        int b = 0;
+        for (; i < end; i++) {
+            b = bytes[i];
+            if (b == ':' || b == '>') {
+                break;
+            }
+            if (b <= ' ') {
+                return null;
+            }
+            if (b >= 'a' && b <= 'z') {
+                b -= 32;
+            }
+            hash = hash * 31 + b;
+        }
+        if (i == end) {
+            return null;
+        }
+        nameLength = i - nameStart;
+        nameHash = hash;
+        if (b == '>') {
+            Token token = endTag();
+            if (token != null) {
+                position = i + 1;
+            }
+            return token;
+        }
+        long length = 0;
+        int digits = 0;
+        for (i++; i < end; i++) {
+            b = bytes[i];
+            if (b < '0' || b > '9') {
+                break;
+            }
+            length = length * 10 + (b - '0');
+            digits++;
+        }
+        if (digits == 0 || digits > 12 || nameLength == 0) {
+            return null;
+        }
+        while (i < end && bytes[i] != '>') {
+            if (bytes[i] == '<') {
+                return null;
+            }
+            i++;
+        }
+        if (i >= end) {
+            return null;
+        }
+        valueLength = (int) Math.min(length, Integer.MAX_VALUE);
+        if (length > MOST_FIELD_BYTES) {
+            position = i + 1;
+            return Token.OVERSIZE_FIELD;
+        }
+        return readValue(i + 1, (int) length);
+    }
+
+    private @Nullable Token endTag() {
+        if (nameLength != 3 || (buffer[nameStart] | 32) != 'e' || (buffer[nameStart + 1] | 32) != 'o') {
+            return null;
+        }
+        int last = buffer[nameStart + 2] | 32;
+        return last == 'r' ? Token.END_OF_RECORD : last == 'h' ? Token.END_OF_HEADER : null;
+    }
+
+    private Token readValue(int start, int length) throws IOException {
+        if (limit - start < length + 8) {
+            int shift = start - position;
+            int nameShift = nameStart - position;
+            ensure(shift + length + 8);
+            start = position + shift;
+            nameStart = position + nameShift;
+        }
+        valueStart = start;
+        valueLength = Math.min(length, limit - start);
+        ascii = isAscii(start, valueLength);
+        int behind = start + valueLength;
+        if (!ascii || behind < limit && buffer[behind] != '<' && buffer[behind] > ' ') {
+            repairLength(length);
+        }
+        if (valueLength < length && start + valueLength >= limit && ended) {
+            // The text ends inside the value: the record is cut off, so the tag is no field of a whole record.
+            position = limit;
+            cutOff = true;
+            return Token.END_OF_TEXT;
+        }
+        position = valueStart + valueLength;
+        return Token.FIELD;
+    }
+
+    private void repairLength(int declared) throws IOException {
+        if (!ascii && !blankUpToTag(valueStart + valueLength)) {
+            int asCharacters = bytesOfCharacters(declared);
+            if (asCharacters >= 0 && blankUpToTag(valueStart + asCharacters)) {
+                valueLength = asCharacters;
+                return;
+            }
+        }
+        int swallowed = swallowedTag();
+        if (swallowed >= 0 && !blankUpToTag(valueStart + valueLength)) {
+            valueLength = swallowed;
+            while (valueLength > 0 && isBlank(buffer[valueStart + valueLength - 1])) {
+                valueLength--;
+            }
+            ascii = isAscii(valueStart, valueLength);
+        }
+    }
+
+    /** How many bytes the given number of UTF-8 characters takes from the value's start, or -1 if it is not UTF-8. */
+    private int bytesOfCharacters(int characters) throws IOException {
+        int shift = valueStart - position;
+        int nameShift = nameStart - position;
+        ensure(shift + characters * 4 + 8);
+        valueStart = position + shift;
+        nameStart = position + nameShift;
+        int i = valueStart;
+        for (int n = 0; n < characters; n++) {
+            if (i >= limit) {
+                return -1;
+            }
+            int b = buffer[i] & 0xff;
+            int size = b < 0x80 ? 1 : b >= 0xf0 ? 4 : b >= 0xe0 ? 3 : b >= 0xc0 ? 2 : 0;
+            if (size == 0) {
+                return -1;
+            }
+            // Programs that count characters mostly count UTF-16 units: one outside the basic plane is two.
+            if (size == 4) {
+                n++;
+            }
+            i += size;
+        }
+        return i > limit ? -1 : i - valueStart;
+    }
+
+    private boolean blankUpToTag(int from) {
+        int i = from;
+        while (i < limit && isBlank(buffer[i])) {
+            i++;
+        }
+        return i >= limit || buffer[i] == '<';
+    }
+
+    /** The offset within the value of something that reads as a whole tag, or -1. */
+    private int swallowedTag() {
+        for (int i = valueStart; i < valueStart + valueLength; i++) {
+            if (buffer[i] == '<' && looksLikeTag(i)) {
+                return i - valueStart;
+            }
+        }
+        return -1;
+    }
+
+    private boolean looksLikeTag(int at) {
+        int end = Math.min(limit, at + MOST_TAG_BYTES);
+        boolean colon = false;
+        boolean digit = false;
+        int i = at + 1;
+        for (; i < end && buffer[i] != '>'; i++) {
+            byte b = buffer[i];
+            if (b <= ' ' || b == '<') {
+                return false;
+            }
+            digit |= colon && b >= '0' && b <= '9';
+            colon |= b == ':';
+        }
+        if (i >= end) {
+            return false;
+        }
+        boolean endOfRecord = i - at == 4
+                && (buffer[at + 1] | 32) == 'e'
+                && (buffer[at + 2] | 32) == 'o'
+                && (buffer[at + 3] | 32) == 'r';
+        return endOfRecord || colon && digit;
+    }
+
+    private boolean isAscii(int start, int length) {
+        int i = start;
+        int end = start + length;
+        long seen = 0;
+        for (; i + 8 <= end; i += 8) {
+            seen |= (long) LONGS.get(buffer, i);
+        }
+        for (; i < end; i++) {
+            seen |= buffer[i] & 0x80;
+        }
+        return (seen & NON_ASCII) == 0;
+    }
+
+    private static boolean isBlank(byte b) {
+        return b >= 0 && b <= ' ';
+    }
+
+    /** Makes at least this many bytes from the position available, unless the text ends before. */
+    private void ensure(int bytes) throws IOException {
+        while (limit - position < bytes && fill()) {
+            // fill moves the position along with the text
+        }
+    }
+
+    /** Reads more text, making room by dropping what lies before the record; false at the end of the text. */
+    private boolean fill() throws IOException {
+        if (ended) {
+            return false;
+        }
+        int keepFrom = Math.min(recordStart, position);
+        if (position - keepFrom > MOST_FIELD_BYTES * 4) {
+            // A "record" of many megabytes is a file that is no ADIF; its start is not worth the memory.
+            keepFrom = position;
+        }
+        if (keepFrom > 0) {
+            linesBeforeBuffer += newlines(0, keepFrom);
+            System.arraycopy(buffer, keepFrom, buffer, 0, limit - keepFrom);
+            position -= keepFrom;
+            limit -= keepFrom;
+            recordStart = Math.max(0, recordStart - keepFrom);
+        }
+        if (limit == buffer.length) {
+            buffer = Arrays.copyOf(buffer, buffer.length * 2);
+        }
+        int read = in.read(buffer, limit, buffer.length - limit);
+        if (read < 0) {
+            ended = true;
+            return false;
+        }
+        limit += read;
+        return true;
+    }
+
+    private long newlines(int from, int to) {
+        int count = 0;
+        for (int i = from; i < to; i++) {
+            count += buffer[i] == '\n' ? 1 : 0;
+        }
+        return count;
+    }
+}

@@ -1,0 +1,23 @@
+package yokebar.core.delivery;
+
+/** What can happen to a contact at a service. */
+public enum DeliveryEvent {
+    /** The rules were looked at, and nothing holds it. */
+    RULES_ALLOW,
+    /** The rules were looked at, and one holds it. */
+    RULES_HOLD,
+    /** The service gave a receipt for a batch that contains it. */
+    HANDED_OVER,
+    /** The service's report lists it as taken or already known. */
+    LISTED,
+    /** The service's report says it was not taken. */
+    REJECTED,
+    /** A confirmation by the other side was fetched. */
+    CONFIRMED,
+    /** Something in it that this service receives was edited. */
+    CONTENT_CHANGED,
+    /** The operator does not want it to go there. */
+    EXCLUDED,
+    /** The operator takes the exclusion back. */
+    INCLUDED
+}
