@@ -1,0 +1,25 @@
+package yokebar.app;
+
+import java.time.Clock;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
+import org.springframework.context.annotation.Bean;
+import yokebar.app.safety.DataFolder;
+
+/** Starts Yokebar. */
+@SpringBootApplication
+@ConfigurationPropertiesScan
+public class YokebarApplication {
+
+    public static void main(String[] args) {
+        SpringApplication application = new SpringApplication(YokebarApplication.class);
+        application.addInitializers(DataFolder::claim);
+        application.run(args);
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+}

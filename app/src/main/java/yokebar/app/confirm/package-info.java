@@ -1,0 +1,5 @@
+/** Fetching what the other side confirmed. */
+@NullMarked
+package yokebar.app.confirm;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,236 @@
+package yokebar.app.delivery;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.log.ContactChanged;
+import yokebar.app.log.ContactLog;
+import yokebar.app.log.ContactsLogged;
+import yokebar.app.log.Journey;
+import yokebar.app.log.JourneyStep;
+import yokebar.core.contact.Contact;
+import yokebar.core.contact.LoggedContact;
+import yokebar.core.delivery.DeliveryEvent;
+import yokebar.core.delivery.DeliveryState;
+import yokebar.core.delivery.Eligibility;
+
+/** Gives every contact its delivery rows, and keeps them true when contacts or rules change. */
+@Service
+public class Deliveries {
+    private static final int REVIEW_AT_ONCE = 1000;
+
+    private final EntityManager db;
+    private final List<ServiceAdapter> services;
+    private final Identities identities;
+    private final ContactLog log;
+    private final Journey journey;
+    private final Clock clock;
+    private final ApplicationEventPublisher events;
+
+    Deliveries(
+            EntityManager db,
+            List<ServiceAdapter> services,
+            Identities identities,
+            ContactLog log,
+            Journey journey,
+            Clock clock,
+            ApplicationEventPublisher events) {
+        this.db = db;
+        this.services = services;
+        this.identities = identities;
+        this.log = log;
+        this.journey = journey;
+        this.clock = clock;
+        this.events = events;
+    }
+
+    /** Runs inside the transaction that stores the contacts, so neither is ever there without the other. */
+    @EventListener
+    void logged(ContactsLogged event) {
+        Instant now = clock.instant();
+        StateTally tally = new StateTally();
+        for (ServiceAdapter service : services) {
+            for (LoggedContact contact : event.contacts()) {
+                Delivery delivery = new Delivery();
+                delivery.id = Delivery.id(contact.id(), service.serviceId());
+                delivery.serviceId = service.serviceId();
+                delivery.changedAt = now;
+                Optional<Eligibility.Hold> hold = check(service, contact.contact(), now);
+                hold.ifPresent(h -> hold(delivery, h));
+                tally.came(delivery.serviceId, delivery.state);
+                db.persist(delivery);
+            }
+        }
+        store(tally);
+    }
+
+    /** Runs inside the transaction that changes the contact. */
+    @EventListener
+    void changed(ContactChanged event) {
+        Instant now = clock.instant();
+        StateTally tally = new StateTally();
+        for (ServiceAdapter service : services) {
+            Delivery delivery =
+                    db.find(Delivery.class, Delivery.id(event.after().id(), service.serviceId()));
+            if (delivery != null) {
+                review(delivery, service, event.before(), event.after().contact(), now, tally);
+            }
+        }
+        store(tally);
+        events.publishEvent(new SealsChanged(List.of(event.after().id())));
+    }
+
+    private void review(
+            Delivery delivery, ServiceAdapter service, Contact before, Contact after, Instant now, StateTally tally) {
+        if (!service.render(before).equals(service.render(after))) {
+            delivery.apply(DeliveryEvent.CONTENT_CHANGED, delivery.reason, now, tally);
+        }
+        applyRules(delivery, service, after, now, tally);
+    }
+
+    /** Looks at the rules again where they have a say: waiting, held, refused and changed contacts. */
+    void applyRules(Delivery delivery, ServiceAdapter service, Contact contact, Instant now, StateTally tally) {
+        Optional<Eligibility.Hold> hold = check(service, contact, now);
+        if (hold.isPresent()) {
+            if (delivery.apply(DeliveryEvent.RULES_HOLD, hold.get().sentence(), now, tally)) {
+                delivery.holdRule = hold.get().rule();
+            }
+        } else if (delivery.apply(DeliveryEvent.RULES_ALLOW, null, now, tally)) {
+            delivery.holdRule = null;
+        }
+    }
+
+    /** Takes a contact out of a service's deliveries, or back in. */
+    @Transactional
+    public void setMeant(long contactId, int serviceId, boolean meant) {
+        Delivery delivery = db.find(Delivery.class, Delivery.id(contactId, serviceId));
+        LoggedContact contact = log.find(contactId).orElse(null);
+        if (delivery == null || contact == null) {
+            return;
+        }
+        StateTally tally = new StateTally();
+        Instant now = clock.instant();
+        if (!meant) {
+            delivery.apply(DeliveryEvent.EXCLUDED, "Excluded by the operator.", now, tally);
+        } else if (delivery.apply(DeliveryEvent.INCLUDED, null, now, tally)) {
+            applyRules(delivery, adapter(serviceId), contact.contact(), now, tally);
+        }
+        store(tally);
+        events.publishEvent(new SealsChanged(List.of(contactId)));
+        events.publishEvent(new LaneChanged(serviceId));
+    }
+
+    /** The confirmation of a contact by the other side was fetched. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void confirmed(int serviceId, Collection<Long> contactIds) {
+        StateTally tally = new StateTally();
+        Instant now = clock.instant();
+        for (Long contactId : contactIds) {
+            Delivery delivery = db.find(Delivery.class, Delivery.id(contactId, serviceId));
+            if (delivery != null) {
+                delivery.apply(DeliveryEvent.CONFIRMED, null, now, tally);
+            }
+        }
+        store(tally);
+        events.publishEvent(new SealsChanged(List.copyOf(contactIds)));
+        events.publishEvent(new LaneChanged(serviceId));
+    }
+
+    /** Looks again at what a rule held, a thousand at a time; returns where to go on, or null at the end. */
+    @Transactional
+    public @Nullable Long reviewHeld(int serviceId, long afterId) {
+        List<Delivery> held = db.createQuery(
+                        "from Delivery where serviceId = :service and state = :state and id > :after order by id",
+                        Delivery.class)
+                .setParameter("service", serviceId)
+                .setParameter("state", DeliveryState.HELD)
+                .setParameter("after", afterId)
+                .setMaxResults(REVIEW_AT_ONCE)
+                .getResultList();
+        Map<Long, LoggedContact> contacts =
+                log.find(held.stream().map(Delivery::contactId).toList());
+        StateTally tally = new StateTally();
+        Instant now = clock.instant();
+        List<Long> moved = new ArrayList<>();
+        for (Delivery delivery : held) {
+            LoggedContact contact = contacts.get(delivery.contactId());
+            if (contact != null) {
+                applyRules(delivery, adapter(serviceId), contact.contact(), now, tally);
+                if (delivery.state != DeliveryState.HELD) {
+                    moved.add(delivery.contactId());
+                }
+            }
+        }
+        store(tally);
+        if (!moved.isEmpty()) {
+            events.publishEvent(new SealsChanged(List.copyOf(moved)));
+            events.publishEvent(new LaneChanged(serviceId));
+        }
+        return held.size() < REVIEW_AT_ONCE ? null : held.get(held.size() - 1).id;
+    }
+
+    /** How many contacts are in each state at a service. */
+    @Transactional(readOnly = true)
+    public Map<DeliveryState, Long> counts(int serviceId) {
+        Map<DeliveryState, Long> counts = new HashMap<>();
+        List<Tuple> rows = db.createNativeQuery(
+                        "select state, contacts from delivery_tally where service_id = :service", Tuple.class)
+                .setParameter("service", serviceId)
+                .getResultList();
+        for (Tuple row : rows) {
+            counts.put(
+                    DeliveryState.valueOf(row.get(0, String.class)),
+                    row.get(1, Number.class).longValue());
+        }
+        return counts;
+    }
+
+    /** Writes the counts a transaction changed. To be called once, at its end. */
+    void store(StateTally tally) {
+        tally.changes()
+                .forEach((service, states) -> states.forEach((state, contacts) -> {
+                    if (contacts != 0) {
+                        db.createNativeQuery(
+                                        "update delivery_tally set contacts = contacts + :n where service_id = :service and state = :state")
+                                .setParameter("n", contacts)
+                                .setParameter("service", service)
+                                .setParameter("state", state.name())
+                                .executeUpdate();
+                    }
+                }));
+    }
+
+    ServiceAdapter adapter(int serviceId) {
+        return services.stream()
+                .filter(s -> s.serviceId() == serviceId)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no service " + serviceId));
+    }
+
+    void refusedNote(long contactId, String serviceName, String words) {
+        journey.note(contactId, JourneyStep.Kind.REFUSED, serviceName + " refused it: " + words + ".");
+    }
+
+    Optional<Eligibility.Hold> check(ServiceAdapter service, Contact contact, Instant now) {
+        return Eligibility.check(contact, service.rules(), identities.of(service.serviceId()), now);
+    }
+
+    private static void hold(Delivery delivery, Eligibility.Hold hold) {
+        delivery.state = DeliveryState.HELD;
+        delivery.reason = hold.sentence();
+        delivery.holdRule = hold.rule();
+    }
+}

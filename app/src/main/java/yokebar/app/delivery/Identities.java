@@ -1,0 +1,96 @@
+package yokebar.app.delivery;
+
+import jakarta.persistence.EntityManager;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.FieldProblem;
+import yokebar.app.safety.SecretBox;
+import yokebar.core.call.Call;
+import yokebar.core.delivery.SigningIdentity;
+import yokebar.links.identity.IdentityFile;
+import yokebar.links.identity.SigningKey;
+
+/** The installed signing identities. */
+@Service
+class Identities {
+    private final EntityManager db;
+    private final SecretBox secrets;
+    private final Map<Integer, List<SigningIdentity>> known = new ConcurrentHashMap<>();
+
+    Identities(EntityManager db, SecretBox secrets) {
+        this.db = db;
+        this.secrets = secrets;
+    }
+
+    /** What can be signed for a service at present. */
+    @Transactional(readOnly = true)
+    public List<SigningIdentity> of(int serviceId) {
+        return known.computeIfAbsent(serviceId, id -> rows(id).stream()
+                .map(row -> new SigningIdentity(new Call(row.callSign), row.validFrom, row.validUntil))
+                .toList());
+    }
+
+    /**
+     * Installs an identity from its PKCS#12 file; one for the same call and dates is replaced.
+     *
+     * @param passphrase of the file
+     */
+    @Transactional
+    public SigningIdentity install(int serviceId, byte[] pkcs12, String passphrase) {
+        SigningIdentity identity;
+        try {
+            identity = IdentityFile.open(pkcs12, passphrase.toCharArray()).identity();
+        } catch (IdentityFile.UnusableIdentity e) {
+            throw new FieldProblem("file", e.getMessage() == null ? "The identity is unusable." : e.getMessage());
+        }
+        rows(serviceId).stream()
+                .filter(row -> row.callSign.equals(identity.call().text())
+                        && row.validFrom.equals(identity.validFrom())
+                        && row.validUntil.equals(identity.validUntil()))
+                .forEach(db::remove);
+        SigningIdentityRow row = new SigningIdentityRow();
+        row.serviceId = serviceId;
+        row.callSign = identity.call().text();
+        row.validFrom = identity.validFrom();
+        row.validUntil = identity.validUntil();
+        row.sealedFile = secrets.seal(pkcs12);
+        row.sealedPassphrase = secrets.seal(passphrase.getBytes(StandardCharsets.UTF_8));
+        db.persist(row);
+        db.flush();
+        known.remove(serviceId);
+        return identity;
+    }
+
+    /** The key for an own call at a contact's date, opened for signing. */
+    @Transactional(readOnly = true)
+    public Optional<SigningKey> key(int serviceId, Call ownCall, Instant start) {
+        return rows(serviceId).stream()
+                .filter(row -> new SigningIdentity(new Call(row.callSign), row.validFrom, row.validUntil)
+                        .covers(ownCall, start))
+                .findFirst()
+                .map(this::open);
+    }
+
+    private SigningKey open(SigningIdentityRow row) {
+        try {
+            return IdentityFile.open(
+                    secrets.open(row.sealedFile),
+                    secrets.openText(row.sealedPassphrase).toCharArray());
+        } catch (IdentityFile.UnusableIdentity e) {
+            throw new IllegalStateException("a stored identity no longer opens", e);
+        }
+    }
+
+    private List<SigningIdentityRow> rows(int serviceId) {
+        return db.createQuery(
+                        "from SigningIdentityRow where serviceId = :service order by id", SigningIdentityRow.class)
+                .setParameter("service", serviceId)
+                .getResultList();
+    }
+}

@@ -1,0 +1,6 @@
+package yokebar.app.delivery;
+
+import java.util.List;
+
+/** These contacts stand differently at a service now. */
+public record SealsChanged(List<Long> contactIds) {}

@@ -1,0 +1,41 @@
+package yokebar.app.hookup;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import yokebar.links.status.LinkState;
+import yokebar.links.status.LinkStatus;
+
+/** A coupling as the interface shows it. */
+public record HookupView(
+        String id,
+        Hookup.Kind kind,
+        String name,
+        String where,
+        LinkState state,
+        Instant since,
+        int attempt,
+        @Nullable Instant nextAttempt,
+        @Nullable String reason,
+        @Nullable String fix,
+        @Nullable Instant lastData,
+        @Nullable String lastEvent,
+        int lastMinute) {
+
+    public static HookupView of(Hookup hookup) {
+        LinkStatus status = hookup.status();
+        return new HookupView(
+                hookup.id(),
+                hookup.kind(),
+                hookup.name(),
+                hookup.where(),
+                status.state(),
+                status.since(),
+                status.attempt(),
+                status.nextAttempt(),
+                status.reason(),
+                status.fix(),
+                status.lastData(),
+                hookup.lastEvent(),
+                hookup.lastMinute());
+    }
+}

@@ -1,0 +1,66 @@
+package yokebar.app.hookup;
+
+import jakarta.persistence.EntityManager;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentSkipListMap;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** All couplings, and which of them the operator wants connected. */
+@Service
+public class Hookups {
+    private final Map<String, Hookup> byId = new ConcurrentSkipListMap<>();
+    private final EntityManager db;
+    private final ApplicationEventPublisher events;
+
+    Hookups(EntityManager db, ApplicationEventPublisher events) {
+        this.db = db;
+        this.events = events;
+    }
+
+    public void register(Hookup hookup) {
+        byId.put(hookup.id(), hookup);
+        changed(hookup.id());
+    }
+
+    /** To be called by a coupling whenever what it shows is different. */
+    public void changed(String id) {
+        events.publishEvent(new HookupChanged(id));
+    }
+
+    public List<Hookup> all() {
+        return List.copyOf(byId.values());
+    }
+
+    public Optional<Hookup> find(String id) {
+        return Optional.ofNullable(byId.get(id));
+    }
+
+    /** Whether the operator wants it connected; so unless switched off. */
+    @Transactional(readOnly = true)
+    public boolean wanted(String id) {
+        HookupSwitch stored = db.find(HookupSwitch.class, id);
+        return stored == null || stored.connected;
+    }
+
+    /** Remembers the operator's wish and carries it out. */
+    @Transactional
+    public void want(Hookup hookup, boolean connected) {
+        HookupSwitch stored = db.find(HookupSwitch.class, hookup.id());
+        if (stored == null) {
+            stored = new HookupSwitch();
+            stored.hookupId = hookup.id();
+            stored.connected = connected;
+            db.persist(stored);
+        }
+        stored.connected = connected;
+        if (connected) {
+            hookup.connect();
+        } else {
+            hookup.disconnect();
+        }
+    }
+}

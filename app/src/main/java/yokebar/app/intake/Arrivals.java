@@ -1,0 +1,51 @@
+package yokebar.app.intake;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.adif.AdiReader;
+import yokebar.core.adif.AdifFields;
+import yokebar.core.adif.AdifRecord;
+import yokebar.core.contact.Source;
+
+/** Makes arrivals out of ADI text. */
+final class Arrivals {
+    /** A longer record is refused: no contact is that long, so something else is in it. */
+    static final int MOST_RECORD_CHARACTERS = 65_536;
+
+    private Arrivals() {}
+
+    /** Everything a piece of text holds; text with nothing in it is one refused arrival. */
+    static List<Arrival> of(byte[] text, String sourceId, Source source, String sender, Instant arrivedAt) {
+        List<Arrival> arrivals = new ArrayList<>();
+        AdiReader reader = new AdiReader(new ByteArrayInputStream(text));
+        try {
+            for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
+                arrivals.add(of(record, reader.rawRecord(), sourceId, source, sender, arrivedAt));
+            }
+        } catch (IOException e) {
+            throw new IllegalStateException("reading from memory does not fail", e);
+        }
+        if (arrivals.isEmpty()) {
+            arrivals.add(new Arrival(
+                    sourceId, source, sender, arrivedAt, "", AdifFields.EMPTY, "There is no record in it."));
+        }
+        return arrivals;
+    }
+
+    static Arrival of(AdifRecord record, String raw, String sourceId, Source source, String sender, Instant arrivedAt) {
+        return new Arrival(sourceId, source, sender, arrivedAt, raw, record.fields(), fault(record, raw));
+    }
+
+    private static @Nullable String fault(AdifRecord record, String raw) {
+        if (record.fault() != null) {
+            return record.fault();
+        }
+        return raw.length() <= MOST_RECORD_CHARACTERS
+                ? null
+                : "The record is " + raw.length() + " characters long; the most is " + MOST_RECORD_CHARACTERS + ".";
+    }
+}

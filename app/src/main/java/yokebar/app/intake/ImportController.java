@@ -1,0 +1,91 @@
+package yokebar.app.intake;
+
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+import yokebar.core.adif.AdiReader;
+import yokebar.core.adif.AdifRecord;
+import yokebar.core.contact.Source;
+
+/** Takes a whole ADI file in, record by record; what cannot be taken is told and the rest goes through. */
+@RestController
+@RequestMapping("/api/imports")
+class ImportController {
+    private static final int MOST_PROBLEMS_TOLD = 1000;
+
+    private final Intake intake;
+    private final Clock clock;
+
+    ImportController(Intake intake, Clock clock) {
+        this.intake = intake;
+        this.clock = clock;
+    }
+
+    /**
+     * @param record its number in the file, from 1
+     * @param line the line it starts on, from 1
+     */
+    record ImportProblem(int record, long line, String message) {}
+
+    /**
+     * @param problems the first thousand; the journal has them all
+     */
+    record ImportResult(int read, int added, int merged, int duplicates, int refused, List<ImportProblem> problems) {}
+
+    @PostMapping
+    ImportResult importFile(@RequestParam("file") MultipartFile file) throws IOException {
+        String name = file.getOriginalFilename() == null ? "upload" : file.getOriginalFilename();
+        Tally tally = new Tally();
+        try (InputStream in = new BufferedInputStream(file.getInputStream())) {
+            AdiReader reader = new AdiReader(in);
+            List<Arrival> batch = new ArrayList<>();
+            List<Long> lines = new ArrayList<>();
+            for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
+                batch.add(Arrivals.of(record, reader.rawRecord(), "import", Source.FILE, name, clock.instant()));
+                lines.add(reader.line());
+                if (batch.size() == Intake.MOST_AT_ONCE) {
+                    tally.add(intake.take(batch), lines);
+                    batch.clear();
+                    lines.clear();
+                }
+            }
+            tally.add(intake.take(batch), lines);
+        }
+        return tally.result();
+    }
+
+    private static final class Tally {
+        private final int[] counts = new int[Decision.values().length];
+        private final List<ImportProblem> problems = new ArrayList<>();
+        private int read;
+
+        void add(List<Outcome> outcomes, List<Long> lines) {
+            for (int i = 0; i < outcomes.size(); i++) {
+                read++;
+                Outcome outcome = outcomes.get(i);
+                counts[outcome.decision().ordinal()]++;
+                if (outcome.decision() == Decision.REFUSED && problems.size() < MOST_PROBLEMS_TOLD) {
+                    problems.add(new ImportProblem(read, lines.get(i), outcome.sentence()));
+                }
+            }
+        }
+
+        ImportResult result() {
+            return new ImportResult(
+                    read,
+                    counts[Decision.ADDED.ordinal()],
+                    counts[Decision.MERGED.ordinal()],
+                    counts[Decision.DUPLICATE.ordinal()],
+                    counts[Decision.REFUSED.ordinal()],
+                    List.copyOf(problems));
+        }
+    }
+}

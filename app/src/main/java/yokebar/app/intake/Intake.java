@@ -1,0 +1,145 @@
+package yokebar.app.intake;
+
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.locks.ReentrantLock;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import yokebar.app.log.ContactLog;
+import yokebar.app.station.Station;
+import yokebar.core.call.Call;
+import yokebar.core.contact.Contact;
+import yokebar.core.contact.ContactAdif;
+import yokebar.core.contact.LoggedContact;
+import yokebar.core.contact.Reading;
+import yokebar.core.contact.SameContact;
+
+/**
+ * The only way into the log for records from outside. A batch is one transaction: every record's journal entry, the new and
+ * merged contacts and, through the events they cause, their deliveries are all there or all not. One batch at a time, so
+ * that two senders of the same contact cannot both be first.
+ */
+@Service
+class Intake {
+    /** Records a transaction takes; enough to make the commit cheap, few enough to keep others from waiting. */
+    static final int MOST_AT_ONCE = 1000;
+
+    private static final int MOST_TRIES = 3;
+
+    private final ReentrantLock oneAtATime = new ReentrantLock(true);
+    private final EntityManager db;
+    private final TransactionTemplate transaction;
+    private final ContactLog log;
+    private final Station station;
+    private final ApplicationEventPublisher events;
+
+    Intake(
+            EntityManager db,
+            PlatformTransactionManager transactions,
+            ContactLog log,
+            Station station,
+            ApplicationEventPublisher events) {
+        this.db = db;
+        this.transaction = new TransactionTemplate(transactions);
+        this.log = log;
+        this.station = station;
+        this.events = events;
+    }
+
+    /**
+     * Decides on the records in order and stores the result durably before it returns.
+     *
+     * @param arrivals at most {@link #MOST_AT_ONCE}, all by the same path
+     * @return one outcome for each
+     */
+    List<Outcome> take(List<Arrival> arrivals) {
+        if (arrivals.isEmpty()) {
+            return List.of();
+        }
+        oneAtATime.lock();
+        try {
+            List<Outcome> outcomes = decideAndStoreDespiteEdits(arrivals);
+            Outcome last = outcomes.get(outcomes.size() - 1);
+            events.publishEvent(
+                    new RecordsArrived(arrivals.get(0).sourceId(), arrivals.size(), last.decision(), last.sentence()));
+            return outcomes;
+        } finally {
+            oneAtATime.unlock();
+        }
+    }
+
+    /** An edit by the operator may slip between reading and merging; then all is decided anew. */
+    private List<Outcome> decideAndStoreDespiteEdits(List<Arrival> arrivals) {
+        for (int tries = 1; ; tries++) {
+            try {
+                return transaction.execute(status -> decideAndStore(arrivals));
+            } catch (OptimisticLockingFailureException e) {
+                if (tries == MOST_TRIES) {
+                    throw e;
+                }
+            }
+        }
+    }
+
+    private List<Outcome> decideAndStore(List<Arrival> arrivals) {
+        Call ownCall = station.ownCall().orElse(null);
+        List<Reading> readings = new ArrayList<>(arrivals.size());
+        for (Arrival arrival : arrivals) {
+            readings.add(arrival.fault() != null ? null : ContactAdif.read(arrival.fields(), ownCall));
+        }
+        IntakeBatch batch = new IntakeBatch(candidates(readings));
+        for (int i = 0; i < arrivals.size(); i++) {
+            batch.decide(arrivals.get(i), readings.get(i));
+        }
+        Long placeId = station.placeId().orElse(null);
+        List<Outcome> outcomes = batch.store(log, placeId);
+        for (int i = 0; i < arrivals.size(); i++) {
+            journal(arrivals.get(i), outcomes.get(i));
+        }
+        db.flush();
+        db.clear();
+        return outcomes;
+    }
+
+    /** The contacts of the log that any of the records could be, found in one query. */
+    private List<LoggedContact> candidates(List<@Nullable Reading> readings) {
+        Set<String> calls = new HashSet<>();
+        Instant from = Instant.MAX;
+        Instant until = Instant.MIN;
+        for (Reading reading : readings) {
+            if (reading instanceof Reading.Readable readable) {
+                Contact contact = readable.contact();
+                calls.add(contact.call().text());
+                from = contact.start().isBefore(from) ? contact.start() : from;
+                until = contact.start().isAfter(until) ? contact.start() : until;
+            }
+        }
+        return calls.isEmpty()
+                ? List.of()
+                : log.around(calls, from.minus(SameContact.VAGUE), until.plus(SameContact.VAGUE));
+    }
+
+    private void journal(Arrival arrival, Outcome outcome) {
+        JournalEntry entry = new JournalEntry();
+        entry.arrivedAt = arrival.arrivedAt();
+        entry.source = arrival.sourceId();
+        entry.sender = shortened(arrival.sender(), 80);
+        entry.raw = shortened(arrival.raw(), Arrivals.MOST_RECORD_CHARACTERS);
+        entry.decision = outcome.decision();
+        entry.sentence = shortened(outcome.sentence(), 2000);
+        entry.contactId = outcome.contactId();
+        db.persist(entry);
+    }
+
+    private static String shortened(String text, int longest) {
+        return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
+    }
+}

@@ -1,0 +1,39 @@
+package yokebar.app.intake;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.SequenceGenerator;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+
+/** One arriving record: its text as it came, and what was decided. Written once, never changed. */
+@Entity
+@Table(name = "intake_journal")
+class JournalEntry {
+    @Id
+    @GeneratedValue(strategy = GenerationType.SEQUENCE, generator = "intake_journal")
+    @SequenceGenerator(name = "intake_journal", sequenceName = "intake_journal_seq", allocationSize = 500)
+    @Nullable
+    Long id;
+
+    Instant arrivedAt = Instant.EPOCH;
+    String source = "";
+    String sender = "";
+    String raw = "";
+
+    @Enumerated(EnumType.STRING)
+    @JdbcTypeCode(SqlTypes.VARCHAR)
+    Decision decision = Decision.REFUSED;
+
+    String sentence = "";
+
+    @Nullable
+    Long contactId;
+}

@@ -1,0 +1,11 @@
+package yokebar.app.intake;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What became of one arriving record.
+ *
+ * @param sentence why, for the operator
+ * @param contactId the contact it became, went into or repeated; null when refused
+ */
+record Outcome(Decision decision, String sentence, @Nullable Long contactId) {}

@@ -1,0 +1,24 @@
+package yokebar.app.live;
+
+import io.swagger.v3.oas.annotations.Hidden;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** The event stream over HTTP, as server-sent events. */
+@RestController
+@Hidden
+class LiveController {
+    private final LiveStream stream;
+
+    LiveController(LiveStream stream) {
+        this.stream = stream;
+    }
+
+    @GetMapping("/api/live")
+    SseEmitter live(@RequestHeader(name = "Last-Event-ID", required = false) @Nullable String lastSeen) {
+        return stream.open(lastSeen);
+    }
+}

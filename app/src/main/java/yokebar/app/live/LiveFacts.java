@@ -1,0 +1,158 @@
+package yokebar.app.live;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.delivery.LaneChanged;
+import yokebar.app.delivery.SealsChanged;
+import yokebar.app.hookup.HookupChanged;
+import yokebar.app.hookup.HookupView;
+import yokebar.app.hookup.Hookups;
+import yokebar.app.log.ContactChanged;
+import yokebar.app.log.ContactLog;
+import yokebar.app.log.ContactsLogged;
+import yokebar.app.log.LogLine;
+import yokebar.app.station.StationChanged;
+import yokebar.core.contact.LoggedContact;
+
+/**
+ * Turns what happened into messages for the pages. Facts are gathered for a few hundredths of a second and told together,
+ * so that a burst of a thousand contacts is a handful of messages; what is told is read afresh, after its transaction.
+ */
+@Component
+class LiveFacts implements SmartLifecycle {
+    private static final long TELL_EVERY_MS = 40;
+    /** With more changed at once than a page shows, it is quicker to load the page afresh. */
+    private static final int MOST_LINES = 200;
+
+    private final LiveStream stream;
+    private final ContactLog log;
+    private final Hookups hookups;
+    private final Set<Long> added = new HashSet<>();
+    private final Set<Long> changed = new HashSet<>();
+    private final Set<String> changedHookups = new HashSet<>();
+    private final Set<Integer> changedLanes = new HashSet<>();
+    private boolean stationChanged;
+    private @Nullable ScheduledExecutorService timer;
+
+    LiveFacts(LiveStream stream, ContactLog log, Hookups hookups) {
+        this.stream = stream;
+        this.log = log;
+        this.hookups = hookups;
+    }
+
+    /**
+     * Lines of the log that are new or different.
+     *
+     * @param total contacts in the whole log
+     * @param more how many more there are than are told here; the page loads afresh then
+     */
+    record LogNews(List<LogLine> added, List<LogLine> changed, long total, int more) {}
+
+    /** A lane to be read again. */
+    record LaneNews(Set<Integer> services) {}
+
+    @Override
+    public void start() {
+        ScheduledExecutorService started = Executors.newSingleThreadScheduledExecutor(task -> {
+            Thread thread = new Thread(task, "live-facts");
+            thread.setDaemon(true);
+            return thread;
+        });
+        started.scheduleWithFixedDelay(this::tell, TELL_EVERY_MS, TELL_EVERY_MS, TimeUnit.MILLISECONDS);
+        timer = started;
+    }
+
+    @Override
+    public void stop() {
+        ScheduledExecutorService running = timer;
+        if (running != null) {
+            running.shutdownNow();
+            timer = null;
+        }
+    }
+
+    @Override
+    public boolean isRunning() {
+        return timer != null;
+    }
+
+    @TransactionalEventListener
+    synchronized void logged(ContactsLogged event) {
+        event.contacts().stream().map(LoggedContact::id).forEach(added::add);
+    }
+
+    @TransactionalEventListener
+    synchronized void changed(ContactChanged event) {
+        changed.add(event.after().id());
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    synchronized void seals(SealsChanged event) {
+        changed.addAll(event.contactIds());
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    synchronized void lane(LaneChanged event) {
+        changedLanes.add(event.serviceId());
+    }
+
+    @EventListener
+    synchronized void hookup(HookupChanged event) {
+        changedHookups.add(event.id());
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    synchronized void station(StationChanged event) {
+        stationChanged = true;
+    }
+
+    private record Facts(
+            Set<Long> added, Set<Long> changed, Set<String> hookups, Set<Integer> lanes, boolean station) {}
+
+    private synchronized Facts takeFacts() {
+        Facts facts = new Facts(
+                Set.copyOf(added),
+                Set.copyOf(changed),
+                Set.copyOf(changedHookups),
+                Set.copyOf(changedLanes),
+                stationChanged);
+        added.clear();
+        changed.clear();
+        changedHookups.clear();
+        changedLanes.clear();
+        stationChanged = false;
+        return facts;
+    }
+
+    private void tell() {
+        Facts facts = takeFacts();
+        if (!facts.added().isEmpty() || !facts.changed().isEmpty()) {
+            Set<Long> others = new HashSet<>(facts.changed());
+            others.removeAll(facts.added());
+            int more = Math.max(0, facts.added().size() + others.size() - MOST_LINES);
+            stream.send(
+                    "log",
+                    more > 0
+                            ? new LogNews(List.of(), List.of(), log.size(), more)
+                            : new LogNews(log.lines(facts.added()), log.lines(others), log.size(), 0));
+        }
+        for (String id : facts.hookups()) {
+            hookups.find(id).ifPresent(hookup -> stream.send("hookup", HookupView.of(hookup)));
+        }
+        if (!facts.lanes().isEmpty() || !facts.added().isEmpty()) {
+            stream.send("lanes", new LaneNews(facts.lanes()));
+        }
+        if (facts.station()) {
+            stream.send("station", List.of());
+        }
+    }
+}

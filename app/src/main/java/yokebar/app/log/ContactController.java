@@ -1,0 +1,118 @@
+package yokebar.app.log;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.UncheckedIOException;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PatchMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.server.ResponseStatusException;
+import yokebar.core.adif.AdiWriter;
+import yokebar.core.contact.Contact;
+import yokebar.core.contact.ContactAdif;
+
+/** Contacts over HTTP. */
+@RestController
+@RequestMapping("/api")
+class ContactController {
+    private static final int MOST_LINES = 500;
+
+    private final ContactLog log;
+    private final ContactEditing editing;
+    private final Journey journey;
+    private final Clock clock;
+
+    ContactController(ContactLog log, ContactEditing editing, Journey journey, Clock clock) {
+        this.log = log;
+        this.editing = editing;
+        this.journey = journey;
+        this.clock = clock;
+    }
+
+    /**
+     * A page of the log.
+     *
+     * @param next where the next page starts; null on the last
+     * @param total contacts in the whole log
+     */
+    record LogPage(List<LogLine> lines, @Nullable String next, long total) {}
+
+    /**
+     * A contact in full.
+     *
+     * @param fields every ADIF field
+     */
+    record ContactDetail(LogLine line, int version, Map<String, String> fields, List<JourneyStep> journey) {}
+
+    /**
+     * An edit.
+     *
+     * @param version the version that was on screen
+     * @param changes ADIF names to new values; empty takes a field away
+     */
+    record Edit(int version, Map<String, String> changes) {}
+
+    @GetMapping("/contacts")
+    LogPage page(
+            @RequestParam(required = false) @Nullable String call,
+            @RequestParam(required = false) @Nullable String below,
+            @RequestParam(defaultValue = "100") int limit) {
+        int size = Math.max(1, Math.min(limit, MOST_LINES));
+        List<LogLine> lines = log.page(
+                call == null || call.isBlank() ? null : call, below == null ? null : LogCursor.parse(below), size);
+        LogLine last = lines.isEmpty() ? null : lines.get(lines.size() - 1);
+        String next = lines.size() < size || last == null ? null : new LogCursor(last.start(), last.id()).text();
+        return new LogPage(lines, next, log.size());
+    }
+
+    @GetMapping("/contacts/{id}")
+    ContactDetail contact(@PathVariable long id) {
+        ContactRow row = log.row(id)
+                .orElseThrow(() -> new ResponseStatusException(
+                        HttpStatus.NOT_FOUND, "There is no contact " + id + " in the log."));
+        Map<String, String> fields = new LinkedHashMap<>();
+        ContactAdif.write(ContactColumns.contact(row)).forEach(fields::put);
+        LogLine line = log.lines(List.of(id)).get(0);
+        return new ContactDetail(line, row.version, fields, journey.of(id));
+    }
+
+    @PatchMapping("/contacts/{id}")
+    ContactDetail edit(@PathVariable long id, @RequestBody Edit edit) {
+        editing.edit(id, edit.version(), edit.changes());
+        return contact(id);
+    }
+
+    /** The whole log, or the contacts a search finds, as ADI text. */
+    @GetMapping(value = "/contacts.adi", produces = "text/plain;charset=UTF-8")
+    void adi(@RequestParam(required = false) @Nullable String call, HttpServletResponse response) throws IOException {
+        response.setContentType("text/plain;charset=UTF-8");
+        response.setHeader("Content-Disposition", "attachment; filename=\"contacts.adi\"");
+        Writer out = new BufferedWriter(new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8));
+        AdiWriter adi = new AdiWriter(out);
+        adi.header(clock.instant());
+        log.forEach(call == null || call.isBlank() ? null : call, contact -> write(adi, contact));
+        out.flush();
+    }
+
+    private static void write(AdiWriter adi, Contact contact) {
+        try {
+            adi.record(ContactAdif.write(contact));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+}

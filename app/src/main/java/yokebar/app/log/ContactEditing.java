@@ -1,0 +1,82 @@
+package yokebar.app.log;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.server.ResponseStatusException;
+import yokebar.app.FieldProblem;
+import yokebar.core.adif.AdifFields;
+import yokebar.core.contact.Contact;
+import yokebar.core.contact.ContactAdif;
+import yokebar.core.contact.ContactEdit;
+import yokebar.core.contact.LoggedContact;
+import yokebar.core.contact.Reading;
+import yokebar.core.contact.Source;
+
+/** The operator's own changes to a contact. */
+@Service
+class ContactEditing {
+    private final ContactLog log;
+    private final Journey journey;
+
+    ContactEditing(ContactLog log, Journey journey) {
+        this.log = log;
+        this.journey = journey;
+    }
+
+    /**
+     * @param version the version the operator saw; when the contact was changed since, nothing happens
+     * @param changes ADIF names to new values; null or empty takes a field away
+     */
+    @Transactional
+    public void edit(long id, int version, Map<String, @Nullable String> changes) {
+        ContactRow row = log.row(id)
+                .orElseThrow(() -> new ResponseStatusException(
+                        HttpStatus.NOT_FOUND, "There is no contact " + id + " in the log."));
+        if (row.version != version) {
+            throw new ResponseStatusException(
+                    HttpStatus.CONFLICT, "The contact was changed meanwhile. Look at it as it is now, then change it.");
+        }
+        Map<String, @Nullable String> upperCase = new TreeMap<>();
+        changes.forEach((name, value) -> upperCase.put(name.toUpperCase(Locale.ROOT), value));
+        LoggedContact before = ContactColumns.logged(row);
+        Reading reading = ContactEdit.apply(before.contact(), upperCase);
+        if (reading instanceof Reading.Unreadable unreadable) {
+            throw new FieldProblem(unreadable.problems().stream()
+                    .map(p -> new FieldProblem.Field(p.field(), p.sentence()))
+                    .toList());
+        }
+        Contact after = ((Reading.Readable) reading).contact();
+        Map<String, String> differences = differences(before.contact(), after);
+        if (differences.isEmpty()) {
+            return;
+        }
+        log.replace(new LoggedContact(id, after, before.provenance().with(differences.keySet(), Source.OPERATOR)));
+        journey.note(id, JourneyStep.Kind.EDITED, "Edited: " + String.join("; ", differences.values()) + ".");
+    }
+
+    private static Map<String, String> differences(Contact before, Contact after) {
+        AdifFields old = ContactAdif.write(before);
+        AdifFields edited = ContactAdif.write(after);
+        List<String> names = new ArrayList<>(old.names());
+        edited.names().stream().filter(name -> !names.contains(name)).forEach(names::add);
+        Map<String, String> differences = new TreeMap<>();
+        for (String name : names) {
+            String from = old.get(name);
+            String to = edited.get(name);
+            if (!Objects.equals(from, to)) {
+                differences.put(
+                        name,
+                        name + " " + (from == null ? "set to " + to : to == null ? "removed" : from + " → " + to));
+            }
+        }
+        return differences;
+    }
+}

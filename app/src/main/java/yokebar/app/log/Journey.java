@@ -1,0 +1,51 @@
+package yokebar.app.log;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.Comparator;
+import java.util.List;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What happened to a contact, from every feature that knows a part of it. */
+@Service
+public class Journey {
+    private static final int LONGEST_SENTENCE = 2000;
+
+    private final EntityManager db;
+    private final Clock clock;
+    private final ObjectProvider<JourneySource> sources;
+
+    Journey(EntityManager db, Clock clock, ObjectProvider<JourneySource> sources) {
+        this.db = db;
+        this.clock = clock;
+        this.sources = sources;
+    }
+
+    /** Adds a step, in the transaction of what happened. */
+    @Transactional
+    public void note(long contactId, JourneyStep.Kind kind, String sentence) {
+        JourneyNote note = new JourneyNote();
+        note.contactId = contactId;
+        note.notedAt = clock.instant();
+        note.kind = kind;
+        note.sentence =
+                sentence.length() <= LONGEST_SENTENCE ? sentence : sentence.substring(0, LONGEST_SENTENCE - 1) + "…";
+        db.persist(note);
+    }
+
+    /** All steps, the earliest first. */
+    @Transactional(readOnly = true)
+    public List<JourneyStep> of(long contactId) {
+        List<JourneyStep> steps = new java.util.ArrayList<>(
+                db.createQuery("from JourneyNote where contactId = :id order by id", JourneyNote.class)
+                        .setParameter("id", contactId)
+                        .getResultStream()
+                        .map(note -> new JourneyStep(note.notedAt, note.kind, note.sentence, null))
+                        .toList());
+        sources.forEach(source -> steps.addAll(source.journey(contactId)));
+        steps.sort(Comparator.comparing(JourneyStep::at));
+        return steps;
+    }
+}

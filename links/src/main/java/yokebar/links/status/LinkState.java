@@ -1,0 +1,14 @@
+package yokebar.links.status;
+
+/** The states of a link. */
+public enum LinkState {
+    /** Switched off by the operator. */
+    OFF,
+    STARTING,
+    /** Connected, and data came lately. */
+    LIVE,
+    /** Connected, but nothing was heard for long. */
+    QUIET,
+    /** Something is in the way; the reason and the next try are known. */
+    TROUBLE
+}

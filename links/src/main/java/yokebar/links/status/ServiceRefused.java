@@ -1,0 +1,35 @@
+package yokebar.links.status;
+
+/** The other side was reached and said no. Asking again in the same way would not help. */
+public final class ServiceRefused extends Exception {
+    private static final long serialVersionUID = 1L;
+
+    /** What the refusal is about. */
+    public enum About {
+        /** Who we are there: name, password, certificate. What was sent may be fine. */
+        ACCOUNT,
+        /** What was sent. */
+        CONTENT
+    }
+
+    private final About about;
+    private final String fix;
+
+    /**
+     * @param sentence what it refused, with its own words
+     * @param fix what the operator can do
+     */
+    public ServiceRefused(About about, String sentence, String fix) {
+        super(sentence);
+        this.about = about;
+        this.fix = fix;
+    }
+
+    public About about() {
+        return about;
+    }
+
+    public String fix() {
+        return fix;
+    }
+}

@@ -1,0 +1,23 @@
+package yokebar.links.status;
+
+import org.jspecify.annotations.Nullable;
+
+/** The other side was not reached, did not answer, or answered nonsense. Worth another try later. */
+public final class ServiceUnreachable extends Exception {
+    private static final long serialVersionUID = 1L;
+
+    private final String fix;
+
+    /**
+     * @param sentence what failed and why
+     * @param fix what the operator can do
+     */
+    public ServiceUnreachable(String sentence, String fix, @Nullable Throwable cause) {
+        super(sentence, cause);
+        this.fix = fix;
+    }
+
+    public String fix() {
+        return fix;
+    }
+}

@@ -1,0 +1,359 @@
+package yokebar.standins.countersign;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.security.GeneralSecurityException;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import yokebar.standins.http.HttpService;
+import yokebar.standins.http.HttpService.Answer;
+import yokebar.standins.http.HttpService.Request;
+import yokebar.standins.world.Station;
+import yokebar.standins.world.World;
+
+/**
+ * The certified confirmation service. It takes signed batches, queues them, works through the queue later, lets the other
+ * stations of the world hand in their logs at their own pace, and answers what was asked since a time. Its protocol is in
+ * {@code docs/protocols/countersign.md}.
+ */
+public final class Countersign implements AutoCloseable {
+    /** The account of the demo and the tests. */
+    public static final String ACCOUNT = "CU9QYB";
+
+    /** Its password. */
+    public static final String PASSWORD = "lantern-oil";
+
+    private static final int PAGE = 500;
+    private static final Set<String> RELAYED = Set.of("RPT", "ECH", "IRL", "INTERNET");
+    private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyyMMddHHmm");
+
+    private final World world;
+    private final Clock clock;
+    private final Authority authority;
+    private final Ledger ledger;
+    private final HttpService http;
+    private final ScheduledExecutorService queue = Executors.newSingleThreadScheduledExecutor(task -> {
+        Thread thread = new Thread(task, "countersign-queue");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final Set<String> refusedCalls = new TreeSet<>();
+    private Duration queueDelay = Duration.ofSeconds(3);
+    private double paceOfOthers = 1;
+    private boolean loseNextAnswer;
+    private int failuresLeft;
+
+    /** @param port 0 for any free port */
+    public Countersign(World world, Clock clock, Path folder, int port) throws IOException, GeneralSecurityException {
+        this.world = world;
+        this.clock = clock;
+        this.authority = Authority.keptIn(folder);
+        this.ledger = new Ledger(folder);
+        this.http = new HttpService(port)
+                .on("/countersign/api/account", this::account)
+                .on("/countersign/api/batches", this::batches)
+                .on("/countersign/api/confirmations", this::confirmations);
+        http.start();
+        queue.scheduleWithFixedDelay(this::work, 200, 200, TimeUnit.MILLISECONDS);
+    }
+
+    public String address() {
+        return "http://127.0.0.1:" + http.port() + "/countersign/";
+    }
+
+    public Authority authority() {
+        return authority;
+    }
+
+    /** Takes the service off the network or brings it back. */
+    public void setUp(boolean up) throws IOException {
+        if (up) {
+            http.start();
+        } else {
+            http.stop();
+        }
+    }
+
+    public boolean up() {
+        return http.running();
+    }
+
+    /** How long a batch waits before it is looked at. */
+    public synchronized void setQueueDelay(Duration delay) {
+        queueDelay = delay;
+    }
+
+    public synchronized Duration queueDelay() {
+        return queueDelay;
+    }
+
+    /** How fast the other stations hand in their logs: 1 as they are, 10 ten times as fast, 0 never. */
+    public synchronized void setPaceOfOthers(double pace) {
+        paceOfOthers = pace;
+    }
+
+    /** From now on contacts with this call are refused, or no longer. */
+    public synchronized void setRefused(String call, boolean refused) {
+        if (refused) {
+            refusedCalls.add(call);
+        } else {
+            refusedCalls.remove(call);
+        }
+    }
+
+    public synchronized Set<String> refusedCalls() {
+        return new TreeSet<>(refusedCalls);
+    }
+
+    /** The next batch is taken, but the answer never gets back. */
+    public synchronized void loseNextAnswer() {
+        loseNextAnswer = true;
+    }
+
+    /** So many of the next requests are answered with status 500. */
+    public synchronized void failNext(int requests) {
+        failuresLeft = requests;
+    }
+
+    /** The books: one line a contact, with how often it was handed in. */
+    public synchronized List<Map<String, Object>> books() {
+        List<Map<String, Object>> lines = new ArrayList<>();
+        for (Ledger.Entry entry : ledger.entries()) {
+            lines.add(Map.of("key", entry.key(), "copies", entry.copies(), "confirmed", ledger.confirmed(entry.key())));
+        }
+        return lines;
+    }
+
+    public synchronized Map<String, Object> summary() {
+        long queued =
+                ledger.batches().stream().filter(b -> b.outcomes() == null).count();
+        Map<String, Object> summary = new LinkedHashMap<>();
+        summary.put("up", up());
+        summary.put("batches", ledger.batches().size());
+        summary.put("queued", queued);
+        summary.put("contacts", ledger.entries().size());
+        summary.put(
+                "handedInTwice",
+                ledger.entries().stream().filter(e -> e.copies() > 1).count());
+        summary.put("confirmations", ledger.confirmations().size());
+        summary.put("queueDelaySeconds", queueDelay.toSeconds());
+        summary.put("refusedCalls", refusedCalls());
+        return summary;
+    }
+
+    @Override
+    public void close() {
+        queue.shutdownNow();
+        http.close();
+    }
+
+    private Answer account(Request request) {
+        return guarded(
+                request,
+                () -> Answer.json(
+                        200, Map.of("words", "Account " + ACCOUNT + " is in good standing", "account", ACCOUNT)));
+    }
+
+    private Answer batches(Request request) {
+        return guarded(request, () -> request.method().equals("POST") ? take(request) : report(request.path()));
+    }
+
+    private Answer take(Request request) {
+        String key = request.header("Idempotency-Key");
+        if (key == null || key.isBlank()) {
+            return Answer.json(400, Map.of("words", "A batch needs an Idempotency-Key"));
+        }
+        BatchCheck.Opened opened = BatchCheck.open(request.body(), authority);
+        Ledger.Batch batch = ledger.batchWithKey(key).orElse(null);
+        if (batch == null) {
+            String number = "CS-%06d".formatted(ledger.batches().size() + 1);
+            batch = new Ledger.Batch(
+                    number,
+                    key,
+                    clock.instant(),
+                    opened.records(),
+                    opened.signedFor(),
+                    opened.from(),
+                    opened.until(),
+                    null);
+            ledger.save(batch);
+        }
+        if (loseNextAnswer) {
+            loseNextAnswer = false;
+            return Answer.none();
+        }
+        return Answer.json(
+                202,
+                Map.of(
+                        "receipt",
+                        batch.number(),
+                        "state",
+                        "queued",
+                        "words",
+                        batch.records().size() + " contacts queued for " + batch.signedFor()));
+    }
+
+    private Answer report(String path) {
+        Ledger.Batch batch = ledger.batch(path.replaceFirst("^/", "")).orElse(null);
+        if (batch == null) {
+            return Answer.json(404, Map.of("words", "No batch has this number"));
+        }
+        if (batch.outcomes() == null) {
+            return Answer.json(200, Map.of("receipt", batch.number(), "state", "queued"));
+        }
+        List<Map<String, String>> records = batch.outcomes().stream()
+                .map(outcome -> outcome.startsWith("refused: ")
+                        ? Map.of("result", "refused", "words", outcome.substring(9))
+                        : Map.of("result", outcome))
+                .toList();
+        return Answer.json(200, Map.of("receipt", batch.number(), "state", "processed", "records", records));
+    }
+
+    private Answer confirmations(Request request) {
+        return guarded(request, () -> {
+            Instant since = Instant.parse(request.query("since", "1970-01-01T00:00:00Z"));
+            int after = Integer.parseInt(request.query("page", "0"));
+            List<Ledger.Confirmation> found = ledger.confirmations().stream()
+                    .filter(c -> c.number() > after && !c.receivedAt().isBefore(since))
+                    .limit(PAGE + 1L)
+                    .toList();
+            List<Map<String, Object>> page = new ArrayList<>();
+            found.stream().limit(PAGE).forEach(c -> page.add(describe(c)));
+            Map<String, Object> answer = new LinkedHashMap<>();
+            answer.put("confirmations", page);
+            if (found.size() > PAGE) {
+                answer.put("next", String.valueOf(found.get(PAGE - 1).number()));
+            }
+            return Answer.json(200, answer);
+        });
+    }
+
+    private Map<String, Object> describe(Ledger.Confirmation confirmation) {
+        Map<String, String> fields = confirmation.fields();
+        Map<String, Object> line = new LinkedHashMap<>();
+        line.put("number", String.valueOf(confirmation.number()));
+        line.put("receivedAt", confirmation.receivedAt().toString());
+        line.put("ownCall", fields.get("STATION_CALLSIGN"));
+        line.put("call", fields.get("CALL"));
+        line.put("band", fields.get("BAND"));
+        line.put("mode", fields.get("MODE"));
+        if (fields.containsKey("SUBMODE")) {
+            line.put("submode", fields.get("SUBMODE"));
+        }
+        line.put("start", start(fields).toString());
+        world.station(fields.getOrDefault("CALL", "")).ifPresent(s -> line.put("locator", s.locator()));
+        return line;
+    }
+
+    private synchronized Answer guarded(Request request, java.util.function.Supplier<Answer> answer) {
+        if (failuresLeft > 0) {
+            failuresLeft--;
+            return new Answer(500, "text/html", "<h1>Internal error</h1>".getBytes(StandardCharsets.UTF_8));
+        }
+        String expected = "Basic "
+                + Base64.getEncoder().encodeToString((ACCOUNT + ":" + PASSWORD).getBytes(StandardCharsets.UTF_8));
+        if (!expected.equals(request.header("Authorization"))) {
+            return Answer.json(401, Map.of("words", "unknown account or wrong password"));
+        }
+        return answer.get();
+    }
+
+    /** Works through what has waited long enough, and lets the others' logs arrive. */
+    private synchronized void work() {
+        Instant now = clock.instant();
+        for (Ledger.Batch batch : ledger.batches()) {
+            if (batch.outcomes() == null && !batch.arrived().plus(queueDelay).isAfter(now)) {
+                process(batch, now);
+            }
+        }
+        int number = ledger.confirmations().size();
+        for (Ledger.Entry entry : ledger.entries()) {
+            if (entry.confirmAt() != null && !entry.confirmAt().isAfter(now) && !ledger.confirmed(entry.key())) {
+                ledger.save(new Ledger.Confirmation(++number, now, entry.fields()));
+            }
+        }
+    }
+
+    private void process(Ledger.Batch batch, Instant now) {
+        List<String> outcomes = new ArrayList<>();
+        for (Map<String, String> fields : batch.records()) {
+            String refusal = refusal(fields, batch, now);
+            if (!refusal.isEmpty()) {
+                outcomes.add("refused: " + refusal);
+                continue;
+            }
+            String key = Ledger.key(fields);
+            Ledger.Entry known = ledger.entry(key).orElse(null);
+            ledger.save(
+                    known == null
+                            ? new Ledger.Entry(key, fields, 1, confirmAt(fields, now))
+                            : new Ledger.Entry(key, known.fields(), known.copies() + 1, known.confirmAt()));
+            outcomes.add(known == null ? "accepted" : "duplicate");
+        }
+        ledger.save(new Ledger.Batch(
+                batch.number(),
+                batch.idempotencyKey(),
+                batch.arrived(),
+                batch.records(),
+                batch.signedFor(),
+                batch.from(),
+                batch.until(),
+                outcomes));
+    }
+
+    private String refusal(Map<String, String> fields, Ledger.Batch batch, Instant now) {
+        String call = fields.getOrDefault("CALL", "");
+        Instant start;
+        try {
+            start = start(fields);
+        } catch (DateTimeException e) {
+            return "the date or time of " + call + " cannot be read";
+        }
+        if (refusedCalls.contains(call)) {
+            return "the call " + call + " is not a valid call";
+        }
+        if (!batch.signedFor().equals(fields.get("STATION_CALLSIGN"))) {
+            return "signed for " + batch.signedFor() + " but made as " + fields.get("STATION_CALLSIGN");
+        }
+        if (start.isBefore(batch.from()) || start.isAfter(batch.until())) {
+            return "the certificate does not cover this date";
+        }
+        if (start.isAfter(now.plusSeconds(3600))) {
+            return "the contact lies in the future";
+        }
+        return RELAYED.contains(fields.getOrDefault("PROP_MODE", "")) ? "direct contacts only" : "";
+    }
+
+    private @org.jspecify.annotations.Nullable Instant confirmAt(Map<String, String> fields, Instant now) {
+        Station other = world.station(fields.getOrDefault("CALL", "")).orElse(null);
+        if (other == null || other.confirmsAfter() == null || paceOfOthers <= 0) {
+            return null;
+        }
+        return now.plusMillis((long) (other.confirmsAfter().toMillis() / paceOfOthers));
+    }
+
+    private static Instant start(Map<String, String> fields) {
+        String minute = fields.getOrDefault("QSO_DATE", "")
+                + fields.getOrDefault("TIME_ON", "")
+                        .substring(
+                                0,
+                                Math.min(4, fields.getOrDefault("TIME_ON", "").length()));
+        return LocalDateTime.parse(minute, MINUTE).toInstant(ZoneOffset.UTC);
+    }
+}
