@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Hidden;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
@@ -17,8 +18,11 @@ class LiveController {
         this.stream = stream;
     }
 
+    /** @param last the id of the last event seen, for pages that reconnect by themselves */
     @GetMapping("/api/live")
-    SseEmitter live(@RequestHeader(name = "Last-Event-ID", required = false) @Nullable String lastSeen) {
-        return stream.open(lastSeen);
+    SseEmitter live(
+            @RequestHeader(name = "Last-Event-ID", required = false) @Nullable String lastSeen,
+            @RequestParam(required = false) @Nullable String last) {
+        return stream.open(lastSeen == null ? last : lastSeen);
     }
 }

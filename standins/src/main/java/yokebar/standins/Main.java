@@ -1,0 +1,44 @@
+package yokebar.standins;
+
+import java.net.URI;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import yokebar.standins.demo.DemoSetup;
+
+/**
+ * Runs the stand-ins as a process of their own. Settings come from the environment: {@code YOKEBAR_STANDINS_HOME} (folder),
+ * {@code YOKEBAR_PORT}, {@code YOKEBAR_ADIF_UDP_PORT}, {@code YOKEBAR_BACKSTAGE_PORT}, {@code YOKEBAR_COUNTERSIGN_PORT},
+ * {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO} (seconds between contacts, 0 for none).
+ */
+public final class Main {
+    private Main() {}
+
+    public static void main(String[] args) throws Exception {
+        StandIns standIns = new StandIns(new StandIns.Settings(
+                Long.parseLong(setting("YOKEBAR_WORLD_SEED", "9")),
+                Clock.systemUTC(),
+                Path.of(setting("YOKEBAR_STANDINS_HOME", "stand-ins")),
+                number("YOKEBAR_ADIF_UDP_PORT", 7371),
+                number("YOKEBAR_COUNTERSIGN_PORT", 7401),
+                number("YOKEBAR_BACKSTAGE_PORT", 7379)));
+        Runtime.getRuntime().addShutdownHook(new Thread(standIns::close));
+        System.out.println("Backstage is at " + standIns.backstage().address());
+        DemoSetup demo = new DemoSetup(URI.create("http://127.0.0.1:" + number("YOKEBAR_PORT", 7370) + "/"), standIns);
+        demo.awaitReady(Duration.ofMinutes(3));
+        if (demo.furnish()) {
+            System.out.println("The demo station is set up.");
+        }
+        standIns.program().setSecondsBetween(Double.parseDouble(setting("YOKEBAR_DEMO_TEMPO", "6")));
+        Thread.currentThread().join();
+    }
+
+    private static int number(String name, int otherwise) {
+        return Integer.parseInt(setting(name, String.valueOf(otherwise)));
+    }
+
+    private static String setting(String name, String otherwise) {
+        String value = System.getenv(name);
+        return value == null || value.isBlank() ? otherwise : value;
+    }
+}

@@ -1,0 +1,46 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schema = components['schemas'];
+export type LogLine = Schema['LogLine'];
+export type Seal = Schema['Seal'];
+export type ContactDetail = Schema['ContactDetail'];
+export type JourneyStep = Schema['JourneyStep'];
+export type Hookup = Schema['HookupView'];
+export type Lane = Schema['LaneView'];
+export type Handover = Schema['HandoverView'];
+export type StationView = Schema['StationView'];
+
+export const api = createClient<paths>({ baseUrl: '' });
+
+/** What the server said is wrong: one sentence, and a sentence for each field to blame. */
+export class Problem extends Error {
+  readonly fields: Map<string, string>;
+
+  constructor(sentence: string, fields: Map<string, string> = new Map()) {
+    super(sentence);
+    this.fields = fields;
+  }
+
+  static from(body: unknown): Problem {
+    const problem = (body ?? {}) as { detail?: string; fields?: { field: string; sentence: string }[] };
+    const fields = new Map((problem.fields ?? []).map((f) => [f.field, f.sentence]));
+    return new Problem(problem.detail ?? 'Yokebar could not do that.', fields);
+  }
+}
+
+type Answer<T> = { data?: T; error?: unknown };
+
+/** The data of an answer; throws a Problem when the server refused or could not be reached. */
+export async function got<T>(answer: Promise<Answer<T>>): Promise<T> {
+  let received: Answer<T>;
+  try {
+    received = await answer;
+  } catch {
+    throw new Problem('Yokebar does not answer. Is it running?');
+  }
+  if (received.error !== undefined || received.data === undefined) {
+    throw Problem.from(received.error);
+  }
+  return received.data;
+}

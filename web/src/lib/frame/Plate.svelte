@@ -1,0 +1,69 @@
+<script lang="ts">
+  import { CloudUpload, Terminal } from 'carbon-icons-svelte';
+  import type { Hookup } from '../api/client';
+  import { STATE_WORDS } from '../hookups/hookups.svelte';
+  import Notch from '../shared/Notch.svelte';
+
+  let { hookup, onopen }: { hookup: Hookup; onopen: () => void } = $props();
+
+  const reason = $derived((hookup.reason ?? '').split(' ').slice(0, 4).join(' '));
+</script>
+
+<button
+  class="plate"
+  class:in-trouble={hookup.state === 'TROUBLE'}
+  title={hookup.reason ?? `${hookup.name}: ${STATE_WORDS[hookup.state]}`}
+  aria-label={`${hookup.name}: ${STATE_WORDS[hookup.state]}. ${hookup.reason ?? ''}`}
+  onclick={onopen}
+>
+  <span class="face">
+    {#if hookup.kind === 'SERVICE'}<CloudUpload size={16} />{:else}<Terminal size={16} />{/if}
+    <span class="name">{hookup.name}</span>
+    {#if hookup.state === 'TROUBLE'}<span class="reason">{reason}…</span>{/if}
+  </span>
+  <Notch state={hookup.state} />
+</button>
+
+<style>
+  .plate {
+    display: flex;
+    flex-direction: column;
+    align-items: flex-start;
+    justify-content: center;
+    gap: 3px;
+    height: 40px;
+    padding: 0 12px;
+    border: 1px solid var(--yb-line);
+    border-radius: 3px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+    cursor: pointer;
+    position: relative;
+    z-index: 1;
+  }
+
+  .plate:hover {
+    background: var(--yb-selected);
+  }
+
+  .in-trouble {
+    border-color: var(--yb-trouble);
+  }
+
+  .face {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    font-size: 13px;
+    line-height: 18px;
+    white-space: nowrap;
+  }
+
+  .reason {
+    color: var(--yb-trouble);
+    max-width: 220px;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+</style>

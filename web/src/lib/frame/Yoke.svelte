@@ -1,0 +1,139 @@
+<script lang="ts">
+  import { clock } from '../shared/clock.svelte';
+  import { grouped } from '../shared/format';
+  import type { AppState } from './app.svelte';
+  import Plate from './Plate.svelte';
+
+  let { app }: { app: AppState } = $props();
+</script>
+
+<header class="yoke" aria-label="Yoke">
+  <div class="beam" aria-hidden="true"></div>
+  <div class="side left">
+    {#each app.hookups.sources as hookup (hookup.id)}
+      <Plate {hookup} onopen={() => app.go('hookups')} />
+    {/each}
+    <div class="track" aria-hidden="true">
+      {#each app.beads.filter((b) => b.from === 'source') as bead (bead.id)}
+        <span class="bead" onanimationend={() => app.beadArrived(bead.id)}></span>
+      {/each}
+    </div>
+  </div>
+  <div class="hub">
+    <span class="label">Log</span>
+    <span class="mono count" data-testid="log-total">{grouped(app.log.total)}</span>
+    <span class="divide"></span>
+    <span class="mono time" title={`${new Date(clock.now).toLocaleTimeString()} local time`}>{clock.utc}</span
+    >
+    <span class="label">UTC</span>
+  </div>
+  <div class="side right">
+    <div class="track" aria-hidden="true">
+      {#each app.beads.filter((b) => b.from === 'service') as bead (bead.id)}
+        <span class="bead" onanimationend={() => app.beadArrived(bead.id)}></span>
+      {/each}
+    </div>
+    {#each app.hookups.services as hookup (hookup.id)}
+      <Plate {hookup} onopen={() => app.go('services')} />
+    {/each}
+  </div>
+</header>
+
+<style>
+  .yoke {
+    position: relative;
+    display: grid;
+    grid-template-columns: 1fr auto 1fr;
+    align-items: center;
+    height: var(--yb-yoke-height);
+    padding: 0 12px;
+    background: var(--yb-panel);
+    border-bottom: 1px solid var(--yb-line);
+  }
+
+  .beam {
+    position: absolute;
+    left: 24px;
+    right: 24px;
+    top: 50%;
+    border-top: 2px solid var(--yb-line-strong);
+  }
+
+  .side {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-width: 0;
+  }
+
+  .right {
+    justify-content: flex-end;
+  }
+
+  .track {
+    position: relative;
+    flex: 1;
+    height: 10px;
+    min-width: 24px;
+  }
+
+  .bead {
+    position: absolute;
+    top: 0;
+    left: 0;
+    width: 10px;
+    height: 10px;
+    border-radius: 5px;
+    background: var(--yb-accent);
+    animation: travel 900ms ease-in-out forwards;
+  }
+
+  @keyframes travel {
+    from {
+      left: 0;
+    }
+    to {
+      left: calc(100% - 10px);
+      opacity: 0.4;
+    }
+  }
+
+  @media (prefers-reduced-motion: reduce) {
+    .bead {
+      animation-duration: 1ms;
+    }
+  }
+
+  .hub {
+    position: relative;
+    z-index: 1;
+    display: flex;
+    align-items: baseline;
+    gap: 8px;
+    height: 40px;
+    padding: 0 20px;
+    line-height: 38px;
+    border: 2px solid var(--yb-line-strong);
+    border-radius: 20px;
+    background: var(--yb-ground);
+  }
+
+  .label {
+    color: var(--yb-ink-2);
+    font-size: 13px;
+  }
+
+  .count,
+  .time {
+    font-size: 18px;
+    font-weight: 600;
+  }
+
+  .divide {
+    width: 1px;
+    height: 20px;
+    margin: 0 8px;
+    align-self: center;
+    background: var(--yb-line);
+  }
+</style>

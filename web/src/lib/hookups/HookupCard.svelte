@@ -1,0 +1,150 @@
+<script lang="ts">
+  import { Button, InlineLoading } from 'carbon-components-svelte';
+  import { Checkmark, Close } from 'carbon-icons-svelte';
+  import type { Hookup } from '../api/client';
+  import { clock } from '../shared/clock.svelte';
+  import { ago, grouped, localTime, until, utcSecond } from '../shared/format';
+  import Notch from '../shared/Notch.svelte';
+  import { STATE_WORDS, type HookupStore } from './hookups.svelte';
+
+  let { hookup, store }: { hookup: Hookup; store: HookupStore } = $props();
+
+  const proof = $derived(store.proofs[hookup.id]);
+  const busy = $derived(store.busy[hookup.id] ?? false);
+  const unit = $derived(hookup.kind === 'SERVICE' ? 'contacts' : 'records');
+</script>
+
+<article class="card" class:in-trouble={hookup.state === 'TROUBLE'} aria-label={hookup.name}>
+  <header>
+    <div>
+      <h3>{hookup.name}</h3>
+      <p class="muted mono where">{hookup.where}</p>
+    </div>
+    <div class="state">
+      <Notch state={hookup.state} />
+      <span>{STATE_WORDS[hookup.state]}</span>
+    </div>
+  </header>
+  {#if hookup.state === 'TROUBLE'}
+    <div class="fault" role="status">
+      <p><strong>{hookup.reason}</strong></p>
+      {#if hookup.fix}<p>{hookup.fix}</p>{/if}
+      {#if hookup.nextAttempt}
+        <p class="muted">Try {hookup.attempt} failed; the next is {until(hookup.nextAttempt, clock.now)}.</p>
+      {/if}
+    </div>
+  {/if}
+  <dl>
+    <dt>Last minute</dt>
+    <dd>{grouped(hookup.lastMinute)} {unit}</dd>
+    <dt>Last data</dt>
+    <dd>
+      {#if hookup.lastData}
+        <span title={localTime(hookup.lastData)}
+          ><span class="mono">{utcSecond(hookup.lastData)}</span> UTC, {ago(hookup.lastData, clock.now)}</span
+        >
+      {:else}
+        nothing since Yokebar started
+      {/if}
+    </dd>
+    {#if hookup.lastEvent}
+      <dt>Last event</dt>
+      <dd>{hookup.lastEvent}</dd>
+    {/if}
+  </dl>
+  <footer>
+    <Button kind="tertiary" size="small" disabled={busy} on:click={() => store.test(hookup.id)}>Test</Button>
+    {#if hookup.state === 'OFF'}
+      <Button kind="ghost" size="small" disabled={busy} on:click={() => store.setConnected(hookup.id, true)}>
+        Connect
+      </Button>
+    {:else}
+      <Button kind="ghost" size="small" disabled={busy} on:click={() => store.setConnected(hookup.id, false)}>
+        Disconnect
+      </Button>
+    {/if}
+    {#if busy}<InlineLoading description="One moment…" />{/if}
+  </footer>
+  {#if proof}
+    <p class="proof" class:trouble={!proof.works} role="status">
+      {#if proof.works}<Checkmark size={16} />{:else}<Close size={16} />{/if}
+      <span>{proof.sentence}</span>
+    </p>
+  {/if}
+</article>
+
+<style>
+  .card {
+    padding: 16px;
+    border: 1px solid var(--yb-line);
+    border-radius: 4px;
+    background: var(--yb-panel);
+  }
+
+  .in-trouble {
+    border-color: var(--yb-trouble);
+  }
+
+  header {
+    display: flex;
+    justify-content: space-between;
+    gap: 16px;
+  }
+
+  h3 {
+    font-size: 16px;
+    font-weight: 600;
+    line-height: 24px;
+  }
+
+  .where {
+    font-size: 13px;
+  }
+
+  .state {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    height: 24px;
+  }
+
+  .fault {
+    margin-top: 12px;
+    padding: 8px 12px;
+    border-left: 3px solid var(--yb-trouble);
+    background: var(--yb-raised);
+  }
+
+  .fault strong {
+    font-weight: 600;
+  }
+
+  dl {
+    display: grid;
+    grid-template-columns: 88px 1fr;
+    gap: 4px 12px;
+    margin: 16px 0;
+  }
+
+  dt {
+    color: var(--yb-ink-2);
+  }
+
+  dd {
+    margin: 0;
+    overflow-wrap: anywhere;
+  }
+
+  footer {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+  }
+
+  .proof {
+    display: flex;
+    gap: 8px;
+    align-items: flex-start;
+    margin-top: 12px;
+  }
+</style>

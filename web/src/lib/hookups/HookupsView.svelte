@@ -1,0 +1,101 @@
+<script lang="ts">
+  import type { AppState } from '../frame/app.svelte';
+  import { counted, grouped } from '../shared/format';
+  import HookupCard from './HookupCard.svelte';
+
+  let { app }: { app: AppState } = $props();
+
+  const arriving = $derived(app.hookups.sources.reduce((sum, h) => sum + h.lastMinute, 0));
+  const leaving = $derived(app.hookups.services.reduce((sum, h) => sum + h.lastMinute, 0));
+</script>
+
+<section class="view" aria-label="Hookups">
+  <div class="view-head">
+    <h1>Hookups</h1>
+    <span class="muted"
+      >Everything that feeds the log is on the left; what takes from it is on the right.</span
+    >
+  </div>
+  {#if app.hookups.problem}
+    <p class="trouble" role="alert">{app.hookups.problem}</p>
+  {/if}
+  <div class="sheet">
+    <div class="side">
+      <h2>Sources</h2>
+      {#each app.hookups.sources as hookup (hookup.id)}
+        <div class="wired right"><HookupCard {hookup} store={app.hookups} /></div>
+      {/each}
+    </div>
+    <a class="log" href="#/log">
+      <span class="muted">Log</span>
+      <span class="mono total">{grouped(app.log.total)}</span>
+      <span class="muted">{counted(arriving, 'record')} in</span>
+      <span class="muted">{counted(leaving, 'contact')} out</span>
+      <span class="muted">in the last minute</span>
+    </a>
+    <div class="side">
+      <h2>Services</h2>
+      {#each app.hookups.services as hookup (hookup.id)}
+        <div class="wired left"><HookupCard {hookup} store={app.hookups} /></div>
+      {/each}
+    </div>
+  </div>
+</section>
+
+<style>
+  .sheet {
+    display: grid;
+    grid-template-columns: minmax(320px, 1fr) 176px minmax(320px, 1fr);
+    column-gap: 64px;
+    align-items: start;
+  }
+
+  .side {
+    display: flex;
+    flex-direction: column;
+    gap: 16px;
+  }
+
+  .wired {
+    position: relative;
+  }
+
+  /* The wire from the card to the log. */
+  .wired::after {
+    content: '';
+    position: absolute;
+    top: 40px;
+    width: 64px;
+    border-top: 2px solid var(--yb-line-strong);
+  }
+
+  .right::after {
+    left: 100%;
+  }
+
+  .left::after {
+    right: 100%;
+  }
+
+  .log {
+    display: flex;
+    flex-direction: column;
+    align-items: center;
+    margin-top: 40px;
+    padding: 16px;
+    border: 2px solid var(--yb-line-strong);
+    border-radius: 20px;
+    color: inherit;
+    text-decoration: none;
+  }
+
+  .log:hover {
+    background: var(--yb-hover);
+  }
+
+  .total {
+    font-size: 24px;
+    font-weight: 600;
+    line-height: 40px;
+  }
+</style>

@@ -1,0 +1,229 @@
+<script lang="ts">
+  import { Button, TextInput, Select, SelectItem } from 'carbon-components-svelte';
+  import { Close } from 'carbon-icons-svelte';
+  import { untrack } from 'svelte';
+  import { api, got, Problem, type ContactDetail } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import { STATE_NAMES, type LaneState } from '../services/lanes.svelte';
+  import SealGlyph from '../shared/SealGlyph.svelte';
+  import { changedFields, MAIN_FIELDS, otherFields, PROPAGATION } from './fields';
+  import Journey from './Journey.svelte';
+
+  let { app, id }: { app: AppState; id: number } = $props();
+
+  let contact = $state.raw<ContactDetail | undefined>(undefined);
+  let form = $state<Record<string, string>>({});
+  let problem = $state<Problem | undefined>(undefined);
+  let saved = $state(false);
+  let saving = $state(false);
+
+  const changes = $derived(contact ? changedFields(contact.fields, form) : {});
+  const dirty = $derived(Object.keys(changes).length > 0);
+  const others = $derived(contact ? otherFields(contact.fields) : []);
+  /** The line in the log tells when something happened to the contact. */
+  const lineInLog = $derived(app.log.lines.find((line) => line.id === id));
+
+  $effect(() => {
+    void lineInLog;
+    untrack(() => void read());
+  });
+
+  async function read() {
+    try {
+      const fresh = await got(api.GET('/api/contacts/{id}', { params: { path: { id } } }));
+      if (dirty && fresh.version !== contact?.version) {
+        // Somebody else changed it under the form: keep what was typed, take the journey.
+        contact = contact ? { ...contact, journey: fresh.journey, line: fresh.line } : fresh;
+      } else {
+        show(fresh, dirty);
+      }
+    } catch (e) {
+      problem = e instanceof Problem ? e : new Problem(String(e));
+    }
+  }
+
+  function show(fresh: ContactDetail, keepForm: boolean) {
+    contact = fresh;
+    if (!keepForm) {
+      const names = [...MAIN_FIELDS.map((f) => f.name), 'PROP_MODE', ...otherFields(fresh.fields)];
+      form = Object.fromEntries(names.map((name) => [name, fresh.fields[name] ?? '']));
+    }
+  }
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    if (!contact || !dirty) {
+      return;
+    }
+    saving = true;
+    problem = undefined;
+    try {
+      const body = { version: contact.version, changes };
+      show(await got(api.PATCH('/api/contacts/{id}', { params: { path: { id } }, body })), false);
+      saved = true;
+      setTimeout(() => (saved = false), 4000);
+    } catch (e) {
+      problem = e instanceof Problem ? e : new Problem(String(e));
+    } finally {
+      saving = false;
+    }
+  }
+
+  async function startOver() {
+    problem = undefined;
+    const fresh = await got(api.GET('/api/contacts/{id}', { params: { path: { id } } }));
+    show(fresh, false);
+  }
+</script>
+
+{#snippet field(name: string, label: string)}
+  <TextInput
+    size="sm"
+    labelText={label}
+    bind:value={form[name]}
+    invalid={problem?.fields.has(name)}
+    invalidText={problem?.fields.get(name)}
+  />
+{/snippet}
+
+<aside class="drawer" aria-label="Contact">
+  <header>
+    <div>
+      <h1 class="mono">{contact?.line.call ?? ''}</h1>
+      <p class="muted">{[contact?.line.name, contact?.line.country].filter(Boolean).join(', ')}</p>
+    </div>
+    <Button
+      kind="ghost"
+      size="small"
+      iconDescription="Close"
+      icon={Close}
+      on:click={() => (app.openContact = undefined)}
+    />
+  </header>
+  {#if contact}
+    <div class="content">
+      {#each contact.line.seals as seal (seal.service)}
+        <p class="standing">
+          <SealGlyph state={seal.state} size={18} />
+          <span>Countersign: <strong>{STATE_NAMES[seal.state as LaneState]}</strong></span>
+          {#if seal.reason}<span class="reason">{seal.reason}</span>{/if}
+        </p>
+      {/each}
+
+      <form onsubmit={save} aria-label="Fields">
+        <div class="fields">
+          {#each MAIN_FIELDS as { name, label, wide } (name)}
+            <div class:wide>{@render field(name, label)}</div>
+          {/each}
+          <div class="wide">
+            <Select size="sm" labelText="How the signal travelled" bind:selected={form['PROP_MODE']}>
+              {#each PROPAGATION as { code, label } (code)}
+                <SelectItem value={code} text={label} />
+              {/each}
+            </Select>
+          </div>
+        </div>
+        {#if others.length > 0}
+          <details>
+            <summary>{others.length} more fields, as they came</summary>
+            <div class="fields">
+              {#each others as name (name)}
+                <div>{@render field(name, name)}</div>
+              {/each}
+            </div>
+          </details>
+        {/if}
+        <div class="actions">
+          <Button type="submit" size="small" disabled={!dirty || saving}>Save changes</Button>
+          {#if dirty || problem}
+            <Button kind="ghost" size="small" on:click={startOver}>Take the log's values</Button>
+          {/if}
+          <span role="status">{saved ? 'Saved.' : ''}</span>
+        </div>
+        {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
+      </form>
+
+      <h2>Journey</h2>
+      <Journey steps={contact.journey} />
+    </div>
+  {:else if problem}
+    <p class="trouble content" role="alert">{problem.message}</p>
+  {:else}
+    <p class="muted content">Reading the contact…</p>
+  {/if}
+</aside>
+
+<style>
+  .drawer {
+    display: flex;
+    flex-direction: column;
+    width: var(--yb-drawer-width);
+    flex: none;
+    background: var(--yb-panel);
+    border-left: 1px solid var(--yb-line);
+  }
+
+  header {
+    display: flex;
+    justify-content: space-between;
+    padding: 12px 12px 8px 20px;
+    border-bottom: 1px solid var(--yb-line);
+  }
+
+  h1 {
+    font-size: 24px;
+    font-weight: 600;
+    line-height: 32px;
+  }
+
+  .content {
+    overflow-y: auto;
+    padding: 12px 20px 24px;
+    scrollbar-color: var(--yb-line-strong) transparent;
+  }
+
+  .standing {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 8px;
+    margin-bottom: 12px;
+  }
+
+  .standing strong {
+    font-weight: 600;
+  }
+
+  .reason {
+    flex-basis: 100%;
+    padding-left: 26px;
+    color: var(--yb-ink-2);
+  }
+
+  .fields {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 10px 12px;
+  }
+
+  .wide {
+    grid-column: 1 / -1;
+  }
+
+  details {
+    margin-top: 12px;
+  }
+
+  summary {
+    margin-bottom: 8px;
+    color: var(--yb-ink-2);
+    cursor: pointer;
+  }
+
+  .actions {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    margin: 16px 0;
+  }
+</style>

@@ -1,0 +1,88 @@
+<script lang="ts">
+  import type { Handover } from '../api/client';
+  import { clock } from '../shared/clock.svelte';
+  import { counted, until, utcDate, utcSecond } from '../shared/format';
+
+  let { handovers }: { handovers: Handover[] } = $props();
+
+  function outcome(h: Handover): string {
+    if (h.state === 'REPORTED') {
+      return h.refused ? `${h.taken} accepted, ${h.refused} refused` : `all ${h.taken} accepted`;
+    }
+    if (h.state === 'GIVEN') {
+      return h.trouble ?? 'queued there; waiting for the report';
+    }
+    if (h.state === 'REFUSED') {
+      return h.trouble ?? 'refused';
+    }
+    return h.trouble
+      ? `${h.trouble} Next try ${h.nextTryAt ? until(h.nextTryAt, clock.now) : 'soon'}.`
+      : 'on its way';
+  }
+</script>
+
+<section aria-label="Handovers">
+  <h3>Handovers</h3>
+  {#if handovers.length === 0}
+    <p class="muted">Nothing has been handed over yet.</p>
+  {:else}
+    <table>
+      <thead>
+        <tr
+          ><th>Prepared, UTC</th><th class="number">Contacts</th><th>Receipt</th><th>Service's words</th><th
+            >Outcome</th
+          ></tr
+        >
+      </thead>
+      <tbody>
+        {#each handovers as h (h.id)}
+          <tr>
+            <td class="mono">{utcDate(h.preparedAt)} {utcSecond(h.preparedAt)}</td>
+            <td class="mono number" title={counted(h.contacts, 'contact')}>{h.contacts}</td>
+            <td class="mono">{h.receiptNumber ?? '—'}</td>
+            <td class="words">{h.receiptWords ?? ''}</td>
+            <td class:trouble={h.state === 'REFUSED' || (h.state === 'PREPARED' && h.trouble)}
+              >{outcome(h)}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</section>
+
+<style>
+  section {
+    margin-top: 16px;
+  }
+
+  h3 {
+    font-size: 14px;
+    font-weight: 600;
+  }
+
+  table {
+    width: 100%;
+    margin-top: 4px;
+    border-collapse: collapse;
+  }
+
+  th {
+    padding: 4px 16px 4px 0;
+    color: var(--yb-ink-2);
+    font-size: 12px;
+    font-weight: 400;
+    text-align: left;
+  }
+
+  td {
+    height: 30px;
+    padding: 0 16px 0 0;
+    border-top: 1px solid var(--yb-line);
+    vertical-align: middle;
+  }
+
+  .number {
+    text-align: right;
+  }
+</style>

@@ -1,0 +1,55 @@
+/** A frequency in Hz as it is read in tables: kHz with one decimal, thousands apart: `14 074.5`. */
+export function kiloHertz(hz: number | undefined): string {
+  if (hz === undefined) {
+    return '';
+  }
+  const tenths = Math.round(hz / 100);
+  return `${grouped(Math.floor(tenths / 10))}.${tenths % 10}`;
+}
+
+/** A whole number with thin groups of three: `12 486`. */
+export function grouped(n: number): string {
+  return String(n).replace(/\B(?=(\d{3})+(?!\d))/g, '\u2009');
+}
+
+/** `2026-05-01` of an ISO instant, UTC. */
+export function utcDate(instant: string): string {
+  return instant.slice(0, 10);
+}
+
+/** `14:07` of an ISO instant, UTC. */
+export function utcMinute(instant: string): string {
+  return instant.slice(11, 16);
+}
+
+/** `14:07:31` of an ISO instant, UTC. */
+export function utcSecond(instant: string): string {
+  return instant.slice(11, 19);
+}
+
+/** The same instant on the clock of the person, for a hover. */
+export function localTime(instant: string): string {
+  return `${new Date(instant).toLocaleString()} local time`;
+}
+
+/** How long ago, roughly: `now`, `40 s ago`, `3 min ago`, `2 h ago`, then the date. */
+export function ago(instant: string, now: number): string {
+  const seconds = Math.max(0, Math.round((now - Date.parse(instant)) / 1000));
+  if (seconds < 3) return 'now';
+  if (seconds < 60) return `${seconds} s ago`;
+  if (seconds < 3600) return `${Math.floor(seconds / 60)} min ago`;
+  if (seconds < 86400) return `${Math.floor(seconds / 3600)} h ago`;
+  return utcDate(instant);
+}
+
+/** How long until: `in 12 s`, `in 4 min`, or `now`. */
+export function until(instant: string, now: number): string {
+  const seconds = Math.round((Date.parse(instant) - now) / 1000);
+  if (seconds <= 0) return 'now';
+  return seconds < 60 ? `in ${seconds} s` : `in ${Math.ceil(seconds / 60)} min`;
+}
+
+/** `1 contact`, `12 contacts`. */
+export function counted(n: number, one: string): string {
+  return `${grouped(n)} ${n === 1 ? one : `${one}s`}`;
+}

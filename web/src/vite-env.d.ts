@@ -1,0 +1,3 @@
+/// <reference types="svelte" />
+/// <reference types="vite/client" />
+declare module '*.css';
