@@ -9,6 +9,7 @@ export type JourneyStep = Schema['JourneyStep'];
 export type Hookup = Schema['HookupView'];
 export type Lane = Schema['LaneView'];
 export type Handover = Schema['HandoverView'];
+export type JournalLine = Schema['JournalLine'];
 export type StationView = Schema['StationView'];
 
 export const api = createClient<paths>({ baseUrl: '' });

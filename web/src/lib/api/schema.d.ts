@@ -402,6 +402,7 @@ export interface components {
     HookupView: {
       /** Format: int32 */
       attempt: number;
+      brief?: string;
       fix?: string;
       id: string;
       /** @enum {string} */

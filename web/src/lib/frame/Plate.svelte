@@ -5,8 +5,6 @@
   import Notch from '../shared/Notch.svelte';
 
   let { hookup, onopen }: { hookup: Hookup; onopen: () => void } = $props();
-
-  const reason = $derived((hookup.reason ?? '').split(' ').slice(0, 4).join(' '));
 </script>
 
 <button
@@ -19,7 +17,7 @@
   <span class="face">
     {#if hookup.kind === 'SERVICE'}<CloudUpload size={16} />{:else}<Terminal size={16} />{/if}
     <span class="name">{hookup.name}</span>
-    {#if hookup.state === 'TROUBLE'}<span class="reason">{reason}…</span>{/if}
+    {#if hookup.state === 'TROUBLE'}<span class="reason">{hookup.brief ?? hookup.reason}</span>{/if}
   </span>
   <Notch state={hookup.state} />
 </button>

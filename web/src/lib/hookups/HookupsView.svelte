@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { AppState } from '../frame/app.svelte';
   import { counted, grouped } from '../shared/format';
+  import Arrivals from './Arrivals.svelte';
   import HookupCard from './HookupCard.svelte';
 
   let { app }: { app: AppState } = $props();
@@ -40,6 +41,7 @@
       {/each}
     </div>
   </div>
+  <Arrivals {app} />
 </section>
 
 <style>
@@ -97,5 +99,20 @@
     font-size: 24px;
     font-weight: 600;
     line-height: 40px;
+  }
+
+  @media (max-width: 1080px) {
+    .sheet {
+      grid-template-columns: 1fr;
+      row-gap: 24px;
+    }
+
+    .wired::after {
+      display: none;
+    }
+
+    .log {
+      margin-top: 0;
+    }
   }
 </style>

@@ -16,6 +16,7 @@
   let problem = $state<Problem | undefined>(undefined);
   let saved = $state(false);
   let saving = $state(false);
+  let chosen = $state<'journey' | 'fields' | undefined>(undefined);
 
   const changes = $derived(contact ? changedFields(contact.fields, form) : {});
   const dirty = $derived(Object.keys(changes).length > 0);
@@ -27,6 +28,12 @@
     void lineInLog;
     untrack(() => void read());
   });
+
+  /** What has to be put right is shown ready to be put right. */
+  const tab = $derived(
+    chosen ??
+      (contact?.line.seals.some((s) => s.state === 'REFUSED' || s.state === 'HELD') ? 'fields' : 'journey'),
+  );
 
   async function read() {
     try {
@@ -110,41 +117,50 @@
         </p>
       {/each}
 
-      <form onsubmit={save} aria-label="Fields">
-        <div class="fields">
-          {#each MAIN_FIELDS as { name, label, wide } (name)}
-            <div class:wide>{@render field(name, label)}</div>
-          {/each}
-          <div class="wide">
-            <Select size="sm" labelText="How the signal travelled" bind:selected={form['PROP_MODE']}>
-              {#each PROPAGATION as { code, label } (code)}
-                <SelectItem value={code} text={label} />
-              {/each}
-            </Select>
-          </div>
-        </div>
-        {#if others.length > 0}
-          <details>
-            <summary>{others.length} more fields, as they came</summary>
-            <div class="fields">
-              {#each others as name (name)}
-                <div>{@render field(name, name)}</div>
-              {/each}
-            </div>
-          </details>
-        {/if}
-        <div class="actions">
-          <Button type="submit" size="small" disabled={!dirty || saving}>Save changes</Button>
-          {#if dirty || problem}
-            <Button kind="ghost" size="small" on:click={startOver}>Take the log's values</Button>
-          {/if}
-          <span role="status">{saved ? 'Saved.' : ''}</span>
-        </div>
-        {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
-      </form>
+      <div class="tabs" role="tablist">
+        <button role="tab" aria-selected={tab === 'journey'} onclick={() => (chosen = 'journey')}
+          >Journey</button
+        >
+        <button role="tab" aria-selected={tab === 'fields'} onclick={() => (chosen = 'fields')}>Fields</button
+        >
+      </div>
 
-      <h2>Journey</h2>
-      <Journey steps={contact.journey} />
+      {#if tab === 'journey'}
+        <Journey steps={contact.journey} />
+      {:else}
+        <form onsubmit={save} aria-label="Fields">
+          <div class="fields">
+            {#each MAIN_FIELDS as { name, label, wide } (name)}
+              <div class:wide>{@render field(name, label)}</div>
+            {/each}
+            <div class="wide">
+              <Select size="sm" labelText="How the signal travelled" bind:selected={form['PROP_MODE']}>
+                {#each PROPAGATION as { code, label } (code)}
+                  <SelectItem value={code} text={label} />
+                {/each}
+              </Select>
+            </div>
+          </div>
+          {#if others.length > 0}
+            <details>
+              <summary>{others.length} more fields, as they came</summary>
+              <div class="fields">
+                {#each others as name (name)}
+                  <div>{@render field(name, name)}</div>
+                {/each}
+              </div>
+            </details>
+          {/if}
+          <div class="actions">
+            <Button type="submit" size="small" disabled={!dirty || saving}>Save changes</Button>
+            {#if dirty || problem}
+              <Button kind="ghost" size="small" on:click={startOver}>Take the log's values</Button>
+            {/if}
+            <span role="status">{saved ? 'Saved.' : ''}</span>
+          </div>
+          {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
+        </form>
+      {/if}
     </div>
   {:else if problem}
     <p class="trouble content" role="alert">{problem.message}</p>
@@ -198,6 +214,29 @@
     flex-basis: 100%;
     padding-left: 26px;
     color: var(--yb-ink-2);
+  }
+
+  .tabs {
+    display: flex;
+    gap: 24px;
+    margin: 4px 0 14px;
+    border-bottom: 1px solid var(--yb-line);
+  }
+
+  .tabs button {
+    padding: 6px 0;
+    border: 0;
+    border-bottom: 2px solid transparent;
+    background: none;
+    color: var(--yb-ink-2);
+    font: inherit;
+    cursor: pointer;
+  }
+
+  .tabs [aria-selected='true'] {
+    border-bottom-color: var(--yb-accent);
+    color: var(--yb-ink);
+    font-weight: 600;
   }
 
   .fields {

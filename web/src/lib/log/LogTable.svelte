@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ArrowUp } from 'carbon-icons-svelte';
+  import { onDestroy, untrack } from 'svelte';
   import type { LogLine } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
   import SealGlyph from '../shared/SealGlyph.svelte';
@@ -19,24 +19,24 @@
   const view = $derived(rowWindow(scrollTop, viewHeight, app.log.lines.length, ROW_HEIGHT));
   const drawn = $derived(app.log.lines.slice(view.first, view.end));
 
+  const holding = $derived(pointed || scrollTop > ROW_HEIGHT / 2);
+
   $effect(() => {
-    app.log.holding = pointed || scrollTop > ROW_HEIGHT / 2;
-    if (!app.log.holding && app.log.waiting.length > 0) {
-      app.log.showWaiting();
-    }
-    return () => (app.log.holding = false);
+    const hold = holding;
+    untrack(() => app.log.hold(hold));
   });
+
+  onDestroy(() => app.log.hold(false));
 
   $effect(() => {
     if (view.end >= app.log.lines.length - 20) {
-      void app.log.loadMore();
+      untrack(() => void app.log.loadMore());
     }
   });
 
-  function showNew() {
-    app.log.showWaiting();
+  /** Goes to the newest rows. */
+  export function toTop() {
     scroller?.scrollTo({ top: 0 });
-    pointed = false;
   }
 
   function newDay(index: number): boolean {
@@ -72,16 +72,13 @@
     <span role="columnheader">Band</span>
     <span role="columnheader" class="number">kHz</span>
     <span role="columnheader">Mode</span>
-    <span role="columnheader">Sent</span>
-    <span role="columnheader">Rcvd</span>
+    <span role="columnheader" class="report">Sent</span>
+    <span role="columnheader" class="report">Rcvd</span>
     <span role="columnheader">Name</span>
-    <span role="columnheader">Country</span>
-    <span role="columnheader">Locator</span>
+    <span role="columnheader" class="country">Country</span>
+    <span role="columnheader" class="locator">Locator</span>
     <span role="columnheader">Countersign</span>
   </div>
-  {#if app.log.waiting.length > 0}
-    <button class="new" onclick={showNew}><ArrowUp size={16} /> {app.log.waiting.length} new</button>
-  {/if}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <div
     class="scroller"
@@ -117,11 +114,11 @@
           <span role="cell">{line.band}</span>
           <span role="cell" class="mono number">{kiloHertz(line.frequencyHz)}</span>
           <span role="cell">{line.mode}</span>
-          <span role="cell" class="mono">{line.reportSent ?? ''}</span>
-          <span role="cell" class="mono">{line.reportReceived ?? ''}</span>
+          <span role="cell" class="mono report">{line.reportSent ?? ''}</span>
+          <span role="cell" class="mono report">{line.reportReceived ?? ''}</span>
           <span role="cell" class="text">{line.name ?? ''}</span>
-          <span role="cell" class="text">{line.country ?? ''}</span>
-          <span role="cell" class="mono">{line.locator ?? ''}</span>
+          <span role="cell" class="text country">{line.country ?? ''}</span>
+          <span role="cell" class="mono locator">{line.locator ?? ''}</span>
           <span role="cell" class="seal" title={line.seals[0]?.reason ?? ''}>
             <SealGlyph state={line.seals[0]?.state ?? 'NOT_MEANT'} />
             {sealWords(line)}
@@ -134,6 +131,7 @@
 
 <style>
   .table {
+    container-type: inline-size;
     position: relative;
     display: flex;
     flex-direction: column;
@@ -225,22 +223,16 @@
     font-size: 13px;
   }
 
-  .new {
-    position: absolute;
-    top: 36px;
-    left: 50%;
-    transform: translateX(-50%);
-    z-index: 2;
-    display: flex;
-    align-items: center;
-    gap: 6px;
-    padding: 4px 14px;
-    border: 0;
-    border-radius: 14px;
-    background: var(--yb-accent);
-    color: var(--yb-on-accent);
-    font: inherit;
-    font-weight: 600;
-    cursor: pointer;
+  /* With the drawer open, or on a tablet, what the drawer tells is left out here. */
+  @container (max-width: 1000px) {
+    .row {
+      grid-template-columns: 88px 48px minmax(96px, 1fr) 48px 84px 64px minmax(72px, 1fr) 112px;
+    }
+
+    .report,
+    .country,
+    .locator {
+      display: none;
+    }
   }
 </style>

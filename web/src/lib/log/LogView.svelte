@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Button, Search } from 'carbon-components-svelte';
+  import { ArrowUp } from 'carbon-icons-svelte';
   import type { AppState } from '../frame/app.svelte';
   import { counted } from '../shared/format';
   import LogTable from './LogTable.svelte';
@@ -10,6 +11,13 @@
   let text = $derived(app.log.search);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let searchBox = $state<HTMLInputElement | null>(null);
+
+  let table = $state<LogTable | null>(null);
+
+  function showNew() {
+    app.log.showWaiting();
+    table?.toTop();
+  }
 
   function search(call: string) {
     clearTimeout(timer);
@@ -51,6 +59,9 @@
         {counted(app.log.total, 'contact')}
       {/if}
     </span>
+    {#if app.log.waiting.length > 0}
+      <button class="new" onclick={showNew}><ArrowUp size={16} /> {app.log.waiting.length} new</button>
+    {/if}
     <div class="export">
       <Button
         kind="ghost"
@@ -78,7 +89,7 @@
       {/if}
     </div>
   {:else}
-    <LogTable {app} />
+    <LogTable {app} bind:this={table} />
   {/if}
 </section>
 
@@ -108,6 +119,20 @@
 
   .export {
     margin-left: auto;
+  }
+
+  .new {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    padding: 3px 14px;
+    border: 0;
+    border-radius: 14px;
+    background: var(--yb-accent);
+    color: var(--yb-on-accent);
+    font: inherit;
+    font-weight: 600;
+    cursor: pointer;
   }
 
   .state {

@@ -23,12 +23,11 @@ export class LogStore {
   loading = $state(false);
   problem = $state('');
   search = $state('');
-  /** Set by the table while new rows would disturb. */
-  holding = $state(false);
 
   #read: PageReader;
   #next: string | undefined;
   #request = 0;
+  #holding = false;
 
   constructor(read: PageReader = readPage) {
     this.#read = read;
@@ -62,10 +61,18 @@ export class LogStore {
     }
     this.#replace(news.changed);
     const found = news.added.filter((line) => line.call.startsWith(this.search.trim().toUpperCase()));
-    if (this.holding && found.length > 0) {
+    if (this.#holding && found.length > 0) {
       this.waiting = [...found, ...this.waiting];
     } else {
       this.#insert(found);
+    }
+  }
+
+  /** While new rows would disturb the reader they wait; when they no longer would, they come in. */
+  hold(holding: boolean): void {
+    this.#holding = holding;
+    if (!holding && this.waiting.length > 0) {
+      this.showWaiting();
     }
   }
 

@@ -58,7 +58,7 @@ describe('LogStore', () => {
   it('holds news back while the reader looks elsewhere', async () => {
     const log = new LogStore(reader({ '|': { lines: [line(5, 9)] } }));
     await log.load();
-    log.holding = true;
+    log.hold(true);
     log.take(news([line(6, 10)]));
     log.take(news([], [line(6, 10, 'OZ1QAB')]));
     expect(ids(log.lines)).toEqual([5]);
@@ -66,6 +66,10 @@ describe('LogStore', () => {
     log.showWaiting();
     expect(ids(log.lines)).toEqual([6, 5]);
     expect(log.waiting).toEqual([]);
+    log.take(news([line(7, 11)]));
+    expect(ids(log.waiting)).toEqual([7]);
+    log.hold(false);
+    expect(ids(log.lines)).toEqual([7, 6, 5]);
   });
 
   it('takes only what a search asks for', async () => {

@@ -49,7 +49,7 @@
       {#if lane.hookup.nextAttempt}
         <p class="muted">
           Try {lane.hookup.attempt} failed; the next is {until(lane.hookup.nextAttempt, clock.now)}.
-          {#if underWay}{counted(underWay.contacts, 'contact')} wait in the batch under way.{/if}
+          {#if underWay}In the batch under way: {counted(underWay.contacts, 'contact')}.{/if}
         </p>
       {/if}
     </div>
@@ -101,6 +101,7 @@
 
 <style>
   .lane {
+    container-type: inline-size;
     padding: 16px 20px 20px;
     border: 1px solid var(--yb-line);
     border-radius: 4px;

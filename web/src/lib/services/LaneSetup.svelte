@@ -114,8 +114,12 @@
   form {
     display: flex;
     flex-direction: column;
-    align-items: flex-start;
+    align-items: stretch;
     gap: 12px;
+  }
+
+  form :global(.bx--btn) {
+    align-self: flex-start;
   }
 
   h3 {

@@ -7,6 +7,9 @@
 
   function outcome(h: Handover): string {
     if (h.state === 'REPORTED') {
+      if (h.contacts === 1) {
+        return h.refused ? 'refused' : 'accepted';
+      }
       return h.refused ? `${h.taken} accepted, ${h.refused} refused` : `all ${h.taken} accepted`;
     }
     if (h.state === 'GIVEN') {
@@ -29,9 +32,9 @@
     <table>
       <thead>
         <tr
-          ><th>Prepared, UTC</th><th class="number">Contacts</th><th>Receipt</th><th>Service's words</th><th
-            >Outcome</th
-          ></tr
+          ><th>Prepared, UTC</th><th class="number">Contacts</th><th>Receipt</th><th class="words"
+            >Service's words</th
+          ><th>Outcome</th></tr
         >
       </thead>
       <tbody>
@@ -80,6 +83,16 @@
     padding: 0 16px 0 0;
     border-top: 1px solid var(--yb-line);
     vertical-align: middle;
+  }
+
+  .mono {
+    white-space: nowrap;
+  }
+
+  @container (max-width: 860px) {
+    .words {
+      display: none;
+    }
   }
 
   .number {

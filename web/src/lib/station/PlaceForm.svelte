@@ -80,4 +80,10 @@
     align-items: end;
     justify-content: start;
   }
+
+  @media (max-width: 1100px) {
+    .row {
+      grid-template-columns: repeat(3, minmax(0, 1fr));
+    }
+  }
 </style>

@@ -28,7 +28,7 @@
   }
 </script>
 
-<div class="saving" class:mono>
+<div class="saving" class:call={mono}>
   <TextInput
     size="sm"
     labelText={label}
@@ -46,6 +46,11 @@
 <style>
   .saving {
     position: relative;
+  }
+
+  .call :global(input) {
+    font-family: var(--yb-mono);
+    font-feature-settings: 'zero';
   }
 
   .tick {

@@ -126,4 +126,10 @@
   .wide {
     grid-column: 1 / -1;
   }
+
+  @media (max-width: 1100px) {
+    .columns {
+      grid-template-columns: 1fr;
+    }
+  }
 </style>

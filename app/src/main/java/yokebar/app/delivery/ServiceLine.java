@@ -61,17 +61,17 @@ final class ServiceLine implements Hookup {
             }
             return answer;
         } catch (ServiceUnreachable e) {
-            trouble(e.getMessage(), e.fix(), null);
+            trouble(e.brief(), e.getMessage(), e.fix(), null);
             throw e;
         } catch (ServiceRefused e) {
             if (e.about() == ServiceRefused.About.ACCOUNT) {
-                trouble(e.getMessage(), e.fix(), AFTER_REFUSAL);
+                trouble(e.brief(), e.getMessage(), e.fix(), AFTER_REFUSAL);
             }
             throw e;
         }
     }
 
-    private void trouble(@Nullable String reason, String fix, @Nullable Duration fixedPause) {
+    private void trouble(String brief, @Nullable String reason, String fix, @Nullable Duration fixedPause) {
         Instant now = clock.instant();
         LinkStatus before = status;
         int attempt = before.attempt() + 1;
@@ -82,6 +82,7 @@ final class ServiceLine implements Hookup {
                 still ? before.since() : now,
                 attempt,
                 now.plus(pause),
+                brief,
                 reason,
                 fix,
                 before.lastData());
@@ -100,7 +101,14 @@ final class ServiceLine implements Hookup {
         LinkStatus now = status;
         if (now.state() == LinkState.TROUBLE) {
             status = new LinkStatus(
-                    now.state(), now.since(), now.attempt(), clock.instant(), now.reason(), now.fix(), now.lastData());
+                    now.state(),
+                    now.since(),
+                    now.attempt(),
+                    clock.instant(),
+                    now.brief(),
+                    now.reason(),
+                    now.fix(),
+                    now.lastData());
         }
     }
 

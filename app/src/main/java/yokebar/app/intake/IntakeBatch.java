@@ -69,12 +69,14 @@ final class IntakeBatch {
             LoggedContact fresh = new LoggedContact(-1 - added.size(), contact, Provenance.of(arrival.source()));
             added.put(fresh.id(), fresh);
             remember(fresh);
-            return new Verdict(Decision.ADDED, "Added." + notices(readable), fresh.id());
+            return new Verdict(Decision.ADDED, "New: " + named(contact) + "." + notices(readable), fresh.id());
         }
         Merge.Result merged = Merge.merge(match, contact, arrival.source());
         if (merged.changed().isEmpty()) {
             return new Verdict(
-                    Decision.DUPLICATE, "Already in the log." + kept(merged) + notices(readable), match.id());
+                    Decision.DUPLICATE,
+                    named(contact) + " is already in the log." + kept(merged) + notices(readable),
+                    match.id());
         }
         LoggedContact after = new LoggedContact(match.id(), merged.contact(), merged.provenance());
         forget(match);
@@ -82,8 +84,14 @@ final class IntakeBatch {
         (after.id() < 0 ? added : replaced).put(after.id(), after);
         return new Verdict(
                 Decision.MERGED,
-                "Merged: it brought " + String.join(", ", merged.changed()) + "." + kept(merged) + notices(readable),
+                named(contact) + " is in the log; this brought " + String.join(", ", merged.changed()) + "."
+                        + kept(merged) + notices(readable),
                 match.id());
+    }
+
+    private static String named(Contact contact) {
+        return contact.call() + " on " + contact.band().adifName() + " in "
+                + contact.mode().label();
     }
 
     private static Outcome outcome(Verdict verdict, Map<Long, Long> numbers) {

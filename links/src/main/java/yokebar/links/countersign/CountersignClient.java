@@ -146,36 +146,39 @@ public final class CountersignClient {
         try {
             response = http.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
         } catch (HttpTimeoutException e) {
-            throw unreachable("does not answer within " + ANSWER_WITHIN.toSeconds() + " s", e);
+            throw unreachable("does not answer", "does not answer within " + ANSWER_WITHIN.toSeconds() + " s", e);
         } catch (ConnectException e) {
-            throw unreachable("cannot be reached; nothing listens there", e);
+            throw unreachable("cannot be reached", "cannot be reached; nothing listens there", e);
         } catch (IOException e) {
-            throw unreachable("broke off the connection", e);
+            throw unreachable("broke off", "broke off the connection", e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            throw unreachable("was not waited for", e);
+            throw unreachable("was not waited for", "was not waited for", e);
         }
         int status = response.statusCode();
         if (status == 401 || status == 403) {
             throw new ServiceRefused(
                     ServiceRefused.About.ACCOUNT,
+                    "refuses the account",
                     "Countersign refuses the account " + account.account() + ": " + wordsOf(response) + ".",
                     "Check the account's password; it is not the passphrase of the signing identity.");
         }
         if (status == 429 || status >= 500) {
-            throw unreachable("is in difficulties (" + status + ")", null);
+            throw unreachable("is in difficulties", "is in difficulties (" + status + ")", null);
         }
         if (status >= 400) {
             throw new ServiceRefused(
                     ServiceRefused.About.CONTENT,
+                    "refuses the batch",
                     "Countersign says: " + wordsOf(response) + ".",
                     "Correct that and hand over again.");
         }
         return response;
     }
 
-    private ServiceUnreachable unreachable(String what, @Nullable Throwable cause) {
+    private ServiceUnreachable unreachable(String brief, String what, @Nullable Throwable cause) {
         return new ServiceUnreachable(
+                brief,
                 "Countersign at " + account.address().getAuthority() + " " + what + ".",
                 "Nothing is lost; it is tried again by itself.",
                 cause);
@@ -201,15 +204,15 @@ public final class CountersignClient {
                 return node;
             }
         } catch (JacksonException e) {
-            throw unreachable("answered something that is not JSON", e);
+            throw unreachable("answers nonsense", "answered something that is not JSON", e);
         }
-        throw unreachable("answered something that is not what was asked for", null);
+        throw unreachable("answers nonsense", "answered something that is not what was asked for", null);
     }
 
     private String text(JsonNode node, String field) throws ServiceUnreachable {
         JsonNode value = node.path(field);
         if (!value.isString()) {
-            throw unreachable("left \"" + field + "\" out of its answer", null);
+            throw unreachable("answers nonsense", "left \"" + field + "\" out of its answer", null);
         }
         return value.asString();
     }
@@ -217,7 +220,7 @@ public final class CountersignClient {
     private JsonNode array(JsonNode node, String field) throws ServiceUnreachable {
         JsonNode value = node.path(field);
         if (!value.isArray()) {
-            throw unreachable("left \"" + field + "\" out of its answer", null);
+            throw unreachable("answers nonsense", "left \"" + field + "\" out of its answer", null);
         }
         return value;
     }

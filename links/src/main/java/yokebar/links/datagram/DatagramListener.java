@@ -169,6 +169,7 @@ public final class DatagramListener implements AutoCloseable {
                 since,
                 failed,
                 now.plus(pauses.after(failed)),
+                taken ? "port in use" : "port cannot be read",
                 reason,
                 taken ? "Close the other program, or " + howToChangePort : "It is tried again by itself.",
                 status.lastData()));

@@ -13,20 +13,27 @@ public final class ServiceRefused extends Exception {
     }
 
     private final About about;
+    private final String brief;
     private final String fix;
 
     /**
+     * @param brief the trouble in at most four words
      * @param sentence what it refused, with its own words
      * @param fix what the operator can do
      */
-    public ServiceRefused(About about, String sentence, String fix) {
+    public ServiceRefused(About about, String brief, String sentence, String fix) {
         super(sentence);
         this.about = about;
+        this.brief = brief;
         this.fix = fix;
     }
 
     public About about() {
         return about;
+    }
+
+    public String brief() {
+        return brief;
     }
 
     public String fix() {

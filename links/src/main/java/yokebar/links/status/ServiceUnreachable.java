@@ -6,15 +6,22 @@ import org.jspecify.annotations.Nullable;
 public final class ServiceUnreachable extends Exception {
     private static final long serialVersionUID = 1L;
 
+    private final String brief;
     private final String fix;
 
     /**
+     * @param brief the trouble in at most four words
      * @param sentence what failed and why
      * @param fix what the operator can do
      */
-    public ServiceUnreachable(String sentence, String fix, @Nullable Throwable cause) {
+    public ServiceUnreachable(String brief, String sentence, String fix, @Nullable Throwable cause) {
         super(sentence, cause);
+        this.brief = brief;
         this.fix = fix;
+    }
+
+    public String brief() {
+        return brief;
     }
 
     public String fix() {

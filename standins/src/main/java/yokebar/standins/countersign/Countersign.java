@@ -199,14 +199,7 @@ public final class Countersign implements AutoCloseable {
             return Answer.none();
         }
         return Answer.json(
-                202,
-                Map.of(
-                        "receipt",
-                        batch.number(),
-                        "state",
-                        "queued",
-                        "words",
-                        batch.records().size() + " contacts queued for " + batch.signedFor()));
+                202, Map.of("receipt", batch.number(), "state", "queued", "words", "Queued for " + batch.signedFor()));
     }
 
     private Answer report(String path) {

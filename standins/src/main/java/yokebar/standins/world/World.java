@@ -85,6 +85,7 @@ public final class World {
 
     private record Region(
             String prefix,
+            String areas,
             String country,
             String southWest,
             String northEast,
@@ -95,21 +96,21 @@ public final class World {
 
         static Region parse(String line) {
             String[] parts = line.split("\\s*\\|\\s*");
-            String[] corners = parts[2].split(" ");
+            String[] corners = parts[3].split(" ");
             return new Region(
                     parts[0],
                     parts[1],
+                    parts[2],
                     corners[0],
                     corners[1],
-                    Integer.parseInt(parts[3]),
-                    parts[4],
-                    Integer.parseInt(parts[5]),
-                    Integer.parseInt(parts[6]));
+                    Integer.parseInt(parts[4]),
+                    parts[5],
+                    Integer.parseInt(parts[6]),
+                    Integer.parseInt(parts[7]));
         }
 
         Station station(String name, @Nullable Duration confirmsAfter, Random random) {
-            boolean digit = Character.isDigit(prefix.charAt(prefix.length() - 1)) && prefix.length() > 1;
-            String call = prefix + (digit ? "" : random.nextInt(10)) + "Q" + letter(random) + letter(random);
+            String call = prefix + area(random) + "Q" + letter(random) + letter(random);
             int[] powers = {5, 10, 50, 100, 100, 100, 400};
             return new Station(
                     call,
@@ -121,6 +122,15 @@ public final class World {
                     cqZone,
                     powers[random.nextInt(powers.length)],
                     confirmsAfter);
+        }
+
+        /** A digit of those in use there; another one would belong to another country. */
+        private String area(Random random) {
+            if (areas.isEmpty()) {
+                return "";
+            }
+            int first = areas.charAt(0);
+            return String.valueOf((char) (first + random.nextInt(areas.charAt(2) - first + 1)));
         }
 
         private String locator(Random random) {
