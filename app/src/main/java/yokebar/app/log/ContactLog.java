@@ -1,7 +1,6 @@
 package yokebar.app.log;
 
 import jakarta.persistence.EntityManager;
-import jakarta.persistence.LockModeType;
 import jakarta.persistence.TypedQuery;
 import java.time.Clock;
 import java.time.Instant;
@@ -77,7 +76,7 @@ public class ContactLog {
     /** Replaces a stored contact by its merged or edited form. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void replace(LoggedContact after) {
-        ContactRow row = locked(after.id());
+        ContactRow row = present(after.id());
         Contact before = ContactColumns.contact(row);
         ContactColumns.fill(row, after.contact(), after.provenance());
         events.publishEvent(new ContactChanged(before, after));
@@ -147,8 +146,8 @@ public class ContactLog {
         return Optional.ofNullable(db.find(ContactRow.class, id));
     }
 
-    private ContactRow locked(long id) {
-        ContactRow row = db.find(ContactRow.class, id, LockModeType.OPTIMISTIC_FORCE_INCREMENT);
+    private ContactRow present(long id) {
+        ContactRow row = db.find(ContactRow.class, id);
         if (row == null) {
             throw new IllegalStateException("contact " + id + " is not in the log");
         }

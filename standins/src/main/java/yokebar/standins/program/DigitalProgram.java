@@ -13,6 +13,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
@@ -87,9 +88,14 @@ public final class DigitalProgram implements AutoCloseable {
      * @return the ADIF text that was sent
      */
     public synchronized String contact(Map<String, String> changes) throws IOException {
-        Station station = world.station(changes.getOrDefault("CALL", "")).orElseGet(() -> world.any(random));
+        Optional<Station> asked = world.station(changes.getOrDefault("CALL", ""));
+        Station station = asked.orElseGet(() -> world.any(random));
         Map<String, String> fields =
                 new LinkedHashMap<>(ProgramContact.make(OWN_CALL, OWN_LOCATOR, station, clock.instant(), random));
+        if (changes.containsKey("CALL") && asked.isEmpty()) {
+            // Nobody in this world: nothing is known about the call but the call.
+            fields.keySet().removeAll(ProgramContact.ABOUT_THE_OTHER);
+        }
         changes.forEach((name, value) -> {
             if (value.isEmpty()) {
                 fields.remove(name);

@@ -7,6 +7,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Random;
+import java.util.Set;
 import yokebar.standins.world.Station;
 
 /** A contact as the digital-mode program writes it. */
@@ -15,6 +16,9 @@ final class ProgramContact {
             DateTimeFormatter.ofPattern("yyyyMMdd").withZone(ZoneOffset.UTC);
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("HHmmss").withZone(ZoneOffset.UTC);
+
+    /** Fields that say who the other station is. */
+    static final Set<String> ABOUT_THE_OTHER = Set.of("NAME", "COUNTRY", "DXCC", "CONT", "CQZ", "GRIDSQUARE");
 
     /** Band, dial frequency in Hz and how often it is used. */
     private enum Channel {
