@@ -16,7 +16,7 @@
   let problem = $state<Problem | undefined>(undefined);
   let saved = $state(false);
   let saving = $state(false);
-  let chosen = $state<'journey' | 'fields' | undefined>(undefined);
+  let tab = $state<'journey' | 'fields'>('journey');
 
   const changes = $derived(contact ? changedFields(contact.fields, form) : {});
   const dirty = $derived(Object.keys(changes).length > 0);
@@ -28,12 +28,6 @@
     void lineInLog;
     untrack(() => void read());
   });
-
-  /** What has to be put right is shown ready to be put right. */
-  const tab = $derived(
-    chosen ??
-      (contact?.line.seals.some((s) => s.state === 'REFUSED' || s.state === 'HELD') ? 'fields' : 'journey'),
-  );
 
   async function read() {
     try {
@@ -50,6 +44,10 @@
   }
 
   function show(fresh: ContactDetail, keepForm: boolean) {
+    const toPutRight = fresh.line.seals.some((s) => s.state === 'REFUSED' || s.state === 'HELD');
+    if (!contact && toPutRight) {
+      tab = 'fields';
+    }
     contact = fresh;
     if (!keepForm) {
       const names = [...MAIN_FIELDS.map((f) => f.name), 'PROP_MODE', ...otherFields(fresh.fields)];
@@ -118,11 +116,9 @@
       {/each}
 
       <div class="tabs" role="tablist">
-        <button role="tab" aria-selected={tab === 'journey'} onclick={() => (chosen = 'journey')}
-          >Journey</button
+        <button role="tab" aria-selected={tab === 'journey'} onclick={() => (tab = 'journey')}>Journey</button
         >
-        <button role="tab" aria-selected={tab === 'fields'} onclick={() => (chosen = 'fields')}>Fields</button
-        >
+        <button role="tab" aria-selected={tab === 'fields'} onclick={() => (tab = 'fields')}>Fields</button>
       </div>
 
       {#if tab === 'journey'}

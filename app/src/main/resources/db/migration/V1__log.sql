@@ -133,6 +133,7 @@ create table signing_identity (
 -- id = contact * 64 + service, so that a contact's deliveries lie together and need no index of their own.
 create table delivery (
     id bigint primary key,
+    version integer not null,
     service_id integer not null,
     state varchar(12) not null,
     reason varchar(400),

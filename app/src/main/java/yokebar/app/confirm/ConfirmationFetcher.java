@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Component;
 import yokebar.app.delivery.HandoverWorker;
 import yokebar.app.delivery.Services;
@@ -80,6 +81,8 @@ class ConfirmationFetcher implements SmartLifecycle {
                 if (!next.isAfter(clock.instant()) && worker.ready(serviceId)) {
                     fetch(serviceId);
                 }
+            } catch (OptimisticLockingFailureException e) {
+                LOG.debug("An edit came in between; the next look decides on what is there then", e);
             } catch (RuntimeException e) {
                 LOG.error("Fetching confirmations from service {} failed; it is tried again", serviceId, e);
             }

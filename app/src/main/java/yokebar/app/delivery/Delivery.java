@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Optional;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -24,6 +25,10 @@ class Delivery {
 
     @Id
     long id;
+
+    /** Two who change it at once, an edit and a batch being made, must not overwrite each other. */
+    @Version
+    int version;
 
     int serviceId;
 

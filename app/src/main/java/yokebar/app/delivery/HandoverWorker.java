@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Component;
 import yokebar.app.hookup.Hookups;
 import yokebar.links.countersign.BatchReport;
@@ -124,6 +125,8 @@ public class HandoverWorker implements SmartLifecycle {
                 if (ready(serviceId)) {
                     work(serviceId);
                 }
+            } catch (OptimisticLockingFailureException e) {
+                LOG.debug("An edit came in between; the next look decides on what is there then", e);
             } catch (RuntimeException e) {
                 LOG.error("Handing over to service {} failed; it is tried again", serviceId, e);
             }

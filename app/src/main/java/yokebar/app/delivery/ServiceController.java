@@ -11,6 +11,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import yokebar.app.OnConflict;
 import yokebar.app.log.LogLine;
 import yokebar.core.delivery.DeliveryState;
 
@@ -74,7 +75,10 @@ class ServiceController {
 
     @PutMapping("/{id}/contacts/{contactId}")
     LaneView setMeant(@PathVariable int id, @PathVariable long contactId, @RequestBody Meant meant) {
-        deliveries.setMeant(contactId, id, meant.meant());
+        OnConflict.tryAgain(() -> {
+            deliveries.setMeant(contactId, id, meant.meant());
+            return contactId;
+        });
         return lanes.lane(id);
     }
 }

@@ -9,10 +9,10 @@ import java.util.Set;
 import java.util.concurrent.locks.ReentrantLock;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import yokebar.app.OnConflict;
 import yokebar.app.log.ContactLog;
 import yokebar.app.station.Station;
 import yokebar.core.call.Call;
@@ -31,8 +31,6 @@ import yokebar.core.contact.SameContact;
 class Intake {
     /** Records a transaction takes; enough to make the commit cheap, few enough to keep others from waiting. */
     static final int MOST_AT_ONCE = 1000;
-
-    private static final int MOST_TRIES = 3;
 
     private final ReentrantLock oneAtATime = new ReentrantLock(true);
     private final EntityManager db;
@@ -66,26 +64,14 @@ class Intake {
         }
         oneAtATime.lock();
         try {
-            List<Outcome> outcomes = decideAndStoreDespiteEdits(arrivals);
+            // An edit by the operator may slip between reading and merging; then all is decided anew.
+            List<Outcome> outcomes = OnConflict.tryAgain(() -> transaction.execute(status -> decideAndStore(arrivals)));
             Outcome last = outcomes.get(outcomes.size() - 1);
             events.publishEvent(
                     new RecordsArrived(arrivals.get(0).sourceId(), arrivals.size(), last.decision(), last.sentence()));
             return outcomes;
         } finally {
             oneAtATime.unlock();
-        }
-    }
-
-    /** An edit by the operator may slip between reading and merging; then all is decided anew. */
-    private List<Outcome> decideAndStoreDespiteEdits(List<Arrival> arrivals) {
-        for (int tries = 1; ; tries++) {
-            try {
-                return transaction.execute(status -> decideAndStore(arrivals));
-            } catch (OptimisticLockingFailureException e) {
-                if (tries == MOST_TRIES) {
-                    throw e;
-                }
-            }
         }
     }
 

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
+import yokebar.app.OnConflict;
 import yokebar.core.adif.AdiWriter;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.ContactAdif;
@@ -92,7 +93,10 @@ class ContactController {
 
     @PatchMapping("/contacts/{id}")
     ContactDetail edit(@PathVariable long id, @RequestBody Edit edit) {
-        editing.edit(id, edit.version(), edit.changes());
+        OnConflict.tryAgain(() -> {
+            editing.edit(id, edit.version(), edit.changes());
+            return id;
+        });
         return contact(id);
     }
 

@@ -63,10 +63,15 @@ public final class DemoSetup {
         if (station.hasNonNull("ownCall")) {
             return false;
         }
-        station();
-        countersign();
+        furnishStation();
         importHistory();
         return true;
+    }
+
+    /** The station and Countersign, without any contacts. */
+    public void furnishStation() throws IOException, InterruptedException, GeneralSecurityException {
+        station();
+        countersign();
     }
 
     private void station() throws IOException, InterruptedException {

@@ -1,0 +1,45 @@
+package yokebar.e2e;
+
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's Chromium, without a window. */
+final class Browser implements AutoCloseable {
+    private final Playwright playwright;
+    private final com.microsoft.playwright.Browser chromium;
+
+    Browser() {
+        playwright = Playwright.create(
+                new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        chromium = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--disable-quic",
+                                "--no-first-run",
+                                "--disable-background-networking",
+                                "--disable-component-update",
+                                "--disable-sync")));
+    }
+
+    /** A page of the size the interface is made for first. Faults in its script are collected in the list. */
+    Page page(List<String> faults) {
+        Page page = chromium.newPage(new com.microsoft.playwright.Browser.NewPageOptions().setViewportSize(1280, 800));
+        page.setDefaultTimeout(20_000);
+        page.onPageError(faults::add);
+        return page;
+    }
+
+    @Override
+    public void close() {
+        chromium.close();
+        playwright.close();
+    }
+}
