@@ -1,0 +1,20 @@
+#!/bin/sh
+# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup.
+set -eu
+cd "$(dirname "$0")/.."
+which=${*:-adi intake latency startup}
+mvn -q -B install -DskipTests -pl core,links,standins,web,app,e2e,bench/blank-app,bench
+jars() { mvn -q -pl bench dependency:build-classpath -Dmdep.outputFile=/dev/stdout -Dmdep.includeScope=test; }
+classpath="bench/target/classes:$(jars)"
+for name in $which; do
+  case $name in
+    adi) java -cp "$classpath" yokebar.bench.AdiFigures | grep -E '^(ADI|grep)' ;;
+    intake) java -cp "$classpath" yokebar.bench.IntakeFigures ;;
+    latency) java -cp "$classpath" yokebar.bench.LatencyFigures ;;
+    startup) java -cp "$classpath" yokebar.bench.StartupFigures ;;
+    *)
+      echo "no benchmark is called $name" >&2
+      exit 2
+      ;;
+  esac
+done

@@ -1,0 +1,56 @@
+package yokebar.bench;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Collection;
+import org.openjdk.jmh.results.RunResult;
+import org.openjdk.jmh.runner.Runner;
+import org.openjdk.jmh.runner.RunnerException;
+import org.openjdk.jmh.runner.options.OptionsBuilder;
+
+/** Runs {@link AdiBenchmark} and prints MB/s and the ratio to {@code grep -c '<EOR>'} on the same text. */
+public final class AdiFigures {
+    private static final int GREP_RUNS = 7;
+
+    private AdiFigures() {}
+
+    public static void main(String[] args) throws RunnerException, IOException, InterruptedException {
+        Path file = Files.createTempFile("sample", ".adi");
+        try {
+            byte[] adi = SampleLog.adi(AdiBenchmark.CONTACTS);
+            Files.write(file, adi);
+            Collection<RunResult> results = new Runner(new OptionsBuilder()
+                            .include(AdiBenchmark.class.getSimpleName())
+                            .build())
+                    .run();
+            double megabytes = adi.length / 1e6;
+            double grepMs = grepMs(file);
+            System.out.printf("ADI sample: %d contacts, %.1f MB%n", AdiBenchmark.CONTACTS, megabytes);
+            System.out.printf("grep -c '<EOR>': %.0f MB/s%n", megabytes / grepMs * 1000);
+            for (RunResult result : results) {
+                String what = result.getParams().getBenchmark().replaceAll(".*\\.", "");
+                double ms = result.getPrimaryResult().getScore();
+                System.out.printf(
+                        "ADI read as %s: %.0f MB/s, %.2f times grep's time%n",
+                        what, megabytes / ms * 1000, ms / grepMs);
+            }
+        } finally {
+            Files.delete(file);
+        }
+    }
+
+    /** The quickest of several runs, process start included. */
+    private static double grepMs(Path file) throws IOException, InterruptedException {
+        double best = Double.MAX_VALUE;
+        for (int run = 0; run < GREP_RUNS; run++) {
+            long start = System.nanoTime();
+            Process grep = new ProcessBuilder("grep", "-c", "<EOR>", file.toString())
+                    .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                    .start();
+            grep.waitFor();
+            best = Math.min(best, (System.nanoTime() - start) / 1e6);
+        }
+        return best;
+    }
+}

@@ -1,0 +1,98 @@
+package yokebar.bench;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.net.DatagramPacket;
+import java.net.DatagramSocket;
+import java.net.InetAddress;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** From the datagram on its way in to the row in the browser, at twenty contacts a second. */
+public final class LatencyFigures {
+    private static final int PER_SECOND = 20;
+    private static final int SECONDS = 30;
+    private static final int WARM_UP = 100;
+
+    private LatencyFigures() {}
+
+    public static void main(String[] args) throws Exception {
+        Path home = Files.createTempDirectory("yokebar-bench");
+        try (RunningYokebar yokebar = new RunningYokebar(home);
+                Playwright playwright = Playwright.create(
+                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+                Browser browser = playwright
+                        .chromium()
+                        .launch(new BrowserType.LaunchOptions()
+                                .setExecutablePath(Path.of("/usr/bin/chromium"))
+                                .setArgs(
+                                        List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
+            Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+            page.navigate(yokebar.address().toString());
+            page.getByText("No contacts yet").waitFor();
+            page.evaluate(
+                    """
+                    () => {
+                      window.seen = {};
+                      new MutationObserver(() => {
+                        const now = performance.timeOrigin + performance.now();
+                        for (const row of document.querySelectorAll('[data-contact] .call')) {
+                          window.seen[row.textContent] ??= now;
+                        }
+                      }).observe(document.body, { childList: true, subtree: true, characterData: true });
+                    }
+                    """);
+            Map<String, Double> sent = send(yokebar.adifPort());
+            page.waitForTimeout(2000);
+            @SuppressWarnings("unchecked")
+            Map<String, Number> seen = (Map<String, Number>) page.evaluate("() => window.seen");
+            print(sent, seen);
+        }
+    }
+
+    private static Map<String, Double> send(int port) throws Exception {
+        Map<String, Double> sent = new HashMap<>();
+        int contacts = WARM_UP + PER_SECOND * SECONDS;
+        long start = System.nanoTime();
+        try (DatagramSocket socket = new DatagramSocket(0, InetAddress.getLoopbackAddress())) {
+            for (int i = 0; i < contacts; i++) {
+                long due = start + i * 1_000_000_000L / PER_SECOND;
+                long wait = due - System.nanoTime();
+                if (wait > 0) {
+                    Thread.sleep(wait / 1_000_000, (int) (wait % 1_000_000));
+                }
+                StringBuilder text = new StringBuilder();
+                SampleLog.contact(text, i);
+                byte[] bytes = text.toString().getBytes(StandardCharsets.UTF_8);
+                if (i >= WARM_UP) {
+                    sent.put(SampleLog.call(i), System.currentTimeMillis() * 1.0);
+                }
+                socket.send(new DatagramPacket(bytes, bytes.length, InetAddress.getLoopbackAddress(), port));
+            }
+        }
+        return sent;
+    }
+
+    private static void print(Map<String, Double> sent, Map<String, Number> seen) {
+        double[] delays = sent.entrySet().stream()
+                .filter(e -> seen.containsKey(e.getKey()))
+                .mapToDouble(e -> seen.get(e.getKey()).doubleValue() - e.getValue())
+                .sorted()
+                .toArray();
+        System.out.printf(
+                "datagram to row in the browser at %d/s: %d of %d seen; median %.0f ms, p95 %.0f ms, worst %.0f ms%n",
+                PER_SECOND,
+                delays.length,
+                sent.size(),
+                delays[delays.length / 2],
+                delays[(int) (delays.length * 0.95)],
+                Arrays.stream(delays).max().orElse(Double.NaN));
+    }
+}

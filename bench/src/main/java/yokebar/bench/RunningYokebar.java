@@ -1,0 +1,62 @@
+package yokebar.bench;
+
+import java.io.IOException;
+import java.net.DatagramSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import org.springframework.boot.SpringApplication;
+import org.springframework.context.ConfigurableApplicationContext;
+import yokebar.app.YokebarApplication;
+
+/** The application inside this process, on its own folder and ports. */
+final class RunningYokebar implements AutoCloseable {
+    private final HttpClient http = HttpClient.newHttpClient();
+    private final ConfigurableApplicationContext context;
+    private final int adifPort;
+
+    RunningYokebar(Path home) throws IOException {
+        try (DatagramSocket free = new DatagramSocket(0)) {
+            adifPort = free.getLocalPort();
+        }
+        context = new SpringApplication(YokebarApplication.class)
+                .run("--yokebar.home=" + home, "--yokebar.adif-udp-port=" + adifPort, "--server.port=0");
+    }
+
+    ConfigurableApplicationContext context() {
+        return context;
+    }
+
+    int adifPort() {
+        return adifPort;
+    }
+
+    URI address() {
+        return URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port") + "/");
+    }
+
+    /** Imports ADI text; gives the answer's body. */
+    String importText(byte[] adi) throws IOException, InterruptedException {
+        return importText(http, address(), adi);
+    }
+
+    static String importText(HttpClient http, URI address, byte[] adi) throws IOException, InterruptedException {
+        String head = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"sample.adi\"\r\n\r\n";
+        HttpRequest request = HttpRequest.newBuilder(address.resolve("api/imports"))
+                .header("Content-Type", "multipart/form-data; boundary=part")
+                .POST(HttpRequest.BodyPublishers.concat(
+                        HttpRequest.BodyPublishers.ofString(head, StandardCharsets.UTF_8),
+                        HttpRequest.BodyPublishers.ofByteArray(adi),
+                        HttpRequest.BodyPublishers.ofString("\r\n--part--\r\n")))
+                .build();
+        return http.send(request, HttpResponse.BodyHandlers.ofString()).body();
+    }
+
+    @Override
+    public void close() {
+        context.close();
+    }
+}
