@@ -38,7 +38,7 @@ public final class AdiReader {
         while (true) {
             switch (scanner.next()) {
                 case FIELD -> {
-                    fields.put(scanner.name(), scanner.value());
+                    fields.putInterned(scanner.name(), scanner.value());
                     some = true;
                 }
                 case OVERSIZE_FIELD -> {

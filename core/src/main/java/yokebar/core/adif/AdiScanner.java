@@ -2,10 +2,7 @@ package yokebar.core.adif;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.lang.invoke.MethodHandles;
-import java.lang.invoke.VarHandle;
 import java.nio.ByteBuffer;
-import java.nio.ByteOrder;
 import java.nio.CharBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.Charset;
@@ -37,9 +34,10 @@ public final class AdiScanner {
     public static final int MOST_FIELD_BYTES = 1 << 20;
 
     private static final int MOST_TAG_BYTES = 80;
+    /** Kept free behind the text, so that it can be looked at eight bytes at a time up to its end. */
+    private static final int SPARE_BYTES = 16;
+
     private static final Charset FALLBACK = Charset.forName("windows-1252");
-    private static final VarHandle LONGS = MethodHandles.byteArrayViewVarHandle(long[].class, ByteOrder.LITTLE_ENDIAN);
-    private static final long NON_ASCII = 0x8080808080808080L;
 
     private final InputStream in;
     private final FieldNames names = new FieldNames();
@@ -53,7 +51,6 @@ public final class AdiScanner {
 
     private int nameStart;
     private int nameLength;
-    private int nameHash;
     private int valueStart;
     private int valueLength;
     private boolean ascii;
@@ -65,7 +62,7 @@ public final class AdiScanner {
 
     AdiScanner(InputStream in, int bufferBytes) {
         this.in = in;
-        this.buffer = new byte[Math.max(bufferBytes, MOST_TAG_BYTES)];
+        this.buffer = new byte[Math.max(bufferBytes, MOST_TAG_BYTES) + SPARE_BYTES];
     }
 
     /** @throws IOException only when the stream itself fails */
@@ -84,7 +81,7 @@ public final class AdiScanner {
 
     /** The name of the field just found, upper case. */
     public String name() {
-        return names.intern(buffer, nameStart, nameLength, nameHash);
+        return names.intern(buffer, nameStart, nameLength);
     }
 
     /** The length of the value just found, in bytes. */
@@ -131,10 +128,13 @@ public final class AdiScanner {
         while (start < limit && isBlank(buffer[start])) {
             start++;
         }
-        return 1 + linesBeforeBuffer + newlines(0, start);
+        return 1 + linesBeforeBuffer + Bytes.newlines(buffer, 0, start);
     }
 
     private boolean findTag() throws IOException {
+        if (position < limit && buffer[position] == '<') {
+            return true;
+        }
         while (true) {
             byte[] bytes = buffer;
             int end = limit;
@@ -158,39 +158,34 @@ public final class AdiScanner {
         }
         byte[] bytes = buffer;
         int end = Math.min(limit, position + MOST_TAG_BYTES);
-        int i = position + 1;
-        nameStart = i;
-        int hash = 0;
-        int b = 0;
-        for (; i < end; i++) {
-            b = bytes[i];
-            if (b == ':' || b == '>') {
-                break;
-            }
-            if (b <= ' ') {
-                return null;
-            }
-            if (b >= 'a' && b <= 'z') {
-                b -= 32;
-            }
-            hash = hash * 31 + b;
-        }
-        if (i == end) {
+        nameStart = position + 1;
+        int i = Bytes.nameEnd(bytes, nameStart, end);
+        if (i == end || bytes[i] <= ' ') {
             return null;
         }
         nameLength = i - nameStart;
-        nameHash = hash;
-        if (b == '>') {
+        if (bytes[i] == '>') {
             Token token = endTag();
             if (token != null) {
                 position = i + 1;
             }
             return token;
         }
+        // Most values are shorter than ten bytes and most tags name no type.
+        if (i + 2 < end && bytes[i + 2] == '>' && bytes[i + 1] >= '0' && bytes[i + 1] <= '9' && nameLength > 0) {
+            return readValue(i + 3, bytes[i + 1] - '0');
+        }
+        return readLongTag(i, end);
+    }
+
+    /** Reads on behind the colon of a tag, whatever its length and type. */
+    private @Nullable Token readLongTag(int colon, int end) throws IOException {
+        byte[] bytes = buffer;
         long length = 0;
         int digits = 0;
-        for (i++; i < end; i++) {
-            b = bytes[i];
+        int i = colon + 1;
+        for (; i < end; i++) {
+            int b = bytes[i];
             if (b < '0' || b > '9') {
                 break;
             }
@@ -235,7 +230,7 @@ public final class AdiScanner {
         }
         valueStart = start;
         valueLength = Math.min(length, limit - start);
-        ascii = isAscii(start, valueLength);
+        ascii = Bytes.ascii(buffer, start, valueLength);
         int behind = start + valueLength;
         if (!ascii || behind < limit && buffer[behind] != '<' && buffer[behind] > ' ') {
             repairLength(length);
@@ -264,7 +259,7 @@ public final class AdiScanner {
             while (valueLength > 0 && isBlank(buffer[valueStart + valueLength - 1])) {
                 valueLength--;
             }
-            ascii = isAscii(valueStart, valueLength);
+            ascii = Bytes.ascii(buffer, valueStart, valueLength);
         }
     }
 
@@ -335,19 +330,6 @@ public final class AdiScanner {
         return endOfRecord || colon && digit;
     }
 
-    private boolean isAscii(int start, int length) {
-        int i = start;
-        int end = start + length;
-        long seen = 0;
-        for (; i + 8 <= end; i += 8) {
-            seen |= (long) LONGS.get(buffer, i);
-        }
-        for (; i < end; i++) {
-            seen |= buffer[i] & 0x80;
-        }
-        return (seen & NON_ASCII) == 0;
-    }
-
     private static boolean isBlank(byte b) {
         return b >= 0 && b <= ' ';
     }
@@ -370,29 +352,21 @@ public final class AdiScanner {
             keepFrom = position;
         }
         if (keepFrom > 0) {
-            linesBeforeBuffer += newlines(0, keepFrom);
+            linesBeforeBuffer += Bytes.newlines(buffer, 0, keepFrom);
             System.arraycopy(buffer, keepFrom, buffer, 0, limit - keepFrom);
             position -= keepFrom;
             limit -= keepFrom;
             recordStart = Math.max(0, recordStart - keepFrom);
         }
-        if (limit == buffer.length) {
+        if (limit == buffer.length - SPARE_BYTES) {
             buffer = Arrays.copyOf(buffer, buffer.length * 2);
         }
-        int read = in.read(buffer, limit, buffer.length - limit);
+        int read = in.read(buffer, limit, buffer.length - SPARE_BYTES - limit);
         if (read < 0) {
             ended = true;
             return false;
         }
         limit += read;
         return true;
-    }
-
-    private long newlines(int from, int to) {
-        int count = 0;
-        for (int i = from; i < to; i++) {
-            count += buffer[i] == '\n' ? 1 : 0;
-        }
-        return count;
     }
 }

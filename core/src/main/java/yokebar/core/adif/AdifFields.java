@@ -11,8 +11,8 @@ import org.jspecify.annotations.Nullable;
 /**
  * The fields of one ADIF record, in the order they came, each name once and in upper case.
  *
- * <p>A record has few fields, so look-up walks an array; names met before are the same {@code String} object (see {@link
- * FieldNames}), which makes that walk a comparison of references. Immutable.
+ * <p>A record has few fields, so look-up walks an array; all names are interned, which makes that walk a comparison of
+ * references. Immutable.
  */
 public final class AdifFields {
     public static final AdifFields EMPTY = new AdifFields(new String[0], new String[0], 0);
@@ -46,8 +46,13 @@ public final class AdifFields {
     /** The value of a field, or null when the record has none. An empty value counts as none. */
     public @Nullable String get(String name) {
         for (int i = 0; i < size; i++) {
-            if (names[i] == name || names[i].equals(name)) {
-                return values[i].isEmpty() ? null : values[i];
+            if (names[i] == name) {
+                return values[i];
+            }
+        }
+        for (int i = 0; i < size; i++) {
+            if (names[i].equals(name)) {
+                return values[i];
             }
         }
         return null;
@@ -81,19 +86,22 @@ public final class AdifFields {
 
     /** The same fields without those whose name passes the test. */
     public AdifFields without(Predicate<String> test) {
-        Builder kept = new Builder();
-        forEach((name, value) -> {
-            if (!test.test(name)) {
-                kept.put(name, value);
+        String[] keptNames = new String[size];
+        String[] keptValues = new String[size];
+        int kept = 0;
+        for (int i = 0; i < size; i++) {
+            if (!test.test(names[i])) {
+                keptNames[kept] = names[i];
+                keptValues[kept++] = values[i];
             }
-        });
-        return kept.build();
+        }
+        return kept == 0 ? EMPTY : new AdifFields(keptNames, keptValues, kept);
     }
 
     /** The same fields with one added or replaced; a null or empty value removes it. */
     public AdifFields with(String name, @Nullable String value) {
         Builder builder = new Builder();
-        forEach(builder::put);
+        forEach(builder::putInterned);
         builder.put(name, value);
         return builder.build();
     }
@@ -135,8 +143,13 @@ public final class AdifFields {
         private int size;
 
         public Builder put(String name, @Nullable String value) {
+            return putInterned(name.intern(), value);
+        }
+
+        /** As {@link #put}, for a name that is interned, as all names in here are. */
+        Builder putInterned(String name, @Nullable String value) {
             for (int i = 0; i < size; i++) {
-                if (names[i] == name || names[i].equals(name)) {
+                if (names[i] == name) {
                     if (value == null || value.isEmpty()) {
                         remove(i);
                     } else {

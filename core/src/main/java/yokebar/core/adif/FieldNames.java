@@ -4,54 +4,52 @@ import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 
 /**
- * Turns the bytes of a field name into its upper-case {@code String}, giving the same object for the same name, so that a
- * file of a million records does not make fifteen million names. Holds a bounded number of names; not thread-safe.
+ * Turns the bytes of a field name into its upper-case, interned {@code String}, remembering what it met, so that a file of a
+ * million records does not make fifteen million names. A name of up to sixteen bytes is compared as two numbers. Holds a
+ * bounded number of names; not thread-safe.
  */
 final class FieldNames {
     private static final int SLOTS = 1 << 11;
     private static final int MOST_KEPT = SLOTS / 2;
+    private static final int LONGEST_KEPT = 16;
 
+    private final long[] heads = new long[SLOTS];
+    private final long[] tails = new long[SLOTS];
     private final String[] names = new String[SLOTS];
     private int kept;
 
-    /**
-     * @param hash a hash over the name with letters folded to upper case, see {@link AdiScanner}
-     */
-    String intern(byte[] buffer, int start, int length, int hash) {
-        int slot = (hash ^ hash >>> 15) & SLOTS - 1;
+    /** @param buffer with at least sixteen bytes of it behind the name's start */
+    String intern(byte[] buffer, int start, int length) {
+        if (length > LONGEST_KEPT) {
+            return upperCase(buffer, start, length);
+        }
+        // The bytes as written; a name written in another case is another entry.
+        long head = Bytes.head(buffer, start, length);
+        long tail = length > 8 ? Bytes.head(buffer, start + 8, length - 8) : 0;
+        long mixed = (head ^ Long.rotateLeft(tail, 29)) * 0x9E3779B97F4A7C15L;
+        int slot = (int) (mixed >>> 53);
         while (true) {
             String candidate = names[slot];
             if (candidate == null) {
-                // String.intern makes the result identical to the constants the rules compare with.
-                String name = new String(buffer, start, length, StandardCharsets.ISO_8859_1)
-                        .toUpperCase(Locale.ROOT)
-                        .intern();
+                String name = upperCase(buffer, start, length);
                 if (kept < MOST_KEPT) {
+                    heads[slot] = head;
+                    tails[slot] = tail;
                     names[slot] = name;
                     kept++;
                 }
                 return name;
             }
-            if (matches(candidate, buffer, start, length)) {
+            if (heads[slot] == head && tails[slot] == tail && candidate.length() == length) {
                 return candidate;
             }
             slot = slot + 1 & SLOTS - 1;
         }
     }
 
-    private static boolean matches(String name, byte[] buffer, int start, int length) {
-        if (name.length() != length) {
-            return false;
-        }
-        for (int i = 0; i < length; i++) {
-            int b = buffer[start + i];
-            if (b >= 'a' && b <= 'z') {
-                b -= 32;
-            }
-            if (name.charAt(i) != b) {
-                return false;
-            }
-        }
-        return true;
+    private static String upperCase(byte[] buffer, int start, int length) {
+        return new String(buffer, start, length, StandardCharsets.ISO_8859_1)
+                .toUpperCase(Locale.ROOT)
+                .intern();
     }
 }

@@ -5,6 +5,7 @@ import static yokebar.core.contact.AdifTime.IMPOSSIBLE;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.band.Band;
@@ -14,6 +15,20 @@ import yokebar.core.mode.Modes;
 
 /** A contact from its ADIF fields and back: {@code read(write(x)) = x}. */
 public final class ContactAdif {
+
+    /** The fields the typed components of a contact stand for. */
+    private static final Set<String> TYPED = Set.of(
+            "CALL",
+            "STATION_CALLSIGN",
+            "QSO_DATE",
+            "TIME_ON",
+            "QSO_DATE_OFF",
+            "TIME_OFF",
+            "BAND",
+            "FREQ",
+            "MODE",
+            "SUBMODE",
+            "PROP_MODE");
 
     private ContactAdif() {}
 
@@ -52,7 +67,7 @@ public final class ContactAdif {
         private final AdifFields fields;
         private final List<Problem> problems = new ArrayList<>(0);
         private final List<Problem> notices = new ArrayList<>(0);
-        private final AdifFields.Builder details = new AdifFields.Builder();
+        private final List<String> keptAsTheyCame = new ArrayList<>(0);
 
         private @Nullable String call;
         private @Nullable String station;
@@ -103,7 +118,7 @@ public final class ContactAdif {
                     frequencyHz,
                     readMode,
                     how,
-                    details.build());
+                    fields.without(name -> TYPED.contains(name) && !keptAsTheyCame.contains(name)));
             return new Reading.Readable(contact, notices);
         }
 
@@ -122,7 +137,9 @@ public final class ContactAdif {
                     case "MODE" -> mode = value;
                     case "SUBMODE" -> submode = value;
                     case "PROP_MODE" -> propagation = value;
-                    default -> details.put(fields.name(i), value);
+                    default -> {
+                        // a detail
+                    }
                 }
             }
         }
@@ -167,9 +184,9 @@ public final class ContactAdif {
                 if (timeOff != null) {
                     notices.add(
                             Problem.of("TIME_OFF", timeOff, "is not a time; the end of the contact was left open."));
-                    details.put("TIME_OFF", timeOff);
                 }
-                details.put("QSO_DATE_OFF", dateOff);
+                keptAsTheyCame.add("TIME_OFF");
+                keptAsTheyCame.add("QSO_DATE_OFF");
                 return null;
             }
             long day = dateOff == null ? Long.MIN_VALUE : AdifTime.epochDay(dateOff.strip());
@@ -246,7 +263,7 @@ public final class ContactAdif {
                         "PROP_MODE",
                         propagation,
                         "is not a propagation mode of the ADIF list; it is kept as it came."));
-                details.put("PROP_MODE", propagation);
+                keptAsTheyCame.add("PROP_MODE");
             }
             return read;
         }
