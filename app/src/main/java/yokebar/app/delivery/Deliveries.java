@@ -16,6 +16,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.BulkInsert;
 import yokebar.app.log.ContactChanged;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.ContactsLogged;
@@ -33,6 +34,7 @@ public class Deliveries {
     private static final int REVIEW_AT_ONCE = 1000;
 
     private final EntityManager db;
+    private final BulkInsert bulk;
     private final List<ServiceAdapter> services;
     private final Identities identities;
     private final ContactLog log;
@@ -42,6 +44,7 @@ public class Deliveries {
 
     Deliveries(
             EntityManager db,
+            BulkInsert bulk,
             List<ServiceAdapter> services,
             Identities identities,
             ContactLog log,
@@ -49,6 +52,7 @@ public class Deliveries {
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
+        this.bulk = bulk;
         this.services = services;
         this.identities = identities;
         this.log = log;
@@ -62,6 +66,7 @@ public class Deliveries {
     void logged(ContactsLogged event) {
         Instant now = clock.instant();
         StateTally tally = new StateTally();
+        List<Delivery> rows = new ArrayList<>();
         for (ServiceAdapter service : services) {
             for (LoggedContact contact : event.contacts()) {
                 Delivery delivery = new Delivery();
@@ -71,9 +76,10 @@ public class Deliveries {
                 Optional<Eligibility.Hold> hold = check(service, contact.contact(), now);
                 hold.ifPresent(h -> hold(delivery, h));
                 tally.came(delivery.serviceId, delivery.state);
-                db.persist(delivery);
+                rows.add(delivery);
             }
         }
+        bulk.insert(rows);
         store(tally);
     }
 

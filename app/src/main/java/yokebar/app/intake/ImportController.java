@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -46,20 +47,33 @@ class ImportController {
         Tally tally = new Tally();
         try (InputStream in = new BufferedInputStream(file.getInputStream())) {
             AdiReader reader = new AdiReader(in);
-            List<Arrival> batch = new ArrayList<>();
-            List<Long> lines = new ArrayList<>();
-            for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
-                batch.add(Arrivals.of(record, reader.rawRecord(), "import", Source.FILE, name, clock.instant()));
-                lines.add(reader.line());
-                if (batch.size() == Intake.MOST_AT_ONCE) {
-                    tally.add(intake.take(batch), lines);
-                    batch.clear();
-                    lines.clear();
-                }
+            // While one batch is being stored, the next is read.
+            CompletableFuture<Void> stored = CompletableFuture.completedFuture(null);
+            for (Batch batch = read(reader, name); !batch.arrivals().isEmpty(); batch = read(reader, name)) {
+                stored.join();
+                Batch next = batch;
+                stored = CompletableFuture.runAsync(() -> tally.add(intake.take(next.arrivals()), next.lines()));
             }
-            tally.add(intake.take(batch), lines);
+            stored.join();
         }
         return tally.result();
+    }
+
+    /** @param lines where each of the arrivals starts */
+    private record Batch(List<Arrival> arrivals, List<Long> lines) {}
+
+    private Batch read(AdiReader reader, String fileName) throws IOException {
+        Batch batch = new Batch(new ArrayList<>(), new ArrayList<>());
+        while (batch.arrivals().size() < Intake.MOST_AT_ONCE) {
+            AdifRecord record = reader.next();
+            if (record == null) {
+                break;
+            }
+            batch.arrivals()
+                    .add(Arrivals.of(record, reader.rawRecord(), "import", Source.FILE, fileName, clock.instant()));
+            batch.lines().add(reader.line());
+        }
+        return batch;
     }
 
     private static final class Tally {

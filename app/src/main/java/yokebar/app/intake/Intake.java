@@ -1,6 +1,5 @@
 package yokebar.app.intake;
 
-import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -12,6 +11,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import yokebar.app.BulkInsert;
 import yokebar.app.OnConflict;
 import yokebar.app.log.ContactLog;
 import yokebar.app.station.Station;
@@ -30,22 +30,22 @@ import yokebar.core.contact.SameContact;
 @Service
 class Intake {
     /** Records a transaction takes; enough to make the commit cheap, few enough to keep others from waiting. */
-    static final int MOST_AT_ONCE = 1000;
+    static final int MOST_AT_ONCE = 3000;
 
     private final ReentrantLock oneAtATime = new ReentrantLock(true);
-    private final EntityManager db;
+    private final BulkInsert bulk;
     private final TransactionTemplate transaction;
     private final ContactLog log;
     private final Station station;
     private final ApplicationEventPublisher events;
 
     Intake(
-            EntityManager db,
+            BulkInsert bulk,
             PlatformTransactionManager transactions,
             ContactLog log,
             Station station,
             ApplicationEventPublisher events) {
-        this.db = db;
+        this.bulk = bulk;
         this.transaction = new TransactionTemplate(transactions);
         this.log = log;
         this.station = station;
@@ -87,11 +87,11 @@ class Intake {
         }
         Long placeId = station.placeId().orElse(null);
         List<Outcome> outcomes = batch.store(log, placeId);
+        List<JournalEntry> entries = new ArrayList<>(arrivals.size());
         for (int i = 0; i < arrivals.size(); i++) {
-            journal(arrivals.get(i), outcomes.get(i));
+            entries.add(entry(arrivals.get(i), outcomes.get(i)));
         }
-        db.flush();
-        db.clear();
+        bulk.insert(entries);
         return outcomes;
     }
 
@@ -113,7 +113,7 @@ class Intake {
                 : log.around(calls, from.minus(SameContact.VAGUE), until.plus(SameContact.VAGUE));
     }
 
-    private void journal(Arrival arrival, Outcome outcome) {
+    private static JournalEntry entry(Arrival arrival, Outcome outcome) {
         JournalEntry entry = new JournalEntry();
         entry.arrivedAt = arrival.arrivedAt();
         entry.source = arrival.sourceId();
@@ -122,7 +122,7 @@ class Intake {
         entry.decision = outcome.decision();
         entry.sentence = shortened(outcome.sentence(), 2000);
         entry.contactId = outcome.contactId();
-        db.persist(entry);
+        return entry;
     }
 
     private static String shortened(String text, int longest) {

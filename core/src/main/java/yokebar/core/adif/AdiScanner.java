@@ -47,7 +47,9 @@ public final class AdiScanner {
     private int limit;
     private int recordStart;
     private boolean ended;
-    private long linesBeforeBuffer;
+    private long linesCounted;
+    /** Up to this place in the buffer newlines are counted. */
+    private int countedTo;
 
     private int nameStart;
     private int nameLength;
@@ -128,7 +130,12 @@ public final class AdiScanner {
         while (start < limit && isBlank(buffer[start])) {
             start++;
         }
-        return 1 + linesBeforeBuffer + Bytes.newlines(buffer, 0, start);
+        // Counted on from where it was counted last: a file asks for the line of every record.
+        if (start > countedTo) {
+            linesCounted += Bytes.newlines(buffer, countedTo, start);
+            countedTo = start;
+        }
+        return 1 + linesCounted;
     }
 
     private boolean findTag() throws IOException {
@@ -352,7 +359,11 @@ public final class AdiScanner {
             keepFrom = position;
         }
         if (keepFrom > 0) {
-            linesBeforeBuffer += Bytes.newlines(buffer, 0, keepFrom);
+            if (keepFrom > countedTo) {
+                linesCounted += Bytes.newlines(buffer, countedTo, keepFrom);
+                countedTo = keepFrom;
+            }
+            countedTo -= keepFrom;
             System.arraycopy(buffer, keepFrom, buffer, 0, limit - keepFrom);
             position -= keepFrom;
             limit -= keepFrom;
