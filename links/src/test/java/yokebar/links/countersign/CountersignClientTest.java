@@ -1,0 +1,137 @@
+package yokebar.links.countersign;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import com.sun.net.httpserver.HttpServer;
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.InetSocketAddress;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yokebar.links.status.ServiceRefused;
+import yokebar.links.status.ServiceUnreachable;
+
+class CountersignClientTest {
+    private record Reply(int status, String body) {}
+
+    private final Deque<Reply> replies = new ArrayDeque<>();
+    private final List<String> requests = new ArrayList<>();
+    private HttpServer server;
+    private CountersignClient client;
+
+    @BeforeEach
+    void start() throws IOException {
+        server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
+        server.createContext("/", exchange -> {
+            requests.add(exchange.getRequestMethod() + " " + exchange.getRequestURI() + " "
+                    + exchange.getRequestHeaders().getFirst("Idempotency-Key") + " "
+                    + exchange.getRequestHeaders().getFirst("Authorization"));
+            exchange.getRequestBody().readAllBytes();
+            Reply reply = replies.removeFirst();
+            byte[] body = reply.body().getBytes(StandardCharsets.UTF_8);
+            exchange.sendResponseHeaders(reply.status(), body.length == 0 ? -1 : body.length);
+            exchange.getResponseBody().write(body);
+            exchange.close();
+        });
+        server.start();
+        URI address = URI.create("http://127.0.0.1:" + server.getAddress().getPort() + "/countersign");
+        client = new CountersignClient(new CountersignAccount(address, "CU9QYB", "pass"));
+    }
+
+    @AfterEach
+    void stop() {
+        server.stop(0);
+    }
+
+    @Test
+    void aBatchIsSubmittedWithItsKeyAndTheAccount() throws Exception {
+        replies.add(new Reply(202, "{\"receipt\":\"CS-1\",\"words\":\"Queued\"}"));
+        assertThat(client.submit(new byte[] {1}, "key-1")).isEqualTo(new Receipt("CS-1", "Queued"));
+        assertThat(requests).containsExactly("POST /countersign/api/batches key-1 Basic Q1U5UVlCOnBhc3M=");
+    }
+
+    @Test
+    void aReportIsQueuedOrTellsOfEachContact() throws Exception {
+        replies.add(new Reply(200, "{\"state\":\"queued\"}"));
+        assertThat(client.report("CS-1").processed()).isFalse();
+        replies.add(new Reply(
+                200,
+                "{\"state\":\"processed\",\"records\":[{\"result\":\"accepted\"},{\"result\":\"duplicate\"},"
+                        + "{\"result\":\"refused\",\"words\":\"no\"},{\"result\":\"something new\"}]}"));
+        assertThat(client.report("CS-1").results())
+                .containsExactly(
+                        new BatchReport.Result(true, ""),
+                        new BatchReport.Result(true, ""),
+                        new BatchReport.Result(false, "no"),
+                        new BatchReport.Result(false, "something new"));
+    }
+
+    @Test
+    void confirmationsThatMakeNoSenseAreCountedAndLeftOut() throws Exception {
+        String good = "{\"number\":\"7\",\"receivedAt\":\"2026-05-02T00:00:00Z\",\"ownCall\":\"CU9QYB\","
+                + "\"call\":\"zp5qxa\",\"band\":\"20m\",\"mode\":\"FT8\",\"start\":\"2026-05-01T14:07:00Z\"}";
+        replies.add(new Reply(
+                200,
+                "{\"confirmations\":[" + good + "," + good.replace("20m", "21m") + ","
+                        + good.replace("2026-05-01T14:07:00Z", "yesterday") + ",{},17],\"next\":\"7\"}"));
+        ConfirmationPage page = client.confirmations(Instant.parse("2026-05-01T00:00:00Z"), null);
+        assertThat(page.entries()).hasSize(1);
+        assertThat(page.entries().get(0).record().call()).hasToString("ZP5QXA");
+        assertThat(page.unreadable()).isEqualTo(4);
+        assertThat(page.next()).isEqualTo("7");
+        assertThat(requests.get(0)).contains("since=2026-05-01T00%3A00%3A00Z");
+    }
+
+    @ParameterizedTest(name = "{0} {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "200|<html>Welcome</html>|not JSON",
+                "200|{\"receipt\":|not JSON",
+                "200|[]|not what was asked for",
+                "200|{\"receipt\":5,\"words\":\"x\"}|left \"receipt\" out",
+                "500|{}|difficulties (500)",
+                "503||difficulties (503)",
+                "429||difficulties (429)",
+            })
+    void nonsenseIsWorthAnotherTryAndProvesNothing(int status, String body, String says) {
+        replies.add(new Reply(status, body == null ? "" : body));
+        assertThatThrownBy(() -> client.submit(new byte[0], "k"))
+                .isInstanceOf(ServiceUnreachable.class)
+                .hasMessageContaining(says);
+    }
+
+    @Test
+    void aRefusalIsAboutTheAccountOrTheContent() {
+        replies.add(new Reply(401, "{\"words\":\"wrong password.\"}"));
+        assertThatThrownBy(() -> client.test()).isInstanceOfSatisfying(ServiceRefused.class, e -> {
+            assertThat(e.about()).isEqualTo(ServiceRefused.About.ACCOUNT);
+            assertThat(e).hasMessage("Countersign refuses the account CU9QYB: wrong password.");
+            assertThat(e.fix()).contains("not the passphrase");
+        });
+        replies.add(new Reply(400, "{\"words\":\"not signed\"}"));
+        assertThatThrownBy(() -> client.submit(new byte[0], "k")).isInstanceOfSatisfying(ServiceRefused.class, e -> {
+            assertThat(e.about()).isEqualTo(ServiceRefused.About.CONTENT);
+            assertThat(e).hasMessage("Countersign says: not signed.");
+        });
+    }
+
+    @Test
+    void nobodyThereIsSaid() {
+        server.stop(0);
+        assertThatThrownBy(() -> client.test())
+                .isInstanceOfSatisfying(
+                        ServiceUnreachable.class, e -> assertThat(e.brief()).isEqualTo("cannot be reached"));
+    }
+}
