@@ -3,7 +3,7 @@
 set -eu
 cd "$(dirname "$0")/.."
 which=${*:-adi intake latency startup}
-mvn -q -B install -DskipTests -pl core,links,standins,web,app,e2e,bench/blank-app,bench
+mvn -q -B install -DskipTests -pl .,core,links,standins,web,app,e2e,bench/blank-app,bench
 jars() { mvn -q -pl bench dependency:build-classpath -Dmdep.outputFile=/dev/stdout -Dmdep.includeScope=test; }
 classpath="bench/target/classes:$(jars)"
 for name in $which; do

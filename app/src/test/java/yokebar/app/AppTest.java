@@ -62,6 +62,7 @@ public abstract class AppTest {
         jdbc.update("update delivery_tally set contacts = 0");
         jdbc.update("update service set address = null, account = null, sealed_password = null,"
                 + " confirmations_until = null");
+        jdbc.update("update station set operator_id = null, place_id = null");
         put("/api/station", Map.of("ownCall", "CU9QYB"));
     }
 

@@ -15,12 +15,14 @@ import yokebar.app.BulkInsert;
 import yokebar.app.OnConflict;
 import yokebar.app.log.ContactLog;
 import yokebar.app.station.Station;
+import yokebar.core.adif.AdifFields;
 import yokebar.core.call.Call;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.contact.Reading;
 import yokebar.core.contact.SameContact;
+import yokebar.core.contact.Source;
 
 /**
  * The only way into the log for records from outside. A batch is one transaction: every record's journal entry, the new and
@@ -77,22 +79,30 @@ class Intake {
 
     private List<Outcome> decideAndStore(List<Arrival> arrivals) {
         Call ownCall = station.ownCall().orElse(null);
+        Station.Present present = station.present();
         List<Reading> readings = new ArrayList<>(arrivals.size());
         for (Arrival arrival : arrivals) {
-            readings.add(arrival.fault() != null ? null : ContactAdif.read(arrival.fields(), ownCall));
+            readings.add(arrival.fault() != null ? null : ContactAdif.read(completed(arrival, present), ownCall));
         }
         IntakeBatch batch = new IntakeBatch(candidates(readings));
         for (int i = 0; i < arrivals.size(); i++) {
             batch.decide(arrivals.get(i), readings.get(i));
         }
-        Long placeId = station.placeId().orElse(null);
-        List<Outcome> outcomes = batch.store(log, placeId);
+        List<Outcome> outcomes = batch.store(log, present.placeId());
         List<JournalEntry> entries = new ArrayList<>(arrivals.size());
         for (int i = 0; i < arrivals.size(); i++) {
             entries.add(entry(arrivals.get(i), outcomes.get(i)));
         }
         bulk.insert(entries);
         return outcomes;
+    }
+
+    /** A record that a program sends was made just now by whoever operates; one from a file may be years old. */
+    private static AdifFields completed(Arrival arrival, Station.Present present) {
+        boolean madeNow = arrival.source() == Source.PROGRAM;
+        return madeNow && arrival.fields().get("OPERATOR") == null
+                ? arrival.fields().with("OPERATOR", present.operatorCall())
+                : arrival.fields();
     }
 
     /** The contacts of the log that any of the records could be, found in one query. */

@@ -16,6 +16,7 @@ import yokebar.core.contact.Problem;
 import yokebar.core.contact.Provenance;
 import yokebar.core.contact.Reading;
 import yokebar.core.contact.SameContact;
+import yokebar.core.contact.Source;
 
 /**
  * Decides on the records of one transaction, each in the light of the log and of those before it. New contacts have
@@ -45,10 +46,15 @@ final class IntakeBatch {
         }
     }
 
-    /** Stores what was decided; the outcomes are in the order of the records. */
-    List<Outcome> store(ContactLog log, @Nullable Long placeId) {
+    /**
+     * Stores what was decided; the outcomes are in the order of the records.
+     *
+     * @param presentPlace where contacts that programs send were made; not said of those from files
+     */
+    List<Outcome> store(ContactLog log, @Nullable Long presentPlace) {
         List<ContactLog.NewContact> fresh = added.values().stream()
-                .map(c -> new ContactLog.NewContact(c.contact(), c.provenance(), placeId))
+                .map(c -> new ContactLog.NewContact(
+                        c.contact(), c.provenance(), c.provenance().main() == Source.PROGRAM ? presentPlace : null))
                 .toList();
         List<LoggedContact> stored = log.add(fresh);
         Map<Long, Long> numbers = new HashMap<>();

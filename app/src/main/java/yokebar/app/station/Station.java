@@ -28,10 +28,19 @@ public class Station {
         return Optional.ofNullable(row().ownCall).map(Call::new);
     }
 
-    /** The place operated from at present. */
+    /**
+     * Who operates from where at present.
+     *
+     * @param operatorCall null when no operator is chosen
+     * @param placeId null when no place is chosen
+     */
+    public record Present(@Nullable String operatorCall, @Nullable Long placeId) {}
+
     @Transactional(readOnly = true)
-    public Optional<Long> placeId() {
-        return Optional.ofNullable(row().placeId);
+    public Present present() {
+        StationRow row = row();
+        Operator operator = row.operatorId == null ? null : db.find(Operator.class, row.operatorId);
+        return new Present(operator == null ? null : operator.callSign, row.placeId);
     }
 
     @Transactional(readOnly = true)

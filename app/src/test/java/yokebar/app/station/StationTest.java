@@ -19,13 +19,27 @@ class StationTest extends AppTest {
         JsonNode chosen = put("/api/station", Map.of("placeId", place.path("id").asLong()));
         assertThat(chosen.path("ready").asBoolean()).isTrue();
         put("/api/station/places/" + place.path("id").asLong(), Map.of("name", "Lighthouse", "locator", "HM49"));
-        importText(contact("ZP5QXA"));
+        String operator = "CU9Q" + (char) ('A' + System.nanoTime() % 26) + "T";
+        JsonNode withOperator = JSON.readTree(sendJson("POST", "/api/station/operators", Map.of("callSign", operator))
+                .body());
+        long operatorId = withOperator
+                .path("operators")
+                .valueStream()
+                .filter(o -> o.path("callSign").asString().equals(operator))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asLong();
+        put("/api/station", Map.of("operatorId", operatorId));
+        sendDatagram(contact("ZP5QXA"));
+        await("the contact", () -> count("contact") == 1);
         assertThat(jdbc.queryForObject("select place_id from contact", Long.class))
                 .isEqualTo(place.path("id").asLong());
-        String operator = "CU9Q" + (char) ('A' + System.nanoTime() % 26) + "T";
-        assertThat(sendJson("POST", "/api/station/operators", Map.of("callSign", operator))
-                        .statusCode())
-                .isEqualTo(200);
+        assertThat(text("/api/contacts.adi")).contains("<OPERATOR:6>" + operator);
+        importText(contact("OZ1QAB"));
+        assertThat(jdbc.queryForList("select place_id from contact where call_sign = 'OZ1QAB'", Long.class))
+                .as("nobody knows where an old contact was made")
+                .containsExactly((Long) null);
         assertThat(sendJson("POST", "/api/station/operators", Map.of("callSign", operator))
                         .body())
                 .contains("is an operator already");
