@@ -57,6 +57,7 @@ public final class StartupFigures {
         Path jar = folder.resolve("blank-app.jar");
         run(List.of(
                 "java",
+                "-XX:+UseSerialGC",
                 "-XX:ArchiveClassesAtExit=" + archive(jar),
                 "-Dspring.context.exit=onRefresh",
                 "-jar",
@@ -84,6 +85,7 @@ public final class StartupFigures {
     private static double start(Path jar, Path home, String readyLine, WhenReady whenReady) throws Exception {
         List<String> command = new ArrayList<>(List.of(
                 "java",
+                "-XX:+UseSerialGC",
                 "-XX:SharedArchiveFile=" + archive(jar),
                 "-Xmx700m",
                 "-jar",
