@@ -12,7 +12,10 @@ export type Handover = Schema['HandoverView'];
 export type JournalLine = Schema['JournalLine'];
 export type StationView = Schema['StationView'];
 
-export const api = createClient<paths>({ baseUrl: '' });
+export const api = createClient<paths>({
+  baseUrl: location.origin,
+  fetch: (request) => fetch(request),
+});
 
 /** What the server said is wrong: one sentence, and a sentence for each field to blame. */
 export class Problem extends Error {

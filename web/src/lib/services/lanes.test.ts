@@ -1,0 +1,75 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Lane } from '../api/client';
+import { FakeServer } from '../shared/fake-server';
+import { LaneStore } from './lanes.svelte';
+
+const lane = (counts: Record<string, number>, more: Partial<Lane> = {}): Lane => ({
+  id: 1,
+  name: 'Countersign',
+  hasPassword: true,
+  atOnce: false,
+  fetchEverySeconds: 900,
+  hookup: {
+    id: 'countersign',
+    kind: 'SERVICE',
+    name: 'Countersign',
+    where: '',
+    state: 'LIVE',
+    since: '2026-05-01T12:00:00Z',
+    attempt: 0,
+    lastMinute: 0,
+  },
+  counts,
+  due: 0,
+  identities: [],
+  handovers: [],
+  ...more,
+});
+
+describe('LaneStore', () => {
+  let server: FakeServer;
+
+  beforeEach(() => (server = new FakeServer()));
+  afterEach(() => vi.unstubAllGlobals());
+
+  it('reads the contacts behind a problem only where there are some', async () => {
+    server
+      .on('GET /api/services', [lane({ REFUSED: 1, HELD: 0 })])
+      .on('GET /api/services/1/contacts?state=REFUSED', [{ id: 5, call: 'ZP5QXA', seals: [] }]);
+    const lanes = new LaneStore();
+    await lanes.load();
+    expect(lanes.refused[1]?.map((line) => line.call)).toEqual(['ZP5QXA']);
+    expect(lanes.held[1]).toEqual([]);
+    expect(server.asked).toHaveLength(2);
+  });
+
+  it('reads once more, not once for each, when news come while it reads', async () => {
+    server.on('GET /api/services', [lane({})]);
+    const lanes = new LaneStore();
+    await Promise.all([lanes.load(), lanes.load(), lanes.load(), lanes.load()]);
+    expect(server.asked).toHaveLength(2);
+  });
+
+  it('keeps what a fetch brought, also when it failed', async () => {
+    server.on('POST /api/services/1/fetches', {
+      complete: true,
+      fetched: 2,
+      sentence: '2 new confirmations.',
+    });
+    const lanes = new LaneStore();
+    await lanes.fetchNow(1);
+    expect(lanes.fetched[1]).toBe('2 new confirmations.');
+    server.on('POST /api/services/1/fetches', { detail: 'Not set up.' }, 409);
+    await lanes.fetchNow(1);
+    expect(lanes.fetched[1]).toBe('Not set up.');
+    expect(lanes.fetching[1]).toBe(false);
+  });
+
+  it('tells why an identity was not installed', async () => {
+    server.on('POST /api/services/1/identities', { detail: 'The passphrase does not open this file.' }, 422);
+    const lanes = new LaneStore();
+    await expect(lanes.install(1, new File(['x'], 'id.p12'), 'wrong')).rejects.toThrow(
+      'does not open this file',
+    );
+  });
+});

@@ -1,0 +1,30 @@
+import { vi } from 'vitest';
+
+type Reply = { status?: number; body: unknown };
+
+/** Stands in for the server in tests of the stores: answers by method and path, and remembers what was asked. */
+export class FakeServer {
+  readonly asked: string[] = [];
+  #replies = new Map<string, Reply>();
+
+  constructor() {
+    vi.stubGlobal('fetch', async (input: Request | string, init?: RequestInit) => {
+      const request = typeof input === 'string' ? new Request(new URL(input, location.origin), init) : input;
+      const url = new URL(request.url);
+      const key = `${request.method} ${url.pathname}${url.search}`;
+      this.asked.push(key);
+      const reply = this.#replies.get(key);
+      if (!reply) {
+        throw new TypeError(`nobody answers ${key}`);
+      }
+      const status = reply.status ?? 200;
+      const type = status < 400 ? 'application/json' : 'application/problem+json';
+      return new Response(JSON.stringify(reply.body), { status, headers: { 'Content-Type': type } });
+    });
+  }
+
+  on(key: string, body: unknown, status = 200): this {
+    this.#replies.set(key, { status, body });
+    return this;
+  }
+}
