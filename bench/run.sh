@@ -9,7 +9,7 @@ classpath="bench/target/classes:$(jars)"
 for name in $which; do
   case $name in
     adi) java -cp "$classpath" yokebar.bench.AdiFigures | grep -E '^(ADI|grep)' ;;
-    intake) java -cp "$classpath" yokebar.bench.IntakeFigures ;;
+    intake) java -cp "$classpath" yokebar.bench.IntakeFigures | grep '^intake' ;;
     latency) java -cp "$classpath" yokebar.bench.LatencyFigures ;;
     startup) java -cp "$classpath" yokebar.bench.StartupFigures ;;
     *)

@@ -1,9 +1,12 @@
 package yokebar.app;
 
 import jakarta.persistence.EntityManager;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
 import java.util.List;
-import org.hibernate.Session;
-import org.hibernate.StatelessSession;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import org.hibernate.engine.spi.SessionImplementor;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -14,7 +17,10 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Component
 public class BulkInsert {
+    private static final int ROWS_AT_ONCE = 500;
+
     private final EntityManager db;
+    private final Map<Class<?>, RowInsert> inserts = new ConcurrentHashMap<>();
 
     BulkInsert(EntityManager db) {
         this.db = db;
@@ -26,11 +32,31 @@ public class BulkInsert {
         if (rows.isEmpty()) {
             return;
         }
-        Session session = db.unwrap(Session.class);
+        SessionImplementor session = db.unwrap(SessionImplementor.class);
+        RowInsert insert = inserts.computeIfAbsent(
+                rows.get(0).getClass(),
+                kind -> RowInsert.into(
+                        session.getFactory().getMappingMetamodel().getEntityDescriptor(kind)));
         session.doWork(connection -> {
-            try (StatelessSession bulk = session.getSessionFactory().openStatelessSession(connection)) {
-                bulk.insertMultiple(rows);
+            try (PreparedStatement statement = connection.prepareStatement(insert.sql())) {
+                write(rows, insert, statement, session);
             }
         });
+    }
+
+    private static void write(List<?> rows, RowInsert insert, PreparedStatement statement, SessionImplementor session)
+            throws SQLException {
+        int waiting = 0;
+        for (Object row : rows) {
+            insert.bind(row, statement, session);
+            statement.addBatch();
+            if (++waiting == ROWS_AT_ONCE) {
+                statement.executeBatch();
+                waiting = 0;
+            }
+        }
+        if (waiting > 0) {
+            statement.executeBatch();
+        }
     }
 }

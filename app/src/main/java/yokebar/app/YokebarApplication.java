@@ -5,11 +5,13 @@ import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 import yokebar.app.safety.DataFolder;
 
 /** Starts Yokebar. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
+@EnableScheduling
 public class YokebarApplication {
 
     public static void main(String[] args) {

@@ -21,11 +21,11 @@ import yokebar.core.contact.Reading;
 
 /** Reading ADI text: as fields, and as typed contacts. One operation reads the whole sample. */
 @State(Scope.Benchmark)
-@BenchmarkMode(Mode.AverageTime)
+@BenchmarkMode(Mode.SingleShotTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 @Fork(1)
-@Warmup(iterations = 3, time = 2)
-@Measurement(iterations = 5, time = 2)
+@Warmup(iterations = 25)
+@Measurement(iterations = 40)
 public class AdiBenchmark {
     static final int CONTACTS = 100_000;
 

@@ -5,14 +5,10 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import yokebar.app.delivery.HandoverWorker;
 import yokebar.app.delivery.Services;
@@ -25,17 +21,18 @@ import yokebar.links.status.ServiceUnreachable;
  * complete one, so that nothing falls between two fetches; what was fetched before is known by its number.
  */
 @Component
-class ConfirmationFetcher implements SmartLifecycle {
+class ConfirmationFetcher {
     private static final Logger LOG = LoggerFactory.getLogger(ConfirmationFetcher.class);
     /** Clocks differ and services store late: windows overlap by this much. */
     private static final Duration OVERLAP = Duration.ofHours(1);
+
+    private static final long LOOK_EVERY_MS = 500;
 
     private final HandoverWorker worker;
     private final Services services;
     private final Confirmations confirmations;
     private final Clock clock;
     private final Map<Integer, Instant> nextFetch = new ConcurrentHashMap<>();
-    private @Nullable ScheduledExecutorService timer;
 
     ConfirmationFetcher(HandoverWorker worker, Services services, Confirmations confirmations, Clock clock) {
         this.worker = worker;
@@ -52,29 +49,8 @@ class ConfirmationFetcher implements SmartLifecycle {
      */
     record FetchResult(boolean complete, int fetched, String sentence) {}
 
-    @Override
-    public void start() {
-        ScheduledExecutorService started =
-                Executors.newSingleThreadScheduledExecutor(task -> new Thread(task, "confirmations"));
-        started.scheduleWithFixedDelay(this::work, 1000, 500, TimeUnit.MILLISECONDS);
-        timer = started;
-    }
-
-    @Override
-    public void stop() {
-        ScheduledExecutorService running = timer;
-        if (running != null) {
-            running.shutdownNow();
-            timer = null;
-        }
-    }
-
-    @Override
-    public boolean isRunning() {
-        return timer != null;
-    }
-
-    private void work() {
+    @Scheduled(initialDelay = LOOK_EVERY_MS, fixedDelay = LOOK_EVERY_MS)
+    void work() {
         for (int serviceId : services.ids()) {
             try {
                 Instant next = nextFetch.getOrDefault(serviceId, Instant.EPOCH);

@@ -5,16 +5,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import yokebar.app.hookup.Hookups;
 import yokebar.links.countersign.BatchReport;
@@ -28,7 +26,7 @@ import yokebar.links.status.ServiceUnreachable;
 @Component
 public class HandoverWorker implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(HandoverWorker.class);
-    private static final Duration LOOK_EVERY = Duration.ofMillis(500);
+    private static final long LOOK_EVERY_MS = 500;
     private static final Pauses REPORT_PAUSES = new Pauses(Duration.ofSeconds(1), Duration.ofMinutes(5));
 
     private final HandoverDesk desk;
@@ -37,8 +35,9 @@ public class HandoverWorker implements SmartLifecycle {
     private final Hookups hookups;
     private final Clock clock;
     private final Map<Integer, ServiceLine> lines = new ConcurrentHashMap<>();
-    private final Map<Integer, Boolean> asked = new ConcurrentHashMap<>();
-    private @Nullable ScheduledExecutorService timer;
+    private final Set<Integer> asked = ConcurrentHashMap.newKeySet();
+    private final Set<Integer> toReview = ConcurrentHashMap.newKeySet();
+    private volatile boolean running;
 
     HandoverWorker(HandoverDesk desk, Services services, Deliveries deliveries, Hookups hookups, Clock clock) {
         this.desk = desk;
@@ -59,37 +58,22 @@ public class HandoverWorker implements SmartLifecycle {
                 line.connect();
             }
         }
-        ScheduledExecutorService started =
-                Executors.newSingleThreadScheduledExecutor(task -> new Thread(task, "handover"));
-        started.scheduleWithFixedDelay(this::work, LOOK_EVERY.toMillis(), LOOK_EVERY.toMillis(), TimeUnit.MILLISECONDS);
-        timer = started;
+        running = true;
     }
 
     @Override
     public void stop() {
-        ExecutorService running = timer;
-        if (running != null) {
-            running.shutdown();
-            try {
-                if (!running.awaitTermination(5, TimeUnit.SECONDS)) {
-                    running.shutdownNow();
-                }
-            } catch (InterruptedException e) {
-                running.shutdownNow();
-                Thread.currentThread().interrupt();
-            }
-            timer = null;
-        }
+        running = false;
     }
 
     @Override
     public boolean isRunning() {
-        return timer != null;
+        return running;
     }
 
     /** The operator wants everything due to go now. */
     void handOverNow(int serviceId) {
-        asked.put(serviceId, true);
+        asked.add(serviceId);
         line(serviceId).hurry();
         desk.hurry(serviceId);
     }
@@ -119,9 +103,13 @@ public class HandoverWorker implements SmartLifecycle {
         return line(serviceId).call(line -> line.confirmations(since, page));
     }
 
-    private void work() {
+    @Scheduled(initialDelay = LOOK_EVERY_MS, fixedDelay = LOOK_EVERY_MS)
+    void work() {
         for (int serviceId : services.ids()) {
             try {
+                if (toReview.remove(serviceId)) {
+                    reviewAllHeld(serviceId);
+                }
                 if (ready(serviceId)) {
                     work(serviceId);
                 }
@@ -139,7 +127,7 @@ public class HandoverWorker implements SmartLifecycle {
                 return;
             }
         }
-        if (services.row(serviceId).atOnce || Boolean.TRUE.equals(asked.get(serviceId))) {
+        if (services.row(serviceId).atOnce || asked.contains(serviceId)) {
             Optional<Long> prepared = desk.prepare(serviceId);
             if (prepared.isPresent()) {
                 send(prepared.get(), serviceId);
@@ -220,15 +208,12 @@ public class HandoverWorker implements SmartLifecycle {
         return count == 1 ? "1 contact" : count + " contacts";
     }
 
-    /** Looks again at everything held, after a new identity came. Runs in the background, in steps. */
+    /** Has everything held looked at again, after a new identity came. Happens in the background, in steps. */
     void reviewHeld(int serviceId) {
-        ScheduledExecutorService running = timer;
-        if (running != null) {
-            running.execute(() -> reviewHeldFrom(serviceId));
-        }
+        toReview.add(serviceId);
     }
 
-    private void reviewHeldFrom(int serviceId) {
+    private void reviewAllHeld(int serviceId) {
         Long after = 0L;
         while (after != null) {
             after = deliveries.reviewHeld(serviceId, after);

@@ -4,9 +4,9 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.hookup.Activity;
 import yokebar.app.hookup.Hookup;
 import yokebar.app.hookup.Hookups;
-import yokebar.app.hookup.Rate;
 import yokebar.links.status.LinkState;
 import yokebar.links.status.LinkStatus;
 import yokebar.links.status.Pauses;
@@ -25,9 +25,8 @@ final class ServiceLine implements Hookup {
     private final int serviceId;
     private final Hookups hookups;
     private final Clock clock;
-    private final Rate rate;
+    private final Activity activity;
     private volatile LinkStatus status;
-    private volatile @Nullable String lastEvent;
 
     ServiceLine(String id, String name, int serviceId, Services services, Hookups hookups, Clock clock) {
         this.id = id;
@@ -36,7 +35,7 @@ final class ServiceLine implements Hookup {
         this.services = services;
         this.hookups = hookups;
         this.clock = clock;
-        this.rate = new Rate(clock);
+        this.activity = new Activity(clock);
         this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
     }
 
@@ -114,8 +113,7 @@ final class ServiceLine implements Hookup {
 
     /** Notes what went over the line, for the interface. */
     void moved(int contacts, String event) {
-        rate.add(contacts);
-        lastEvent = event;
+        activity.moved(contacts, event);
         hookups.changed(id);
     }
 
@@ -145,13 +143,8 @@ final class ServiceLine implements Hookup {
     }
 
     @Override
-    public int lastMinute() {
-        return rate.lastMinute();
-    }
-
-    @Override
-    public @Nullable String lastEvent() {
-        return lastEvent;
+    public Activity activity() {
+        return activity;
     }
 
     @Override

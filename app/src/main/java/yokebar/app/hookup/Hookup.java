@@ -1,6 +1,5 @@
 package yokebar.app.hookup;
 
-import org.jspecify.annotations.Nullable;
 import yokebar.links.status.LinkStatus;
 
 /** One coupling to the outside. Features make one for each and register it with {@link Hookups}. */
@@ -27,12 +26,8 @@ public interface Hookup {
 
     LinkStatus status();
 
-    /** How many records came in or went out during the last minute. */
-    int lastMinute();
-
-    /** What came or went last, in a few words. */
-    @Nullable
-    String lastEvent();
+    /** What came in and went out. */
+    Activity activity();
 
     /** Proves the link: yes or no, and why. May take a few seconds. */
     Proof test();

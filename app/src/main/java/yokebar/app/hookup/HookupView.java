@@ -37,7 +37,7 @@ public record HookupView(
                 status.reason(),
                 status.fix(),
                 status.lastData(),
-                hookup.lastEvent(),
-                hookup.lastMinute());
+                hookup.activity().lastEvent(),
+                hookup.activity().lastMinute());
     }
 }

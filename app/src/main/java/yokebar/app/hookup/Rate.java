@@ -3,18 +3,18 @@ package yokebar.app.hookup;
 import java.time.Clock;
 
 /** How many events happened during the last minute, to the second. Thread-safe. */
-public final class Rate {
+final class Rate {
     private static final int SECONDS = 60;
 
     private final Clock clock;
     private final int[] counts = new int[SECONDS];
     private final long[] seconds = new long[SECONDS];
 
-    public Rate(Clock clock) {
+    Rate(Clock clock) {
         this.clock = clock;
     }
 
-    public synchronized void add(int events) {
+    synchronized void add(int events) {
         long second = clock.instant().getEpochSecond();
         int slot = (int) Math.floorMod(second, (long) SECONDS);
         if (seconds[slot] != second) {
@@ -24,7 +24,7 @@ public final class Rate {
         counts[slot] += events;
     }
 
-    public synchronized int lastMinute() {
+    synchronized int lastMinute() {
         long second = clock.instant().getEpochSecond();
         int sum = 0;
         for (int slot = 0; slot < SECONDS; slot++) {

@@ -22,9 +22,9 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import yokebar.app.hookup.Activity;
 import yokebar.app.hookup.Hookup;
 import yokebar.app.hookup.Hookups;
-import yokebar.app.hookup.Rate;
 import yokebar.core.contact.Source;
 import yokebar.links.datagram.Datagram;
 import yokebar.links.datagram.DatagramListener;
@@ -48,11 +48,10 @@ class DatagramIntake implements Hookup, SmartLifecycle {
     private final Hookups hookups;
     private final Clock clock;
     private final int port;
-    private final Rate rate;
+    private final Activity activity;
     private final BlockingQueue<Datagram> waiting = new ArrayBlockingQueue<>(MOST_WAITING);
 
     private volatile @Nullable DatagramListener listener;
-    private volatile @Nullable String lastEvent;
     private volatile @Nullable Probe probe;
     private @Nullable Thread store;
     private volatile boolean running;
@@ -64,7 +63,7 @@ class DatagramIntake implements Hookup, SmartLifecycle {
         this.hookups = hookups;
         this.clock = clock;
         this.port = port;
-        this.rate = new Rate(clock);
+        this.activity = new Activity(clock);
     }
 
     @Override
@@ -124,13 +123,8 @@ class DatagramIntake implements Hookup, SmartLifecycle {
     }
 
     @Override
-    public int lastMinute() {
-        return rate.lastMinute();
-    }
-
-    @Override
-    public @Nullable String lastEvent() {
-        return lastEvent;
+    public Activity activity() {
+        return activity;
     }
 
     @Override
@@ -195,8 +189,7 @@ class DatagramIntake implements Hookup, SmartLifecycle {
     @EventListener
     void arrived(RecordsArrived event) {
         if (event.sourceId().equals(ID)) {
-            rate.add(event.count());
-            lastEvent = event.lastSentence();
+            activity.moved(event.count(), event.lastSentence());
             hookups.changed(ID);
         }
     }
@@ -236,7 +229,7 @@ class DatagramIntake implements Hookup, SmartLifecycle {
             } catch (RuntimeException e) {
                 // What arrived is kept and tried again: a full disk may have room later.
                 LOG.error("{} arriving records could not be stored; trying again", batch.size(), e);
-                lastEvent = "Records wait: the log cannot be written. Is the disk full?";
+                activity.note("Records wait: the log cannot be written. Is the disk full?");
                 hookups.changed(ID);
                 pauseBeforeRetry();
                 if (!running) {

@@ -1,5 +1,6 @@
 package yokebar.app.intake;
 
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -128,7 +129,7 @@ class Intake {
         entry.arrivedAt = arrival.arrivedAt();
         entry.source = arrival.sourceId();
         entry.sender = shortened(arrival.sender(), 80);
-        entry.raw = shortened(arrival.raw(), Arrivals.MOST_RECORD_CHARACTERS);
+        entry.raw = shortened(arrival.raw(), Arrivals.MOST_RECORD_CHARACTERS).getBytes(StandardCharsets.UTF_8);
         entry.decision = outcome.decision();
         entry.sentence = shortened(outcome.sentence(), 2000);
         entry.contactId = outcome.contactId();

@@ -47,7 +47,7 @@ class IntakeJournal implements JourneySource {
                     entry.decision,
                     entry.sentence,
                     entry.contactId,
-                    entry.raw);
+                    entry.rawText());
         }
     }
 
@@ -78,7 +78,7 @@ class IntakeJournal implements JourneySource {
                         KINDS.getOrDefault(entry.decision, JourneyStep.Kind.ARRIVED),
                         "Arrived " + PATHS.getOrDefault(entry.source, "by " + entry.source) + " from " + entry.sender
                                 + ". " + entry.sentence,
-                        entry.raw))
+                        entry.rawText()))
                 .toList();
     }
 }

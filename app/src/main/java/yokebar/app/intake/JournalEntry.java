@@ -8,6 +8,7 @@ import jakarta.persistence.GenerationType;
 import jakarta.persistence.Id;
 import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Table;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -26,7 +27,8 @@ class JournalEntry {
     Instant arrivedAt = Instant.EPOCH;
     String source = "";
     String sender = "";
-    String raw = "";
+    /** The text as it came, in UTF-8. */
+    byte[] raw = {};
 
     @Enumerated(EnumType.STRING)
     @JdbcTypeCode(SqlTypes.VARCHAR)
@@ -36,4 +38,8 @@ class JournalEntry {
 
     @Nullable
     Long contactId;
+
+    String rawText() {
+        return new String(raw, StandardCharsets.UTF_8);
+    }
 }

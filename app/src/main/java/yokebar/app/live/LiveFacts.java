@@ -3,12 +3,8 @@ package yokebar.app.live;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
-import org.jspecify.annotations.Nullable;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.delivery.LaneChanged;
@@ -28,7 +24,7 @@ import yokebar.core.contact.LoggedContact;
  * so that a burst of a thousand contacts is a handful of messages; what is told is read afresh, after its transaction.
  */
 @Component
-class LiveFacts implements SmartLifecycle {
+class LiveFacts {
     private static final long TELL_EVERY_MS = 40;
     /** With more changed at once than a page shows, it is quicker to load the page afresh. */
     private static final int MOST_LINES = 200;
@@ -41,7 +37,6 @@ class LiveFacts implements SmartLifecycle {
     private final Set<String> changedHookups = new HashSet<>();
     private final Set<Integer> changedLanes = new HashSet<>();
     private boolean stationChanged;
-    private @Nullable ScheduledExecutorService timer;
 
     LiveFacts(LiveStream stream, ContactLog log, Hookups hookups) {
         this.stream = stream;
@@ -59,31 +54,6 @@ class LiveFacts implements SmartLifecycle {
 
     /** A lane to be read again. */
     record LaneNews(Set<Integer> services) {}
-
-    @Override
-    public void start() {
-        ScheduledExecutorService started = Executors.newSingleThreadScheduledExecutor(task -> {
-            Thread thread = new Thread(task, "live-facts");
-            thread.setDaemon(true);
-            return thread;
-        });
-        started.scheduleWithFixedDelay(this::tell, TELL_EVERY_MS, TELL_EVERY_MS, TimeUnit.MILLISECONDS);
-        timer = started;
-    }
-
-    @Override
-    public void stop() {
-        ScheduledExecutorService running = timer;
-        if (running != null) {
-            running.shutdownNow();
-            timer = null;
-        }
-    }
-
-    @Override
-    public boolean isRunning() {
-        return timer != null;
-    }
 
     @TransactionalEventListener
     synchronized void logged(ContactsLogged event) {
@@ -133,7 +103,8 @@ class LiveFacts implements SmartLifecycle {
         return facts;
     }
 
-    private void tell() {
+    @Scheduled(fixedDelay = TELL_EVERY_MS)
+    void tell() {
         Facts facts = takeFacts();
         if (!facts.added().isEmpty() || !facts.changed().isEmpty()) {
             Set<Long> others = new HashSet<>(facts.changed());

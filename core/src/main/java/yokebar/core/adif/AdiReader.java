@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  */
 public final class AdiReader {
     private final AdiScanner scanner;
+    private final AdifFields.Builder fields = new AdifFields.Builder();
     private int index;
     private boolean finished;
 
@@ -32,7 +33,7 @@ public final class AdiReader {
             return null;
         }
         scanner.startRecord();
-        AdifFields.Builder fields = new AdifFields.Builder();
+        fields.clear();
         boolean some = false;
         String fault = null;
         while (true) {
@@ -47,7 +48,7 @@ public final class AdiReader {
                             + " bytes long; the most is " + AdiScanner.MOST_FIELD_BYTES + ".";
                 }
                 case END_OF_HEADER -> {
-                    fields = new AdifFields.Builder();
+                    fields.clear();
                     some = false;
                     fault = null;
                     scanner.startRecord();

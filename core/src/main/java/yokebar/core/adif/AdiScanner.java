@@ -41,6 +41,7 @@ public final class AdiScanner {
 
     private final InputStream in;
     private final FieldNames names = new FieldNames();
+    private final RepeatedValues values = new RepeatedValues();
     private final CharsetDecoder utf8 = StandardCharsets.UTF_8.newDecoder();
     private byte[] buffer;
     private int position;
@@ -53,6 +54,7 @@ public final class AdiScanner {
 
     private int nameStart;
     private int nameLength;
+    private long nameHead;
     private int valueStart;
     private int valueLength;
     private boolean ascii;
@@ -83,7 +85,7 @@ public final class AdiScanner {
 
     /** The name of the field just found, upper case. */
     public String name() {
-        return names.intern(buffer, nameStart, nameLength);
+        return names.intern(buffer, nameStart, nameLength, nameHead);
     }
 
     /** The length of the value just found, in bytes. */
@@ -94,7 +96,7 @@ public final class AdiScanner {
     /** The value just found; UTF-8 if it is that, else windows-1252. */
     public String value() {
         if (ascii) {
-            return new String(buffer, valueStart, valueLength, StandardCharsets.ISO_8859_1);
+            return values.of(buffer, valueStart, valueLength);
         }
         try {
             CharBuffer chars = utf8.decode(ByteBuffer.wrap(buffer, valueStart, valueLength));
@@ -139,8 +141,15 @@ public final class AdiScanner {
     }
 
     private boolean findTag() throws IOException {
-        if (position < limit && buffer[position] == '<') {
-            return true;
+        if (position + 1 < limit) {
+            // Most often it stands right behind the value, or one blank behind.
+            if (buffer[position] == '<') {
+                return true;
+            }
+            if (buffer[position + 1] == '<') {
+                position++;
+                return true;
+            }
         }
         while (true) {
             byte[] bytes = buffer;
@@ -166,8 +175,13 @@ public final class AdiScanner {
         byte[] bytes = buffer;
         int end = Math.min(limit, position + MOST_TAG_BYTES);
         nameStart = position + 1;
-        int i = Bytes.nameEnd(bytes, nameStart, end);
-        if (i == end || bytes[i] <= ' ') {
+        long eight = Bytes.eight(bytes, nameStart);
+        int i = nameStart + Bytes.nameBytes(eight);
+        nameHead = Bytes.first(eight, i - nameStart);
+        if (i == nameStart + 8) {
+            i = Bytes.nameEnd(bytes, i, end);
+        }
+        if (i >= end || bytes[i] <= ' ') {
             return null;
         }
         nameLength = i - nameStart;

@@ -2,6 +2,7 @@ package yokebar.core.adif;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.function.BiConsumer;
@@ -98,6 +99,22 @@ public final class AdifFields {
         return kept == 0 ? EMPTY : new AdifFields(keptNames, keptValues, kept);
     }
 
+    /** The fields at these places, in the same order. */
+    public AdifFields at(BitSet indexes) {
+        int kept = indexes.cardinality();
+        if (kept == 0) {
+            return EMPTY;
+        }
+        String[] keptNames = new String[kept];
+        String[] keptValues = new String[kept];
+        int k = 0;
+        for (int i = indexes.nextSetBit(0); i >= 0; i = indexes.nextSetBit(i + 1)) {
+            keptNames[k] = names[i];
+            keptValues[k++] = values[i];
+        }
+        return new AdifFields(keptNames, keptValues, kept);
+    }
+
     /** The same fields with one added or replaced; a null or empty value removes it. */
     public AdifFields with(String name, @Nullable String value) {
         Builder builder = new Builder();
@@ -141,6 +158,8 @@ public final class AdifFields {
         private String[] names = new String[24];
         private String[] values = new String[24];
         private int size;
+        /** One bit for each name put, by its hash: a name whose bit is not set is certainly new. */
+        private long seen;
 
         public Builder put(String name, @Nullable String value) {
             return putInterned(name.intern(), value);
@@ -148,16 +167,11 @@ public final class AdifFields {
 
         /** As {@link #put}, for a name that is interned, as all names in here are. */
         Builder putInterned(String name, @Nullable String value) {
-            for (int i = 0; i < size; i++) {
-                if (names[i] == name) {
-                    if (value == null || value.isEmpty()) {
-                        remove(i);
-                    } else {
-                        values[i] = value;
-                    }
-                    return this;
-                }
+            long bit = 1L << name.hashCode();
+            if ((seen & bit) != 0 && replace(name, value)) {
+                return this;
             }
+            seen |= bit;
             if (value != null && !value.isEmpty()) {
                 if (size == names.length) {
                     names = Arrays.copyOf(names, size * 2);
@@ -169,10 +183,29 @@ public final class AdifFields {
             return this;
         }
 
+        private boolean replace(String name, @Nullable String value) {
+            for (int i = 0; i < size; i++) {
+                if (names[i] == name) {
+                    if (value == null || value.isEmpty()) {
+                        remove(i);
+                    } else {
+                        values[i] = value;
+                    }
+                    return true;
+                }
+            }
+            return false;
+        }
+
         private void remove(int index) {
             System.arraycopy(names, index + 1, names, index, size - index - 1);
             System.arraycopy(values, index + 1, values, index, size - index - 1);
             size--;
+        }
+
+        void clear() {
+            size = 0;
+            seen = 0;
         }
 
         public AdifFields build() {

@@ -15,10 +15,24 @@ final class Bytes {
 
     private Bytes() {}
 
+    static long eight(byte[] buffer, int start) {
+        return (long) LONGS.get(buffer, start);
+    }
+
     /** The first bytes, at most eight, as a number; the buffer must hold eight bytes from the start. */
     static long head(byte[] buffer, int start, int length) {
-        long eight = (long) LONGS.get(buffer, start);
+        return first((long) LONGS.get(buffer, start), length);
+    }
+
+    /** The first of eight bytes; the others are zero. */
+    static long first(long eight, int length) {
         return length >= 8 ? eight : eight & (1L << 8 * length) - 1;
+    }
+
+    /** A place in a table of two to the power of {@code bits} slots for a text of up to sixteen bytes. */
+    static int slot(long head, long tail, int bits) {
+        // Multiplied by two to the 64 over the golden ratio, neighbours fall far apart in the upper bits.
+        return (int) ((head ^ Long.rotateLeft(tail, 29)) * 0x9E3779B97F4A7C15L >>> 64 - bits);
     }
 
     /** Whether all are ASCII; the buffer must hold eight bytes behind the end. */
@@ -41,14 +55,19 @@ final class Bytes {
      */
     static int nameEnd(byte[] buffer, int start, int end) {
         for (int i = start; i < end; i += 8) {
-            long eight = (long) LONGS.get(buffer, i);
-            // In each term the lowest flagged byte is right; those above it may be flagged by a borrow.
-            long stops = zeroBytes(eight ^ COLONS) | zeroBytes(eight ^ GREATERS) | blankBytes(eight);
-            if (stops != 0) {
-                return Math.min(end, i + (Long.numberOfTrailingZeros(stops) >>> 3));
+            int part = nameBytes((long) LONGS.get(buffer, i));
+            if (part < 8) {
+                return Math.min(end, i + part);
             }
         }
         return end;
+    }
+
+    /** How many of eight bytes stand before the first that ends a tag's name, 0 to 8. */
+    static int nameBytes(long eight) {
+        // In each term the lowest flagged byte is right; those above it may be flagged by a borrow.
+        long stops = zeroBytes(eight ^ COLONS) | zeroBytes(eight ^ GREATERS) | blankBytes(eight);
+        return Long.numberOfTrailingZeros(stops) >>> 3;
     }
 
     private static long zeroBytes(long eight) {
@@ -59,15 +78,21 @@ final class Bytes {
         return eight - ONES * 0x21 & ~eight & TOP_BITS;
     }
 
+    private static int newlines(long eight) {
+        // A byte becomes zero where a newline stands; the sum carries into the top bit of every other byte.
+        long differs = eight ^ NEWLINES;
+        return Long.bitCount(~((differs & ~TOP_BITS) + ~TOP_BITS | differs | ~TOP_BITS));
+    }
+
     /** How many newlines stand between two places. */
     static long newlines(byte[] buffer, int from, int to) {
         long count = 0;
         int i = from;
-        for (; i + 8 <= to; i += 8) {
-            // A byte becomes zero where a newline stands; the sum carries into the top bit of every other byte.
-            long differs = (long) LONGS.get(buffer, i) ^ NEWLINES;
-            long zeroBytes = ~((differs & ~TOP_BITS) + ~TOP_BITS | differs | ~TOP_BITS);
-            count += Long.bitCount(zeroBytes);
+        for (; i + 32 <= to; i += 32) {
+            count += newlines((long) LONGS.get(buffer, i))
+                    + newlines((long) LONGS.get(buffer, i + 8))
+                    + newlines((long) LONGS.get(buffer, i + 16))
+                    + newlines((long) LONGS.get(buffer, i + 24));
         }
         for (; i < to; i++) {
             count += buffer[i] == '\n' ? 1 : 0;

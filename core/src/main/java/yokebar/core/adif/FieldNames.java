@@ -9,7 +9,8 @@ import java.util.Locale;
  * bounded number of names; not thread-safe.
  */
 final class FieldNames {
-    private static final int SLOTS = 1 << 11;
+    private static final int SLOT_BITS = 11;
+    private static final int SLOTS = 1 << SLOT_BITS;
     private static final int MOST_KEPT = SLOTS / 2;
     private static final int LONGEST_KEPT = 16;
 
@@ -18,16 +19,17 @@ final class FieldNames {
     private final String[] names = new String[SLOTS];
     private int kept;
 
-    /** @param buffer with at least sixteen bytes of it behind the name's start */
-    String intern(byte[] buffer, int start, int length) {
+    /**
+     * @param buffer with at least sixteen bytes of it behind the name's start
+     * @param head its first eight bytes, zeros behind a shorter name
+     */
+    String intern(byte[] buffer, int start, int length, long head) {
         if (length > LONGEST_KEPT) {
             return upperCase(buffer, start, length);
         }
         // The bytes as written; a name written in another case is another entry.
-        long head = Bytes.head(buffer, start, length);
         long tail = length > 8 ? Bytes.head(buffer, start + 8, length - 8) : 0;
-        long mixed = (head ^ Long.rotateLeft(tail, 29)) * 0x9E3779B97F4A7C15L;
-        int slot = (int) (mixed >>> 53);
+        int slot = Bytes.slot(head, tail, SLOT_BITS);
         while (true) {
             String candidate = names[slot];
             if (candidate == null) {
@@ -40,7 +42,8 @@ final class FieldNames {
                 }
                 return name;
             }
-            if (heads[slot] == head && tails[slot] == tail && candidate.length() == length) {
+            // A name holds no control bytes, so two of different length differ in these numbers too.
+            if (heads[slot] == head && tails[slot] == tail) {
                 return candidate;
             }
             slot = slot + 1 & SLOTS - 1;

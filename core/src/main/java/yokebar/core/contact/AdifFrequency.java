@@ -4,43 +4,44 @@ package yokebar.core.contact;
 final class AdifFrequency {
     static final long NONE = -1;
     private static final int DECIMALS = 6;
-    private static final long MOST_MHZ = 9_999_999;
+    private static final int MOST_WHOLE_DIGITS = 10;
 
     private AdifFrequency() {}
 
     /** Hz, rounded half up; {@link #NONE} when the text is no frequency. A comma is taken for a point. */
     static long hz(String mhz) {
-        long hz = 0;
-        int decimals = -1;
-        boolean roundUp = false;
-        int digits = 0;
-        for (int i = 0; i < mhz.length(); i++) {
-            char c = mhz.charAt(i);
-            if (c >= '0' && c <= '9') {
-                digits++;
-                if (decimals < DECIMALS) {
-                    hz = hz * 10 + c - '0';
-                    decimals += decimals >= 0 ? 1 : 0;
-                } else if (decimals == DECIMALS) {
-                    roundUp = c >= '5';
-                    decimals++;
-                }
-            } else if ((c == '.' || c == ',') && decimals < 0) {
-                decimals = 0;
-            } else {
-                return NONE;
-            }
-            if (decimals < 0 && hz > MOST_MHZ) {
-                return NONE;
-            }
-        }
-        if (digits == 0) {
+        int length = mhz.length();
+        int point = digitsEnd(mhz, 0);
+        boolean whole = point == length;
+        if (!whole && mhz.charAt(point) != '.' && mhz.charAt(point) != ',') {
             return NONE;
         }
-        for (int d = Math.max(decimals, 0); d < DECIMALS; d++) {
+        int decimalsFrom = whole ? length : point + 1;
+        if (digitsEnd(mhz, decimalsFrom) != length || point > MOST_WHOLE_DIGITS || point + length - decimalsFrom == 0) {
+            return NONE;
+        }
+        int kept = Math.min(length, decimalsFrom + DECIMALS);
+        long hz = number(mhz, decimalsFrom, kept, number(mhz, 0, point, 0));
+        for (int missing = decimalsFrom + DECIMALS - kept; missing > 0; missing--) {
             hz *= 10;
         }
-        return roundUp ? hz + 1 : hz;
+        return kept < length && mhz.charAt(kept) >= '5' ? hz + 1 : hz;
+    }
+
+    private static int digitsEnd(String text, int from) {
+        int i = from;
+        while (i < text.length() && text.charAt(i) >= '0' && text.charAt(i) <= '9') {
+            i++;
+        }
+        return i;
+    }
+
+    private static long number(String digits, int from, int to, long before) {
+        long number = before;
+        for (int i = from; i < to; i++) {
+            number = number * 10 + digits.charAt(i) - '0';
+        }
+        return number;
     }
 
     static String mhz(long hz) {

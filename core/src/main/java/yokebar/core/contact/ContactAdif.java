@@ -4,8 +4,8 @@ import static yokebar.core.contact.AdifTime.IMPOSSIBLE;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.band.Band;
@@ -15,20 +15,6 @@ import yokebar.core.mode.Modes;
 
 /** A contact from its ADIF fields and back: {@code read(write(x)) = x}. */
 public final class ContactAdif {
-
-    /** The fields the typed components of a contact stand for. */
-    private static final Set<String> TYPED = Set.of(
-            "CALL",
-            "STATION_CALLSIGN",
-            "QSO_DATE",
-            "TIME_ON",
-            "QSO_DATE_OFF",
-            "TIME_OFF",
-            "BAND",
-            "FREQ",
-            "MODE",
-            "SUBMODE",
-            "PROP_MODE");
 
     private ContactAdif() {}
 
@@ -67,7 +53,8 @@ public final class ContactAdif {
         private final AdifFields fields;
         private final List<Problem> problems = new ArrayList<>(0);
         private final List<Problem> notices = new ArrayList<>(0);
-        private final List<String> keptAsTheyCame = new ArrayList<>(0);
+        /** The places of the fields that no typed component of the contact stands for. */
+        private final BitSet details = new BitSet();
 
         private @Nullable String call;
         private @Nullable String station;
@@ -118,7 +105,7 @@ public final class ContactAdif {
                     frequencyHz,
                     readMode,
                     how,
-                    fields.without(name -> TYPED.contains(name) && !keptAsTheyCame.contains(name)));
+                    fields.at(details));
             return new Reading.Readable(contact, notices);
         }
 
@@ -137,9 +124,15 @@ public final class ContactAdif {
                     case "MODE" -> mode = value;
                     case "SUBMODE" -> submode = value;
                     case "PROP_MODE" -> propagation = value;
-                    default -> {
-                        // a detail
-                    }
+                    default -> details.set(i);
+                }
+            }
+        }
+
+        private void keepAsItCame(String name) {
+            for (int i = 0; i < fields.size(); i++) {
+                if (fields.name(i).equals(name)) {
+                    details.set(i);
                 }
             }
         }
@@ -185,8 +178,8 @@ public final class ContactAdif {
                     notices.add(
                             Problem.of("TIME_OFF", timeOff, "is not a time; the end of the contact was left open."));
                 }
-                keptAsTheyCame.add("TIME_OFF");
-                keptAsTheyCame.add("QSO_DATE_OFF");
+                keepAsItCame("TIME_OFF");
+                keepAsItCame("QSO_DATE_OFF");
                 return null;
             }
             long day = dateOff == null ? Long.MIN_VALUE : AdifTime.epochDay(dateOff.strip());
@@ -263,7 +256,7 @@ public final class ContactAdif {
                         "PROP_MODE",
                         propagation,
                         "is not a propagation mode of the ADIF list; it is kept as it came."));
-                keptAsTheyCame.add("PROP_MODE");
+                keepAsItCame("PROP_MODE");
             }
             return read;
         }
