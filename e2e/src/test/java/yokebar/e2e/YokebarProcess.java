@@ -110,7 +110,7 @@ public final class YokebarProcess implements AutoCloseable {
     }
 
     private ProcessBuilder command(Path output) {
-        List<String> command = new ArrayList<>(List.of(java(), "-Xmx600m", "-jar", UNPACKED + "/yokebar-exec.jar"));
+        List<String> command = new ArrayList<>(List.of(java(), "-Xmx600m", "-Dspring.aot.enabled=true", "-jar", UNPACKED + "/yokebar-exec.jar"));
         ProcessBuilder builder =
                 new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile());
         builder.environment().put("YOKEBAR_HOME", home.toString());
