@@ -42,7 +42,7 @@
         : 'Nothing yet. A record sent by UDP or imported shows up here.'}
     </p>
   {:else}
-    <table>
+    <table class="list">
       <thead>
         <tr><th>UTC</th><th>From</th><th>Decision</th><th>Why</th><th></th></tr>
       </thead>
@@ -86,26 +86,12 @@
   }
 
   header :global(.bx--form-item) {
-    flex: 0 0 144px;
+    flex: 0 0 auto;
     margin-left: auto;
   }
 
-  table {
-    width: 100%;
-    border-collapse: collapse;
-  }
-
-  th {
-    padding: 4px 16px 4px 0;
-    color: var(--yb-ink-2);
-    font-size: 12px;
-    font-weight: 400;
-    text-align: left;
-  }
-
   td {
-    padding: 4px 16px 4px 0;
-    border-top: 1px solid var(--yb-line);
+    padding-block: 4px;
     vertical-align: top;
     white-space: nowrap;
   }

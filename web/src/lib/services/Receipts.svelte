@@ -29,7 +29,7 @@
   {#if handovers.length === 0}
     <p class="muted">Nothing has been handed over yet.</p>
   {:else}
-    <table>
+    <table class="list">
       <thead>
         <tr
           ><th>Prepared, UTC</th><th class="number">Contacts</th><th>Receipt</th><th class="words"
@@ -65,24 +65,11 @@
   }
 
   table {
-    width: 100%;
     margin-top: 4px;
-    border-collapse: collapse;
-  }
-
-  th {
-    padding: 4px 16px 4px 0;
-    color: var(--yb-ink-2);
-    font-size: 12px;
-    font-weight: 400;
-    text-align: left;
   }
 
   td {
     height: 30px;
-    padding: 0 16px 0 0;
-    border-top: 1px solid var(--yb-line);
-    vertical-align: middle;
   }
 
   .mono {
