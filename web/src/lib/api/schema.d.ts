@@ -59,7 +59,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['all_1'];
+    get: operations['all_3'];
     put?: never;
     post?: never;
     delete?: never;
@@ -148,7 +148,71 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/services': {
+  '/api/radios': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['all_1'];
+    put?: never;
+    post: operations['add_1'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/radios/choices': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['choices'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/radios/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['change_2'];
+    post?: never;
+    delete: operations['remove_1'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/radios/{id}/tune': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['tune'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/rotors': {
     parameters: {
       query?: never;
       header?: never;
@@ -156,6 +220,70 @@ export interface paths {
       cookie?: never;
     };
     get: operations['all'];
+    put?: never;
+    post: operations['add'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/rotors/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['change_1'];
+    post?: never;
+    delete: operations['remove'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/rotors/{id}/point': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['point'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/rotors/{id}/stop': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['stop'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['all_2'];
     put?: never;
     post?: never;
     delete?: never;
@@ -344,6 +472,10 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Choices: {
+      dialects: components['schemas']['Dialect'][];
+      serialPorts: components['schemas']['Port'][];
+    };
     ContactDetail: {
       fields: {
         [key: string]: string;
@@ -352,6 +484,11 @@ export interface components {
       line: components['schemas']['LogLine'];
       /** Format: int32 */
       version: number;
+    };
+    Dialect: {
+      bauds: number[];
+      id: string;
+      words: string;
     };
     Draft: {
       account?: string;
@@ -398,6 +535,10 @@ export interface components {
       /** Format: int32 */
       taken?: number;
       trouble?: string;
+    };
+    Heading: {
+      /** Format: double */
+      headingDegrees: number;
     };
     HookupView: {
       /** Format: int32 */
@@ -530,6 +671,25 @@ export interface components {
     Meant: {
       meant: boolean;
     };
+    Now: {
+      band?: string;
+      /** Format: int32 */
+      bandwidthHz?: number;
+      /** Format: int64 */
+      frequencyHz: number;
+      logMode?: string;
+      /** Format: int32 */
+      meter?: number;
+      mode?: string;
+      /** Format: int32 */
+      powerW?: number;
+      split: boolean;
+      /** Format: int64 */
+      transmitHz?: number;
+      transmitting: boolean;
+      /** @enum {string} */
+      vfo: 'A' | 'B';
+    };
     OperatorDraft: {
       callSign?: string;
       name?: string;
@@ -558,9 +718,78 @@ export interface components {
       powerW?: number;
       rig?: string;
     };
+    Port: {
+      description: string;
+      path: string;
+    };
     Proof: {
       sentence: string;
       works: boolean;
+    };
+    RadioDraft: {
+      address?: string;
+      /** Format: int32 */
+      baud?: number;
+      /** Format: int32 */
+      bus?: number;
+      dialect?: string;
+      /** Format: int32 */
+      fullPowerW?: number;
+      lowerSidebandKeyed?: boolean;
+      name?: string;
+      /** Format: int32 */
+      pollEveryMs?: number;
+    };
+    RadioView: {
+      address: string;
+      /** Format: int32 */
+      baud?: number;
+      /** Format: int32 */
+      bus: number;
+      dialect: string;
+      /** Format: int32 */
+      fullPowerW: number;
+      hookup: string;
+      /** Format: int64 */
+      id: number;
+      lowerSidebandKeyed: boolean;
+      name: string;
+      now?: components['schemas']['Now'];
+      /** Format: int32 */
+      pollEveryMs: number;
+    };
+    RotorDraft: {
+      address?: string;
+      /** Format: int32 */
+      baud?: number;
+      /** Format: double */
+      mountOffsetDegrees?: number;
+      name?: string;
+      /** Format: double */
+      stopDegrees?: number;
+      /** Format: double */
+      travelDegrees?: number;
+    };
+    RotorView: {
+      address: string;
+      /** Format: int32 */
+      baud?: number;
+      /** Format: double */
+      elevationDegrees?: number;
+      /** Format: double */
+      headingDegrees?: number;
+      hookup: string;
+      /** Format: int64 */
+      id: number;
+      /** Format: double */
+      mountOffsetDegrees: number;
+      name: string;
+      /** Format: double */
+      stopDegrees: number;
+      /** Format: double */
+      targetDegrees?: number;
+      /** Format: double */
+      travelDegrees: number;
     };
     Seal: {
       reason?: string;
@@ -577,6 +806,15 @@ export interface components {
       placeId?: number;
       places: components['schemas']['PlaceView'][];
       ready: boolean;
+    };
+    Told: {
+      told: boolean;
+    };
+    Tuning: {
+      /** Format: int64 */
+      frequencyHz?: number;
+      mode?: string;
+      split?: boolean;
     };
     Use: {
       /** Format: int64 */
@@ -686,7 +924,7 @@ export interface operations {
       };
     };
   };
-  all_1: {
+  all_3: {
     parameters: {
       query?: never;
       header?: never;
@@ -823,7 +1061,285 @@ export interface operations {
       };
     };
   };
+  all_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RadioView'][];
+        };
+      };
+    };
+  };
+  add_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RadioDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RadioView'][];
+        };
+      };
+    };
+  };
+  choices: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Choices'];
+        };
+      };
+    };
+  };
+  change_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RadioDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RadioView'][];
+        };
+      };
+    };
+  };
+  remove_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RadioView'][];
+        };
+      };
+    };
+  };
+  tune: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Tuning'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Told'];
+        };
+      };
+    };
+  };
   all: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RotorView'][];
+        };
+      };
+    };
+  };
+  add: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RotorDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RotorView'][];
+        };
+      };
+    };
+  };
+  change_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['RotorDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RotorView'][];
+        };
+      };
+    };
+  };
+  remove: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RotorView'][];
+        };
+      };
+    };
+  };
+  point: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Heading'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RotorView'][];
+        };
+      };
+    };
+  };
+  stop: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RotorView'][];
+        };
+      };
+    };
+  };
+  all_2: {
     parameters: {
       query?: never;
       header?: never;

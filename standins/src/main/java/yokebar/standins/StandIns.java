@@ -6,6 +6,8 @@ import java.security.GeneralSecurityException;
 import java.time.Clock;
 import yokebar.standins.backstage.Backstage;
 import yokebar.standins.countersign.Countersign;
+import yokebar.standins.device.HfRadio;
+import yokebar.standins.device.Rotator;
 import yokebar.standins.program.DigitalProgram;
 import yokebar.standins.world.World;
 
@@ -17,11 +19,29 @@ public final class StandIns implements AutoCloseable {
      * @param adifPort where the log under test listens for ADIF datagrams
      * @param countersignPort 0 for any free port
      * @param backstagePort 0 for any free port
+     * @param hfRadioPort 0 for any free port
+     * @param rotatorPort 0 for any free port
      */
-    public record Settings(long seed, Clock clock, Path folder, int adifPort, int countersignPort, int backstagePort) {}
+    public record Settings(
+            long seed,
+            Clock clock,
+            Path folder,
+            int adifPort,
+            int countersignPort,
+            int backstagePort,
+            int hfRadioPort,
+            int rotatorPort) {
+
+        /** With free ports for the devices. */
+        public Settings(long seed, Clock clock, Path folder, int adifPort, int countersignPort, int backstagePort) {
+            this(seed, clock, folder, adifPort, countersignPort, backstagePort, 0, 0);
+        }
+    }
 
     private final World world;
     private final Countersign countersign;
+    private final HfRadio hfRadio;
+    private final Rotator rotator;
     private final DigitalProgram program;
     private final Backstage backstage;
 
@@ -29,9 +49,12 @@ public final class StandIns implements AutoCloseable {
         world = new World(settings.seed());
         countersign = new Countersign(
                 world, settings.clock(), settings.folder().resolve("countersign"), settings.countersignPort());
+        hfRadio = new HfRadio(settings.hfRadioPort());
+        rotator = new Rotator(settings.rotatorPort());
         program = new DigitalProgram(
                 world, settings.clock(), settings.seed(), settings.folder().resolve("wavelet"), settings.adifPort());
-        backstage = new Backstage(program, countersign, settings.backstagePort());
+        program.useRadio(hfRadio.front());
+        backstage = new Backstage(program, countersign, hfRadio, rotator, settings.backstagePort());
     }
 
     public World world() {
@@ -40,6 +63,14 @@ public final class StandIns implements AutoCloseable {
 
     public Countersign countersign() {
         return countersign;
+    }
+
+    public HfRadio hfRadio() {
+        return hfRadio;
+    }
+
+    public Rotator rotator() {
+        return rotator;
     }
 
     public DigitalProgram program() {
@@ -53,6 +84,8 @@ public final class StandIns implements AutoCloseable {
     @Override
     public void close() {
         program.close();
+        hfRadio.close();
+        rotator.close();
         countersign.close();
         backstage.close();
     }

@@ -26,6 +26,17 @@ public class Hookups {
         changed(hookup.id());
     }
 
+    /** Forgets a coupling that was taken down for good. */
+    @Transactional
+    public void remove(Hookup hookup) {
+        byId.remove(hookup.id(), hookup);
+        HookupSwitch stored = db.find(HookupSwitch.class, hookup.id());
+        if (stored != null) {
+            db.remove(stored);
+        }
+        changed(hookup.id());
+    }
+
     /** To be called by a coupling whenever what it shows is different. */
     public void changed(String id) {
         events.publishEvent(new HookupChanged(id));

@@ -24,6 +24,7 @@ import yokebar.core.contact.LoggedContact;
 import yokebar.core.contact.Reading;
 import yokebar.core.contact.SameContact;
 import yokebar.core.contact.Source;
+import yokebar.core.radio.RadioCompletion;
 
 /**
  * The only way into the log for records from outside. A batch is one transaction: every record's journal entry, the new and
@@ -40,6 +41,7 @@ class Intake {
     private final TransactionTemplate transaction;
     private final ContactLog log;
     private final Station station;
+    private final RadioFill radioFill;
     private final ApplicationEventPublisher events;
 
     Intake(
@@ -47,11 +49,13 @@ class Intake {
             PlatformTransactionManager transactions,
             ContactLog log,
             Station station,
+            RadioFill radioFill,
             ApplicationEventPublisher events) {
         this.bulk = bulk;
         this.transaction = new TransactionTemplate(transactions);
         this.log = log;
         this.station = station;
+        this.radioFill = radioFill;
         this.events = events;
     }
 
@@ -82,12 +86,15 @@ class Intake {
         Call ownCall = station.ownCall().orElse(null);
         Station.Present present = station.present();
         List<Reading> readings = new ArrayList<>(arrivals.size());
+        List<List<String>> fromRadio = new ArrayList<>(arrivals.size());
         for (Arrival arrival : arrivals) {
-            readings.add(arrival.fault() != null ? null : ContactAdif.read(completed(arrival, present), ownCall));
+            RadioCompletion.Completed completed = completed(arrival, present);
+            fromRadio.add(completed.fromRadio());
+            readings.add(arrival.fault() != null ? null : ContactAdif.read(completed.fields(), ownCall));
         }
         IntakeBatch batch = new IntakeBatch(candidates(readings));
         for (int i = 0; i < arrivals.size(); i++) {
-            batch.decide(arrivals.get(i), readings.get(i));
+            batch.decide(arrivals.get(i), readings.get(i), fromRadio.get(i));
         }
         List<Outcome> outcomes = batch.store(log, present.placeId());
         List<JournalEntry> entries = new ArrayList<>(arrivals.size());
@@ -98,12 +105,18 @@ class Intake {
         return outcomes;
     }
 
-    /** A record that a program sends was made just now by whoever operates; one from a file may be years old. */
-    private static AdifFields completed(Arrival arrival, Station.Present present) {
-        boolean madeNow = arrival.source() == Source.PROGRAM;
-        return madeNow && arrival.fields().get("OPERATOR") == null
+    /**
+     * A record that a program sends was made just now, by whoever operates and on the radio; one from a file may be years
+     * old.
+     */
+    private RadioCompletion.Completed completed(Arrival arrival, Station.Present present) {
+        if (arrival.source() != Source.PROGRAM) {
+            return new RadioCompletion.Completed(arrival.fields(), List.of());
+        }
+        AdifFields fields = arrival.fields().get("OPERATOR") == null
                 ? arrival.fields().with("OPERATOR", present.operatorCall())
                 : arrival.fields();
+        return radioFill.fill(arrival, fields);
     }
 
     /** The contacts of the log that any of the records could be, found in one query. */

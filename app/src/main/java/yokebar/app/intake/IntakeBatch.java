@@ -35,14 +35,17 @@ final class IntakeBatch {
         candidates.forEach(this::remember);
     }
 
-    /** @param reading null when the arrival is no whole record */
-    void decide(Arrival arrival, @Nullable Reading reading) {
+    /**
+     * @param reading null when the arrival is no whole record
+     * @param fromRadio the fields of it that a radio gave
+     */
+    void decide(Arrival arrival, @Nullable Reading reading, List<String> fromRadio) {
         if (reading == null) {
             verdicts.add(new Verdict(Decision.REFUSED, String.valueOf(arrival.fault()), 0));
         } else if (reading instanceof Reading.Unreadable unreadable) {
             verdicts.add(new Verdict(Decision.REFUSED, unreadable.sentence(), 0));
         } else if (reading instanceof Reading.Readable readable) {
-            verdicts.add(place(arrival, readable));
+            verdicts.add(place(arrival, readable, fromRadio));
         }
     }
 
@@ -66,16 +69,20 @@ final class IntakeBatch {
         return verdicts.stream().map(v -> outcome(v, numbers)).toList();
     }
 
-    private Verdict place(Arrival arrival, Reading.Readable readable) {
+    private Verdict place(Arrival arrival, Reading.Readable readable, List<String> fromRadio) {
         Contact contact = readable.contact();
         List<LoggedContact> sameCall = known.getOrDefault(contact.call().text(), List.of());
         LoggedContact match =
                 SameContact.find(contact, arrival.source(), sameCall).orElse(null);
         if (match == null) {
-            LoggedContact fresh = new LoggedContact(-1 - added.size(), contact, Provenance.of(arrival.source()));
+            LoggedContact fresh = new LoggedContact(
+                    -1 - added.size(), contact, Provenance.of(arrival.source()).with(fromRadio, Source.RADIO));
             added.put(fresh.id(), fresh);
             remember(fresh);
-            return new Verdict(Decision.ADDED, "New: " + named(contact) + "." + notices(readable), fresh.id());
+            return new Verdict(
+                    Decision.ADDED,
+                    "New: " + named(contact) + "." + fromRadio(fromRadio) + notices(readable),
+                    fresh.id());
         }
         Merge.Result merged = Merge.merge(match, contact, arrival.source());
         if (merged.changed().isEmpty()) {
@@ -106,6 +113,10 @@ final class IntakeBatch {
         }
         long number = verdict.contactNumber();
         return new Outcome(verdict.decision(), verdict.sentence(), numbers.getOrDefault(number, number));
+    }
+
+    private static String fromRadio(List<String> fields) {
+        return fields.isEmpty() ? "" : " From the radio: " + String.join(", ", fields) + ".";
     }
 
     private static String kept(Merge.Result merged) {

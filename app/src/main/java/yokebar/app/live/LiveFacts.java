@@ -2,6 +2,7 @@ package yokebar.app.live;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -9,6 +10,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.delivery.LaneChanged;
 import yokebar.app.delivery.SealsChanged;
+import yokebar.app.hookup.Hookup;
 import yokebar.app.hookup.HookupChanged;
 import yokebar.app.hookup.HookupView;
 import yokebar.app.hookup.Hookups;
@@ -16,6 +18,11 @@ import yokebar.app.log.ContactChanged;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.ContactsLogged;
 import yokebar.app.log.LogLine;
+import yokebar.app.radio.RadioMoved;
+import yokebar.app.radio.Radios;
+import yokebar.app.radio.RadiosChanged;
+import yokebar.app.rotor.RotorTurned;
+import yokebar.app.rotor.Rotors;
 import yokebar.app.station.StationChanged;
 import yokebar.core.contact.LoggedContact;
 
@@ -32,16 +39,23 @@ class LiveFacts {
     private final LiveStream stream;
     private final ContactLog log;
     private final Hookups hookups;
+    private final Radios radios;
+    private final Rotors rotors;
     private final Set<Long> added = new HashSet<>();
     private final Set<Long> changed = new HashSet<>();
     private final Set<String> changedHookups = new HashSet<>();
     private final Set<Integer> changedLanes = new HashSet<>();
+    private final Set<Long> movedRadios = new HashSet<>();
+    private final Set<Long> turnedRotors = new HashSet<>();
     private boolean stationChanged;
+    private boolean radioSetChanged;
 
-    LiveFacts(LiveStream stream, ContactLog log, Hookups hookups) {
+    LiveFacts(LiveStream stream, ContactLog log, Hookups hookups, Radios radios, Rotors rotors) {
         this.stream = stream;
         this.log = log;
         this.hookups = hookups;
+        this.radios = radios;
+        this.rotors = rotors;
     }
 
     /**
@@ -51,6 +65,9 @@ class LiveFacts {
      * @param more how many more there are than are told here; the page loads afresh then
      */
     record LogNews(List<LogLine> added, List<LogLine> changed, long total, int more) {}
+
+    /** A coupling that was taken down for good. */
+    record Gone(String id) {}
 
     /** A lane to be read again. */
     record LaneNews(Set<Integer> services) {}
@@ -85,8 +102,30 @@ class LiveFacts {
         stationChanged = true;
     }
 
+    @EventListener
+    synchronized void radio(RadioMoved event) {
+        movedRadios.add(event.radioId());
+    }
+
+    @EventListener
+    synchronized void radios(RadiosChanged event) {
+        radioSetChanged = true;
+    }
+
+    @EventListener
+    synchronized void rotor(RotorTurned event) {
+        turnedRotors.add(event.rotorId());
+    }
+
     private record Facts(
-            Set<Long> added, Set<Long> changed, Set<String> hookups, Set<Integer> lanes, boolean station) {}
+            Set<Long> added,
+            Set<Long> changed,
+            Set<String> hookups,
+            Set<Integer> lanes,
+            Set<Long> radios,
+            boolean radioSet,
+            Set<Long> rotors,
+            boolean station) {}
 
     private synchronized Facts takeFacts() {
         Facts facts = new Facts(
@@ -94,11 +133,17 @@ class LiveFacts {
                 Set.copyOf(changed),
                 Set.copyOf(changedHookups),
                 Set.copyOf(changedLanes),
+                Set.copyOf(movedRadios),
+                radioSetChanged,
+                Set.copyOf(turnedRotors),
                 stationChanged);
         added.clear();
         changed.clear();
         changedHookups.clear();
         changedLanes.clear();
+        movedRadios.clear();
+        radioSetChanged = false;
+        turnedRotors.clear();
         stationChanged = false;
         return facts;
     }
@@ -117,13 +162,30 @@ class LiveFacts {
                             : new LogNews(log.lines(facts.added()), log.lines(others), log.size(), 0));
         }
         for (String id : facts.hookups()) {
-            hookups.find(id).ifPresent(hookup -> stream.send("hookup", HookupView.of(hookup)));
+            Optional<Hookup> hookup = hookups.find(id);
+            if (hookup.isPresent()) {
+                stream.send("hookup", HookupView.of(hookup.get()));
+            } else {
+                stream.send("hookup-gone", new Gone(id));
+            }
         }
+        tellDevices(facts);
         if (!facts.lanes().isEmpty() || !facts.added().isEmpty()) {
             stream.send("lanes", new LaneNews(facts.lanes()));
         }
         if (facts.station()) {
             stream.send("station", List.of());
+        }
+    }
+
+    private void tellDevices(Facts facts) {
+        if (facts.radioSet()) {
+            stream.send("radios", radios.views());
+        } else {
+            facts.radios().forEach(id -> radios.view(id).ifPresent(radio -> stream.send("radio", radio)));
+        }
+        if (!facts.rotors().isEmpty()) {
+            stream.send("rotors", rotors.views());
         }
     }
 }

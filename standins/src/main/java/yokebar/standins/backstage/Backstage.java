@@ -9,6 +9,8 @@ import java.util.Map;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.countersign.Countersign;
+import yokebar.standins.device.HfRadio;
+import yokebar.standins.device.Rotator;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
@@ -21,16 +23,21 @@ public final class Backstage implements AutoCloseable {
 
     private final DigitalProgram program;
     private final Countersign countersign;
+    private final DeviceKnobs devices;
     private final HttpService http;
 
     /** @param port 0 for any free port */
-    public Backstage(DigitalProgram program, Countersign countersign, int port) throws IOException {
+    public Backstage(DigitalProgram program, Countersign countersign, HfRadio radio, Rotator rotator, int port)
+            throws IOException {
         this.program = program;
         this.countersign = countersign;
+        this.devices = new DeviceKnobs(radio, rotator);
         this.http = new HttpService(port)
                 .on("/api/state", request -> Answer.json(200, state()))
                 .on("/api/program/", this::program)
                 .on("/api/countersign/", this::countersign)
+                .on("/api/radio/", request -> answer(devices.radio(request.path(), words(request))))
+                .on("/api/rotator/", request -> answer(devices.rotator(request.path(), words(request))))
                 .on("/", request -> page());
         http.start();
     }
@@ -48,6 +55,7 @@ public final class Backstage implements AutoCloseable {
         Map<String, Object> state = new LinkedHashMap<>();
         state.put("program", Map.of("secondsBetween", program.secondsBetween(), "made", program.made()));
         state.put("countersign", countersign.summary());
+        state.putAll(devices.state());
         return state;
     }
 
@@ -108,6 +116,10 @@ public final class Backstage implements AutoCloseable {
 
     private static Map<String, String> words(Request request) {
         return request.body().length == 0 ? Map.of() : JSON.readValue(request.body(), WORDS);
+    }
+
+    private static Answer answer(boolean done) {
+        return done ? done() : unknown();
     }
 
     private static Answer done() {

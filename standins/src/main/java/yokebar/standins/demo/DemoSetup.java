@@ -71,6 +71,7 @@ public final class DemoSetup {
     /** The station and Countersign, without any contacts. */
     public void furnishStation() throws IOException, InterruptedException, GeneralSecurityException {
         station();
+        devices();
         countersign();
     }
 
@@ -107,6 +108,27 @@ public final class DemoSetup {
             }
         }
         put("api/station", use);
+    }
+
+    private void devices() throws IOException, InterruptedException {
+        post(
+                "api/radios",
+                Map.of(
+                        "name",
+                        "Petrel 100",
+                        "dialect",
+                        "semicolon",
+                        "address",
+                        "127.0.0.1:" + standIns.hfRadio().port()));
+        post(
+                "api/rotors",
+                Map.of(
+                        "name",
+                        "Windrose",
+                        "address",
+                        "127.0.0.1:" + standIns.rotator().port(),
+                        "stopDegrees",
+                        180));
     }
 
     private void countersign() throws IOException, InterruptedException, GeneralSecurityException {

@@ -20,6 +20,7 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
+import yokebar.standins.device.RadioFront;
 import yokebar.standins.world.Station;
 import yokebar.standins.world.World;
 
@@ -42,6 +43,7 @@ public final class DigitalProgram implements AutoCloseable {
         thread.setDaemon(true);
         return thread;
     });
+    private @Nullable RadioFront radio;
     private @Nullable ScheduledFuture<?> working;
     private double secondsBetween;
     private String last = "";
@@ -72,6 +74,11 @@ public final class DigitalProgram implements AutoCloseable {
         }
     }
 
+    /** Works on this radio from now on: on its frequency, and without saying its power. */
+    public synchronized void useRadio(RadioFront front) {
+        radio = front;
+    }
+
     public synchronized double secondsBetween() {
         return secondsBetween;
     }
@@ -92,6 +99,9 @@ public final class DigitalProgram implements AutoCloseable {
         Station station = asked.orElseGet(() -> world.any(random));
         Map<String, String> fields =
                 new LinkedHashMap<>(ProgramContact.make(OWN_CALL, OWN_LOCATOR, station, clock.instant(), random));
+        if (radio != null) {
+            ProgramContact.onRadio(fields, radio.frequencyHz(), random);
+        }
         if (changes.containsKey("CALL") && asked.isEmpty()) {
             // Nobody in this world: nothing is known about the call but the call.
             fields.keySet().removeAll(ProgramContact.ABOUT_THE_OTHER);

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import yokebar.standins.world.HfBand;
 import yokebar.standins.world.Station;
 
 /** A contact as the digital-mode program writes it. */
@@ -57,7 +58,7 @@ final class ProgramContact {
         fields.put("QSO_DATE_OFF", DATE.format(end));
         fields.put("TIME_OFF", TIME.format(end));
         fields.put("BAND", channel.band);
-        fields.put("FREQ", "%d.%06d".formatted(hz / 1_000_000, hz % 1_000_000));
+        fields.put("FREQ", megahertz(hz));
         fields.put("STATION_CALLSIGN", ownCall);
         fields.put("MY_GRIDSQUARE", ownLocator);
         fields.put("TX_PWR", "50");
@@ -68,6 +69,20 @@ final class ProgramContact {
         fields.put("CQZ", String.valueOf(other.cqZone()));
         fields.put("APP_WAVELET_DT", "%.1f".formatted(random.nextDouble() - 0.5));
         return fields;
+    }
+
+    /** As made on a radio with its dial there; off the bands the program's own idea of its frequency stands. */
+    static void onRadio(Map<String, String> fields, long dialHz, Random random) {
+        long hz = dialHz + 200 + random.nextInt(2500);
+        HfBand.of(hz).ifPresent(band -> {
+            fields.put("BAND", band.label());
+            fields.put("FREQ", megahertz(hz));
+            fields.remove("TX_PWR");
+        });
+    }
+
+    private static String megahertz(long hz) {
+        return "%d.%06d".formatted(hz / 1_000_000, hz % 1_000_000);
     }
 
     static String text(Map<String, String> fields) {

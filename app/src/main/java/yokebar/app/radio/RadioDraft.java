@@ -1,0 +1,76 @@
+package yokebar.app.radio;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import yokebar.app.FieldProblem;
+import yokebar.links.radio.RadioDialects;
+import yokebar.links.wire.DeviceAddress;
+
+/**
+ * A radio as it is typed.
+ *
+ * @param address host and port, or a serial port's path
+ * @param baud speed of a serial port, bit/s
+ * @param bus its address on a bus of several, 0 to 255
+ * @param fullPowerW what full power is, W
+ * @param pollEveryMs how often it is asked, ms
+ */
+record RadioDraft(
+        @Nullable String name,
+        @Nullable String dialect,
+        @Nullable String address,
+        @Nullable Integer baud,
+        @Nullable Integer bus,
+        @Nullable Integer fullPowerW,
+        @Nullable Integer pollEveryMs,
+        @Nullable Boolean lowerSidebandKeyed) {
+
+    private static final int DEFAULT_FULL_POWER_W = 100;
+    private static final int DEFAULT_POLL_MS = 100;
+
+    /** Takes over what was typed, or says at each field what is wrong. */
+    void fill(RadioRow row, RadioDialects dialects) {
+        List<FieldProblem.Field> problems = new ArrayList<>();
+        row.name = name == null ? "" : name.strip();
+        if (row.name.isEmpty() || row.name.length() > 60) {
+            problems.add(new FieldProblem.Field("name", "A radio needs a name of up to 60 letters."));
+        }
+        try {
+            row.dialect = dialects.named(dialect == null ? "" : dialect).id();
+        } catch (IllegalArgumentException e) {
+            problems.add(new FieldProblem.Field("dialect", String.valueOf(e.getMessage())));
+        }
+        row.address = address == null ? "" : address.strip();
+        row.baud = baud;
+        try {
+            DeviceAddress.of(row.address, baud);
+        } catch (IllegalArgumentException e) {
+            problems.add(new FieldProblem.Field("address", String.valueOf(e.getMessage())));
+        }
+        row.bus = within("bus", bus, 0, 0, 255, "The address on the bus is 0 to 255.", problems);
+        row.fullPowerW = within(
+                "fullPowerW", fullPowerW, DEFAULT_FULL_POWER_W, 1, 10_000, "Full power is 1 to 10 000 W.", problems);
+        row.pollEveryMs = within(
+                "pollEveryMs", pollEveryMs, DEFAULT_POLL_MS, 20, 5000, "It is asked every 20 to 5000 ms.", problems);
+        row.lowerSidebandKeyed = Boolean.TRUE.equals(lowerSidebandKeyed);
+        if (!problems.isEmpty()) {
+            throw new FieldProblem(problems);
+        }
+    }
+
+    private static int within(
+            String field,
+            @Nullable Integer value,
+            int otherwise,
+            int least,
+            int most,
+            String sentence,
+            List<FieldProblem.Field> problems) {
+        int taken = value == null ? otherwise : value;
+        if (taken < least || taken > most) {
+            problems.add(new FieldProblem.Field(field, sentence));
+        }
+        return taken;
+    }
+}

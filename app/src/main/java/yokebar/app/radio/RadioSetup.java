@@ -1,0 +1,15 @@
+package yokebar.app.radio;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import yokebar.links.radio.RadioDialects;
+
+/** What the radios are made with. */
+@Configuration(proxyBeanMethods = false)
+class RadioSetup {
+
+    @Bean
+    RadioDialects radioDialects() {
+        return RadioDialects.standard();
+    }
+}

@@ -1,0 +1,89 @@
+package yokebar.app.radio;
+
+import org.jspecify.annotations.Nullable;
+import yokebar.core.band.Band;
+import yokebar.core.mode.Mode;
+import yokebar.core.radio.ModeMapping;
+import yokebar.core.radio.RadioState;
+import yokebar.core.radio.Vfo;
+
+/**
+ * A radio as the interface shows it.
+ *
+ * @param hookup the coupling that has its link's state
+ * @param now what it last reported; null while it is not connected
+ */
+public record RadioView(
+        long id,
+        String hookup,
+        String name,
+        String dialect,
+        String address,
+        @Nullable Integer baud,
+        int bus,
+        int fullPowerW,
+        int pollEveryMs,
+        boolean lowerSidebandKeyed,
+        @Nullable Now now) {
+
+    /**
+     * What a radio last reported.
+     *
+     * @param frequencyHz received on, Hz
+     * @param transmitHz transmitted on, Hz
+     * @param band the amateur band received on; null outside of all
+     * @param mode as the radio calls it, such as {@code DATA-U}
+     * @param logMode what would be logged; null when the radio cannot tell
+     * @param powerW it is set to, W
+     * @param meter 0 to 30
+     * @param bandwidthHz of the receive filter
+     */
+    public record Now(
+            long frequencyHz,
+            @Nullable Long transmitHz,
+            @Nullable String band,
+            @Nullable String mode,
+            @Nullable String logMode,
+            Vfo vfo,
+            boolean split,
+            boolean transmitting,
+            @Nullable Integer powerW,
+            @Nullable Integer meter,
+            @Nullable Integer bandwidthHz) {}
+
+    static RadioView of(RadioRow row, RadioState state) {
+        return new RadioView(
+                row.number(),
+                Radio.hookupId(row.number()),
+                row.name,
+                row.dialect,
+                row.address,
+                row.baud,
+                row.bus,
+                row.fullPowerW,
+                row.pollEveryMs,
+                row.lowerSidebandKeyed,
+                now(state, new ModeMapping(row.lowerSidebandKeyed)));
+    }
+
+    private static @Nullable Now now(RadioState state, ModeMapping mapping) {
+        Long hz = state.frequencyHz();
+        if (hz == null) {
+            return null;
+        }
+        Band band = state.band();
+        Mode logged = state.mode() == null ? null : mapping.toLog(state.mode(), hz);
+        return new Now(
+                hz,
+                state.transmitHz(),
+                band == null ? null : band.adifName(),
+                state.mode() == null ? null : state.mode().label(),
+                logged == null ? null : logged.label(),
+                state.vfo(),
+                state.split(),
+                state.transmitting(),
+                state.powerW(),
+                state.meter(),
+                state.bandwidthHz());
+    }
+}

@@ -1,0 +1,186 @@
+package yokebar.app.radio;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentSkipListMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import yokebar.app.FieldProblem;
+import yokebar.app.hookup.Hookups;
+import yokebar.core.band.Band;
+import yokebar.core.radio.ModeMapping;
+import yokebar.core.radio.RadioCommand;
+import yokebar.core.radio.RadioCompletion;
+import yokebar.core.radio.RadioMode;
+import yokebar.core.radio.RadioState;
+import yokebar.links.radio.RadioDialects;
+
+/** All radios of the station. */
+@Service
+public class Radios implements SmartLifecycle, Radio.Listener {
+    private final EntityManager db;
+    private final TransactionTemplate transaction;
+    private final Hookups hookups;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final RadioDialects dialects;
+    private final Map<Long, Radio> radios = new ConcurrentSkipListMap<>();
+    private volatile boolean running;
+
+    Radios(
+            EntityManager db,
+            TransactionTemplate transaction,
+            Hookups hookups,
+            ApplicationEventPublisher events,
+            Clock clock,
+            RadioDialects dialects) {
+        this.db = db;
+        this.transaction = transaction;
+        this.hookups = hookups;
+        this.events = events;
+        this.clock = clock;
+        this.dialects = dialects;
+    }
+
+    @Override
+    public void start() {
+        running = true;
+        List<RadioRow> rows = transaction.execute(status ->
+                db.createQuery("from RadioRow order by id", RadioRow.class).getResultList());
+        rows.forEach(this::set);
+    }
+
+    @Override
+    public void stop() {
+        radios.values().forEach(radio -> radio.hookup().disconnect());
+        running = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    /** What the radios that are connected report, for completing records; the first one first. */
+    public List<RadioCompletion.Reading> readings() {
+        return radios.values().stream()
+                .filter(radio -> radio.hookup().live())
+                .map(radio ->
+                        new RadioCompletion.Reading(radio.state(), new ModeMapping(radio.row().lowerSidebandKeyed)))
+                .toList();
+    }
+
+    public List<RadioView> views() {
+        return radios.values().stream().map(Radios::view).toList();
+    }
+
+    public Optional<RadioView> view(long id) {
+        return Optional.ofNullable(radios.get(id)).map(Radios::view);
+    }
+
+    private static RadioView view(Radio radio) {
+        return RadioView.of(radio.row(), radio.state());
+    }
+
+    /** @return the radio's number */
+    long save(@Nullable Long id, RadioDraft draft) {
+        RadioRow saved = transaction.execute(status -> {
+            RadioRow row = id == null ? new RadioRow() : db.find(RadioRow.class, id);
+            if (row == null) {
+                throw new FieldProblem("id", "There is no radio " + id + ".");
+            }
+            draft.fill(row, dialects);
+            db.persist(row);
+            return row;
+        });
+        set(saved);
+        events.publishEvent(new RadiosChanged());
+        return saved.number();
+    }
+
+    void remove(long id) {
+        transaction.executeWithoutResult(status -> {
+            RadioRow row = db.find(RadioRow.class, id);
+            if (row != null) {
+                db.remove(row);
+            }
+        });
+        Radio radio = radios.remove(id);
+        if (radio != null) {
+            radio.hookup().disconnect();
+            hookups.remove(radio.hookup());
+        }
+        events.publishEvent(new RadiosChanged());
+    }
+
+    private void set(RadioRow row) {
+        Radio fresh = new Radio(row, dialects, clock, this);
+        Radio before = radios.put(row.number(), fresh);
+        if (before != null) {
+            before.hookup().disconnect();
+        }
+        hookups.register(fresh.hookup());
+        if (hookups.wanted(fresh.hookup().id())) {
+            fresh.hookup().connect();
+        }
+    }
+
+    /** Sets what is given; what is null stays. */
+    void tune(long id, @Nullable Long frequencyHz, @Nullable String mode, @Nullable Boolean split) {
+        Radio radio = connected(id);
+        RadioState state = radio.state();
+        RadioMode radioMode = mode == null ? null : modeNamed(mode);
+        if (frequencyHz != null) {
+            if (frequencyHz < 1000 || frequencyHz > Band.SUBMM.highHz()) {
+                throw new FieldProblem("frequencyHz", frequencyHz + " Hz is no radio frequency.");
+            }
+            radio.tell(new RadioCommand.Tune(state.vfo(), frequencyHz));
+        }
+        if (radioMode != null) {
+            radio.tell(new RadioCommand.SetMode(radioMode));
+        }
+        if (split != null) {
+            radio.tell(new RadioCommand.SetSplit(split));
+        }
+    }
+
+    private static RadioMode modeNamed(String label) {
+        RadioMode mode = RadioMode.labelled(label);
+        if (mode == null) {
+            throw new FieldProblem(
+                    "mode", "\"" + label + "\" is no mode of a radio; it is USB, CW, DATA-U or the like.");
+        }
+        return mode;
+    }
+
+    private Radio connected(long id) {
+        Radio radio = radios.get(id);
+        if (radio == null) {
+            throw new FieldProblem("id", "There is no radio " + id + ".");
+        }
+        if (!radio.hookup().live()) {
+            throw new FieldProblem("id", radio.row().name + " is not connected, so it was not tuned.");
+        }
+        return radio;
+    }
+
+    RadioDialects dialects() {
+        return dialects;
+    }
+
+    @Override
+    public void moved(Radio radio) {
+        events.publishEvent(new RadioMoved(radio.row().number()));
+    }
+
+    @Override
+    public void linkChanged(Radio radio) {
+        hookups.changed(radio.hookup().id());
+    }
+}

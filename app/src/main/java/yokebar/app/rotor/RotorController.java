@@ -1,0 +1,60 @@
+package yokebar.app.rotor;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The rotators over HTTP. */
+@RestController
+@RequestMapping("/api/rotors")
+class RotorController {
+    private final Rotors rotors;
+
+    RotorController(Rotors rotors) {
+        this.rotors = rotors;
+    }
+
+    /** Where to turn to, degrees true. */
+    record Heading(double headingDegrees) {}
+
+    @GetMapping
+    List<RotorView> all() {
+        return rotors.views();
+    }
+
+    @PostMapping
+    List<RotorView> add(@RequestBody RotorDraft draft) {
+        rotors.save(null, draft);
+        return rotors.views();
+    }
+
+    @PutMapping("/{id}")
+    List<RotorView> change(@PathVariable long id, @RequestBody RotorDraft draft) {
+        rotors.save(id, draft);
+        return rotors.views();
+    }
+
+    @DeleteMapping("/{id}")
+    List<RotorView> remove(@PathVariable long id) {
+        rotors.remove(id);
+        return rotors.views();
+    }
+
+    @PostMapping("/{id}/point")
+    List<RotorView> point(@PathVariable long id, @RequestBody Heading heading) {
+        rotors.point(id, heading.headingDegrees());
+        return rotors.views();
+    }
+
+    @PostMapping("/{id}/stop")
+    List<RotorView> stop(@PathVariable long id) {
+        rotors.stop(id);
+        return rotors.views();
+    }
+}

@@ -1,0 +1,64 @@
+package yokebar.app.rotor;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import yokebar.app.FieldProblem;
+import yokebar.core.rotor.RotorTravel;
+import yokebar.links.wire.DeviceAddress;
+
+/**
+ * A rotator as it is typed.
+ *
+ * @param address host and port, or a serial port's path
+ * @param baud speed of a serial port, bit/s
+ * @param stopDegrees the end it reaches turning anticlockwise, as it reports it
+ * @param travelDegrees from there to the other end
+ * @param mountOffsetDegrees added to its angle to get the antenna's heading
+ */
+record RotorDraft(
+        @Nullable String name,
+        @Nullable String address,
+        @Nullable Integer baud,
+        @Nullable Double stopDegrees,
+        @Nullable Double travelDegrees,
+        @Nullable Double mountOffsetDegrees) {
+
+    /** Takes over what was typed, or says at each field what is wrong. */
+    void fill(RotorRow row) {
+        List<FieldProblem.Field> problems = new ArrayList<>();
+        row.name = name == null ? "" : name.strip();
+        if (row.name.isEmpty() || row.name.length() > 60) {
+            problems.add(new FieldProblem.Field("name", "A rotator needs a name of up to 60 letters."));
+        }
+        row.address = address == null ? "" : address.strip();
+        row.baud = baud;
+        try {
+            DeviceAddress.of(row.address, baud);
+        } catch (IllegalArgumentException e) {
+            problems.add(new FieldProblem.Field("address", String.valueOf(e.getMessage())));
+        }
+        double stop = stopDegrees == null ? 0 : stopDegrees;
+        double travel = travelDegrees == null ? 360 : travelDegrees;
+        double offset = mountOffsetDegrees == null ? 0 : mountOffsetDegrees;
+        check("stopDegrees", () -> new RotorTravel(stop, 360, 0, List.of()), problems);
+        check("travelDegrees", () -> new RotorTravel(0, travel, 0, List.of()), problems);
+        check("mountOffsetDegrees", () -> new RotorTravel(0, 360, offset, List.of()), problems);
+        row.stopDegrees = stop;
+        row.travelDegrees = travel;
+        row.mountOffsetDegrees = offset;
+        if (!problems.isEmpty()) {
+            throw new FieldProblem(problems);
+        }
+    }
+
+    private static void check(String field, Runnable attempt, List<FieldProblem.Field> problems) {
+        try {
+            attempt.run();
+        } catch (IllegalArgumentException e) {
+            String sentence = String.valueOf(e.getMessage());
+            problems.add(new FieldProblem.Field(
+                    field, Character.toUpperCase(sentence.charAt(0)) + sentence.substring(1) + "."));
+        }
+    }
+}

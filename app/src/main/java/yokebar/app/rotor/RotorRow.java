@@ -1,0 +1,48 @@
+package yokebar.app.rotor;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.SequenceGenerator;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.rotor.RotorTravel;
+
+/** A rotator as it is set up. */
+@Entity
+@Table(name = "rotor")
+class RotorRow {
+    @Id
+    @GeneratedValue(strategy = GenerationType.SEQUENCE, generator = "rotor")
+    @SequenceGenerator(name = "rotor", sequenceName = "rotor_seq", allocationSize = 1)
+    @Nullable
+    Long id;
+
+    @Version
+    int version;
+
+    String name = "";
+    String address = "";
+
+    /** Speed of a serial port, bit/s. */
+    @Nullable
+    Integer baud;
+
+    double stopDegrees;
+    double travelDegrees = 360;
+    double mountOffsetDegrees;
+
+    long number() {
+        if (id == null) {
+            throw new IllegalStateException("not stored yet");
+        }
+        return id;
+    }
+
+    RotorTravel travel() {
+        return new RotorTravel(stopDegrees, travelDegrees, mountOffsetDegrees, List.of());
+    }
+}

@@ -1,0 +1,41 @@
+package yokebar.app.rotor;
+
+import org.jspecify.annotations.Nullable;
+import yokebar.core.rotor.RotorState;
+
+/**
+ * A rotator as the interface shows it.
+ *
+ * @param hookup the coupling that has its link's state
+ * @param headingDegrees where the antenna points, degrees true; null while it is not connected
+ * @param elevationDegrees above the horizon; null when it has none
+ * @param targetDegrees the heading it is on the way to; null when on no way
+ */
+public record RotorView(
+        long id,
+        String hookup,
+        String name,
+        String address,
+        @Nullable Integer baud,
+        double stopDegrees,
+        double travelDegrees,
+        double mountOffsetDegrees,
+        @Nullable Double headingDegrees,
+        @Nullable Double elevationDegrees,
+        @Nullable Double targetDegrees) {
+
+    static RotorView of(RotorRow row, RotorState state) {
+        return new RotorView(
+                row.number(),
+                Rotor.hookupId(row.number()),
+                row.name,
+                row.address,
+                row.baud,
+                row.stopDegrees,
+                row.travelDegrees,
+                row.mountOffsetDegrees,
+                state.headingDegrees(),
+                state.elevationDegrees(),
+                state.targetDegrees());
+    }
+}

@@ -1,0 +1,152 @@
+package yokebar.app.rotor;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentSkipListMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import yokebar.app.FieldProblem;
+import yokebar.app.hookup.Hookups;
+import yokebar.core.rotor.RotorState;
+import yokebar.links.rotor.RotorLink;
+
+/** All rotators of the station. */
+@Service
+public class Rotors implements SmartLifecycle, Rotor.Listener {
+    private final EntityManager db;
+    private final TransactionTemplate transaction;
+    private final Hookups hookups;
+    private final ApplicationEventPublisher events;
+    private final Clock clock;
+    private final Map<Long, Rotor> rotors = new ConcurrentSkipListMap<>();
+    private volatile boolean running;
+
+    Rotors(
+            EntityManager db,
+            TransactionTemplate transaction,
+            Hookups hookups,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.db = db;
+        this.transaction = transaction;
+        this.hookups = hookups;
+        this.events = events;
+        this.clock = clock;
+    }
+
+    @Override
+    public void start() {
+        running = true;
+        List<RotorRow> rows = transaction.execute(status ->
+                db.createQuery("from RotorRow order by id", RotorRow.class).getResultList());
+        rows.forEach(this::set);
+    }
+
+    @Override
+    public void stop() {
+        rotors.values().forEach(rotor -> rotor.hookup().disconnect());
+        running = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    public List<RotorView> views() {
+        return rotors.values().stream()
+                .map(rotor -> RotorView.of(rotor.row(), rotor.state()))
+                .toList();
+    }
+
+    public Optional<RotorView> view(long id) {
+        return Optional.ofNullable(rotors.get(id)).map(rotor -> RotorView.of(rotor.row(), rotor.state()));
+    }
+
+    void save(@Nullable Long id, RotorDraft draft) {
+        RotorRow saved = transaction.execute(status -> {
+            RotorRow row = id == null ? new RotorRow() : db.find(RotorRow.class, id);
+            if (row == null) {
+                throw new FieldProblem("id", "There is no rotator " + id + ".");
+            }
+            draft.fill(row);
+            db.persist(row);
+            return row;
+        });
+        set(saved);
+        events.publishEvent(new RotorTurned(saved.number()));
+    }
+
+    void remove(long id) {
+        transaction.executeWithoutResult(status -> {
+            RotorRow row = db.find(RotorRow.class, id);
+            if (row != null) {
+                db.remove(row);
+            }
+        });
+        Rotor rotor = rotors.remove(id);
+        if (rotor != null) {
+            rotor.hookup().disconnect();
+            hookups.remove(rotor.hookup());
+        }
+        events.publishEvent(new RotorTurned(id));
+    }
+
+    private void set(RotorRow row) {
+        Rotor fresh = new Rotor(row, clock, this);
+        Rotor before = rotors.put(row.number(), fresh);
+        if (before != null) {
+            before.hookup().disconnect();
+        }
+        hookups.register(fresh.hookup());
+        if (hookups.wanted(fresh.hookup().id())) {
+            fresh.hookup().connect();
+        }
+    }
+
+    /** Turns an antenna the nearest way its stop allows, degrees true. */
+    void point(long id, double headingDegrees) {
+        if (!(headingDegrees >= 0 && headingDegrees <= 360)) {
+            throw new FieldProblem("headingDegrees", "A heading is 0 to 360 degrees.");
+        }
+        Rotor rotor = found(id);
+        RotorLink link = connected(rotor);
+        RotorState state = link.state();
+        if (state.headingDegrees() == null) {
+            throw new FieldProblem("id", rotor.row().name + " has not said yet where it points.");
+        }
+        link.point(headingDegrees);
+    }
+
+    void stop(long id) {
+        connected(found(id)).stop();
+    }
+
+    private Rotor found(long id) {
+        Rotor rotor = rotors.get(id);
+        if (rotor == null) {
+            throw new FieldProblem("id", "There is no rotator " + id + ".");
+        }
+        return rotor;
+    }
+
+    private static RotorLink connected(Rotor rotor) {
+        return rotor.hookup().link().orElseThrow(() -> new FieldProblem("id", rotor.row().name + " is not connected."));
+    }
+
+    @Override
+    public void turned(Rotor rotor) {
+        events.publishEvent(new RotorTurned(rotor.row().number()));
+    }
+
+    @Override
+    public void linkChanged(Rotor rotor) {
+        hookups.changed(rotor.hookup().id());
+    }
+}

@@ -1,0 +1,112 @@
+package yokebar.core.radio;
+
+import java.time.DateTimeException;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.LocalTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.adif.AdifFields;
+import yokebar.core.band.Band;
+import yokebar.core.mode.Mode;
+
+/**
+ * What a radio adds to the record of a contact made just now. Only blanks are filled, and only by a radio on the band the
+ * record names; nothing a radio did not report gets into a record.
+ */
+public final class RadioCompletion {
+    private RadioCompletion() {}
+
+    /** A radio that is connected, and what its modes mean. */
+    public record Reading(RadioState state, ModeMapping mapping) {}
+
+    /**
+     * A record with its blanks filled.
+     *
+     * @param fromRadio the ADIF names of the fields a radio gave
+     */
+    public record Completed(AdifFields fields, List<String> fromRadio) {}
+
+    /** Whether a record's contact ended, or began where no end is given, within so long before or after a time. */
+    public static boolean madeWithin(Duration span, AdifFields record, Instant time) {
+        String date = first(record, "QSO_DATE_OFF", "QSO_DATE");
+        String clock = first(record, "TIME_OFF", "TIME_ON");
+        if (date == null || clock == null || !date.matches("\\d{8}") || !clock.matches("\\d{4}(\\d{2})?")) {
+            return false;
+        }
+        try {
+            Instant made = LocalDateTime.of(
+                            LocalDate.parse(date, DateTimeFormatter.BASIC_ISO_DATE),
+                            LocalTime.of(
+                                    Integer.parseInt(clock.substring(0, 2)), Integer.parseInt(clock.substring(2, 4))))
+                    .toInstant(ZoneOffset.UTC);
+            return Duration.between(made, time).abs().compareTo(span) <= 0;
+        } catch (DateTimeException e) {
+            return false;
+        }
+    }
+
+    private static @Nullable String first(AdifFields record, String name, String otherwise) {
+        String value = record.get(name);
+        return value == null ? record.get(otherwise) : value;
+    }
+
+    /** @param radios the one at hand first */
+    public static Completed complete(AdifFields record, List<Reading> radios) {
+        boolean saysWhere = record.get("FREQ") != null || record.get("BAND") != null;
+        Band band = band(record);
+        for (Reading radio : radios) {
+            Long hz = radio.state().transmitHz();
+            Band tuned = hz == null ? null : Band.of(hz);
+            if (hz != null && tuned != null && (saysWhere ? tuned == band : true)) {
+                return fill(record, radio, hz);
+            }
+        }
+        return new Completed(record, List.of());
+    }
+
+    private static Completed fill(AdifFields record, Reading radio, long hz) {
+        List<String> filled = new ArrayList<>();
+        AdifFields fields = record;
+        if (record.get("FREQ") == null) {
+            fields = fields.with("FREQ", megahertz(hz));
+            filled.add("FREQ");
+        }
+        RadioMode radioMode = radio.state().mode();
+        Mode mode = radioMode == null ? null : radio.mapping().toLog(radioMode, hz);
+        if (record.get("MODE") == null && mode != null) {
+            fields = fields.with("MODE", mode.name()).with("SUBMODE", mode.submode());
+            filled.add("MODE");
+            filled.add("SUBMODE");
+        }
+        Integer power = radio.state().powerW();
+        if (record.get("TX_PWR") == null && power != null) {
+            fields = fields.with("TX_PWR", power.toString());
+            filled.add("TX_PWR");
+        }
+        return new Completed(fields, List.copyOf(filled));
+    }
+
+    private static @Nullable Band band(AdifFields record) {
+        String frequency = record.get("FREQ");
+        if (frequency != null) {
+            try {
+                return Band.of(Math.round(Double.parseDouble(frequency.strip().replace(',', '.')) * 1e6));
+            } catch (NumberFormatException e) {
+                return null;
+            }
+        }
+        String name = record.get("BAND");
+        return name == null ? null : Band.named(name);
+    }
+
+    /** MHz with as many decimals as needed, exact to the Hz. */
+    private static String megahertz(long hz) {
+        return java.math.BigDecimal.valueOf(hz, 6).stripTrailingZeros().toPlainString();
+    }
+}

@@ -1,0 +1,120 @@
+package yokebar.core.rotor;
+
+import java.time.Duration;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
+
+/**
+ * How far a rotator can turn, and the way it will take. Positions count clockwise from its stop without starting over at
+ * 360°: with the stop at 180° they run from 180 to 540, and 10° is position 370. A rotator with overlap has more than one
+ * position for some headings.
+ *
+ * @param stopDegrees the angle of the end it reaches turning anticlockwise, as the rotator reports it, 0 to under 360
+ * @param travelDegrees from that end to the other, 360 to 720
+ * @param mountOffsetDegrees what is added to the rotator's angle to get the antenna's heading, -180 to 180
+ * @param deadZones headings it must not be pointed at
+ */
+public record RotorTravel(
+        double stopDegrees, double travelDegrees, double mountOffsetDegrees, List<DeadZone> deadZones) {
+
+    /** A stop at north, once round, mounted straight, everywhere allowed. */
+    public static final RotorTravel PLAIN = new RotorTravel(0, 360, 0, List.of());
+
+    /**
+     * Headings clockwise from one to the other, degrees true, both included.
+     */
+    public record DeadZone(double fromDegrees, double toDegrees) {
+        boolean contains(double heading) {
+            return turn(fromDegrees, heading) <= turn(fromDegrees, toDegrees);
+        }
+
+        private static double turn(double from, double to) {
+            return normal(to - from);
+        }
+    }
+
+    public RotorTravel {
+        if (!(stopDegrees >= 0 && stopDegrees < 360)) {
+            throw new IllegalArgumentException("the stop is at 0 to 359 degrees, not " + stopDegrees);
+        }
+        if (!(travelDegrees >= 360 && travelDegrees <= 720)) {
+            throw new IllegalArgumentException("a rotator turns 360 to 720 degrees, not " + travelDegrees);
+        }
+        if (!(mountOffsetDegrees >= -180 && mountOffsetDegrees <= 180)) {
+            throw new IllegalArgumentException("the mount offset is -180 to 180 degrees, not " + mountOffsetDegrees);
+        }
+        deadZones = List.copyOf(deadZones);
+    }
+
+    /** The antenna's heading, degrees true, 0 to under 360, at an angle the rotator reported. */
+    public double heading(double reportedDegrees) {
+        return normal(reportedDegrees + mountOffsetDegrees);
+    }
+
+    /**
+     * The position at an angle the rotator reported; with overlap the one nearest to where it was.
+     *
+     * @param beforeDegrees its position before; NaN when that is not known
+     */
+    public double position(double reportedDegrees, double beforeDegrees) {
+        // A rotator with overlap may count on beyond 360 by itself.
+        if (reportedDegrees > 360 && reportedDegrees <= stopDegrees + travelDegrees) {
+            return reportedDegrees;
+        }
+        double first = stopDegrees + normal(reportedDegrees - stopDegrees);
+        if (Double.isNaN(beforeDegrees)) {
+            return first;
+        }
+        return nearest(first, beforeDegrees).orElse(first);
+    }
+
+    /**
+     * Where to turn to for a heading: the nearest position that has it and can be reached; empty in a dead zone.
+     *
+     * @param headingDegrees degrees true
+     * @param positionDegrees where it is now
+     */
+    public OptionalDouble target(double headingDegrees, double positionDegrees) {
+        double heading = normal(headingDegrees);
+        if (deadZones.stream().anyMatch(zone -> zone.contains(heading))) {
+            return OptionalDouble.empty();
+        }
+        double first = stopDegrees + normal(heading - mountOffsetDegrees - stopDegrees);
+        return nearest(first, positionDegrees);
+    }
+
+    private OptionalDouble nearest(double first, double here) {
+        double end = stopDegrees + travelDegrees;
+        return DoubleStream.iterate(first, position -> position <= end, position -> position + 360)
+                .boxed()
+                .min((a, b) -> Double.compare(Math.abs(a - here), Math.abs(b - here)))
+                .map(OptionalDouble::of)
+                .orElse(OptionalDouble.empty());
+    }
+
+    /**
+     * How long a turn takes.
+     *
+     * @param degreesPerSecond over zero
+     */
+    public static Duration timeToTurn(double fromPosition, double toPosition, double degreesPerSecond) {
+        if (!(degreesPerSecond > 0)) {
+            throw new IllegalArgumentException("a rotator turns faster than " + degreesPerSecond + " degrees a second");
+        }
+        return Duration.ofMillis(Math.round(Math.abs(toPosition - fromPosition) / degreesPerSecond * 1000));
+    }
+
+    /** The heading of the long path to where this one is the short path, degrees true. */
+    public static double opposite(double headingDegrees) {
+        return normal(headingDegrees + 180);
+    }
+
+    /** The same angle from 0 to under 360. */
+    public static double normal(double degrees) {
+        double within = degrees % 360;
+        double positive = within < 0 ? within + 360 : within;
+        // A tiny negative angle becomes 360 by rounding.
+        return positive >= 360 ? 0 : positive;
+    }
+}

@@ -1,0 +1,41 @@
+package yokebar.links.device;
+
+import java.io.IOException;
+import org.jspecify.annotations.Nullable;
+import yokebar.links.wire.LinkFault;
+
+/** What is said to a device over one connection, and what it answers. Used by one thread. */
+public interface Conversation {
+
+    /** Takes what is to be sent. */
+    interface Outlet {
+        void send(byte[] bytes) throws IOException;
+    }
+
+    /**
+     * Asks and tells what is due. Called about every {@value yokebar.links.wire.Wire#READ_WAIT_MS} ms, and right after
+     * every answer.
+     *
+     * @param nowNanos a clock that only runs forward, ns
+     * @throws LinkFault when the device answers but does not do what it is told
+     */
+    void turn(long nowNanos, Outlet out) throws IOException;
+
+    /** Takes in what came; never throws, whatever it is. */
+    Heard received(byte[] bytes, int length, long nowNanos);
+
+    /** What is wrong with a device that answers all the same; null when nothing is. */
+    default @Nullable LinkFault complaint() {
+        return null;
+    }
+
+    /** How much sense it made. */
+    enum Heard {
+        /** At least one whole answer. */
+        ANSWER,
+        /** Something that may become one. */
+        PART,
+        /** Nothing the dialect knows. */
+        GARBAGE
+    }
+}

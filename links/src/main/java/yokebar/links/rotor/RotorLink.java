@@ -1,0 +1,88 @@
+package yokebar.links.rotor;
+
+import java.time.Clock;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.function.Consumer;
+import yokebar.core.rotor.RotorState;
+import yokebar.core.rotor.RotorTravel;
+import yokebar.links.device.DeviceLink;
+import yokebar.links.device.ManagedLink;
+import yokebar.links.status.LinkState;
+import yokebar.links.status.LinkStatus;
+import yokebar.links.wire.DeviceAddress;
+
+/** A rotator kept connected. Thread-safe. */
+public final class RotorLink implements ManagedLink {
+    private final DeviceLink link;
+    private final Queue<RotorCommand> commands = new ConcurrentLinkedQueue<>();
+    private final Consumer<RotorState> listener;
+    private volatile RotorState state = RotorState.UNKNOWN;
+
+    /**
+     * @param listener told whenever the state changed, in the link's own thread
+     * @param watcher told about every change of the link's state
+     */
+    public RotorLink(
+            String name,
+            DeviceAddress address,
+            RotorTravel travel,
+            Clock clock,
+            Consumer<RotorState> listener,
+            Consumer<LinkStatus> watcher) {
+        this.listener = listener;
+        this.link = new DeviceLink(
+                name, address, () -> new RotorConversation(name, travel, commands, this::take), clock, status -> {
+                    if (status.state() != LinkState.LIVE && status.nextAttempt() != null) {
+                        commands.clear();
+                        take(RotorState.UNKNOWN);
+                    }
+                    watcher.accept(status);
+                });
+    }
+
+    @Override
+    public void start() {
+        link.start();
+    }
+
+    @Override
+    public LinkStatus status() {
+        return link.status();
+    }
+
+    public RotorState state() {
+        return state;
+    }
+
+    /** Turns the antenna the nearest way its stop allows, degrees true. */
+    public void point(double headingDegrees) {
+        commands.add(new RotorCommand.Point(headingDegrees));
+    }
+
+    /** Raises the antenna, degrees above the horizon. */
+    public void raise(double elevationDegrees) {
+        commands.add(new RotorCommand.Raise(elevationDegrees));
+    }
+
+    public void stop() {
+        commands.add(new RotorCommand.Stop());
+    }
+
+    @Override
+    public void hurry() {
+        link.hurry();
+    }
+
+    @Override
+    public void close() {
+        link.close();
+    }
+
+    private void take(RotorState after) {
+        if (!after.equals(state)) {
+            state = after;
+            listener.accept(after);
+        }
+    }
+}

@@ -1,0 +1,25 @@
+package yokebar.links;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.function.BooleanSupplier;
+
+/** Waiting for a condition in the tests of the links. */
+public final class LinkWatch {
+    private static final int SECONDS = 20;
+
+    private LinkWatch() {}
+
+    public static void await(String what, BooleanSupplier condition) {
+        Instant until = Instant.now().plusSeconds(SECONDS);
+        while (!condition.getAsBoolean()) {
+            assertThat(Instant.now()).as("waited for: " + what).isBefore(until);
+            try {
+                Thread.sleep(5);
+            } catch (InterruptedException e) {
+                throw new IllegalStateException(e);
+            }
+        }
+    }
+}

@@ -1,0 +1,167 @@
+package yokebar.standins.device;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+
+/** The HF radio "Petrel 100": semicolon CAT, 30 kHz to 60 MHz, 100 W. */
+public final class HfRadio implements AutoCloseable {
+    private static final byte[] NOTHING = {};
+    private static final List<String> MODES = List.of("", "LSB", "USB", "CW", "FM", "AM", "RTTY", "CW-R", "", "RTTY-R");
+
+    private final RadioFront front = new RadioFront(30_000, 60_000_000, 100, 14_074_000);
+    private final Set<DeviceServer.Line> wantPushes = ConcurrentHashMap.newKeySet();
+    private final DeviceServer server;
+
+    /** @param port 0 for any free port */
+    public HfRadio(int port) throws IOException {
+        front.setData(true);
+        server = new DeviceServer("petrel-100", port, Talk::new);
+        front.onChange(() -> server.tellAll(line -> wantPushes.contains(line) ? changes() : NOTHING));
+    }
+
+    public RadioFront front() {
+        return front;
+    }
+
+    public int port() {
+        return server.port();
+    }
+
+    public void setPowered(boolean on) {
+        server.setPowered(on);
+    }
+
+    public void setGarbled(boolean on) {
+        server.setGarbled(on);
+    }
+
+    public void setPlugged(boolean in) throws IOException {
+        if (in) {
+            server.plugIn();
+        } else {
+            server.unplug();
+        }
+    }
+
+    public Map<String, Object> state() {
+        Map<String, Object> state = new LinkedHashMap<>(front.state());
+        state.put("powered", server.powered());
+        state.put("plugged", server.plugged());
+        state.put("garbled", server.garbled());
+        return state;
+    }
+
+    @Override
+    public void close() {
+        server.close();
+    }
+
+    private byte[] changes() {
+        return bytes(frequency("FA", false) + frequency("FB", true) + summary());
+    }
+
+    private String frequency(String letters, boolean vfoB) {
+        return "%s%011d;".formatted(letters, front.vfoHz(vfoB));
+    }
+
+    private String summary() {
+        return "IF%011d     +000000 00%d%d%d0%d000 ;"
+                .formatted(
+                        front.frequencyHz(),
+                        front.transmitting() ? 1 : 0,
+                        MODES.indexOf(front.mode()),
+                        front.receivesOnB() ? 1 : 0,
+                        front.split() ? 1 : 0);
+    }
+
+    private static byte[] bytes(String text) {
+        return text.getBytes(StandardCharsets.US_ASCII);
+    }
+
+    /** One computer's conversation. */
+    private final class Talk implements DeviceServer.Talk {
+        private final DeviceServer.Line line;
+        private final StringBuilder sentence = new StringBuilder();
+
+        Talk(DeviceServer.Line line) {
+            this.line = line;
+        }
+
+        @Override
+        public byte[] take(byte b) {
+            if (b != ';') {
+                if (sentence.length() < 100) {
+                    sentence.append((char) b);
+                }
+                return NOTHING;
+            }
+            String text = sentence.toString();
+            sentence.setLength(0);
+            return text.length() < 2 ? bytes("?;") : bytes(answer(text.substring(0, 2), text.substring(2)));
+        }
+
+        private String answer(String letters, String rest) {
+            try {
+                return rest.isEmpty() ? said(letters) : done(letters, rest);
+            } catch (NumberFormatException e) {
+                return "?;";
+            }
+        }
+
+        private String said(String letters) {
+            return switch (letters) {
+                case "FA" -> frequency("FA", false);
+                case "FB" -> frequency("FB", true);
+                case "IF" -> summary();
+                case "MD" -> "MD" + MODES.indexOf(front.mode()) + ";";
+                case "DA" -> "DA" + (front.data() ? 1 : 0) + ";";
+                case "PC" -> "PC%03d;".formatted(front.powerW());
+                case "FW" -> "FW2400;";
+                case "ID" -> "ID077;";
+                case "AI" -> "AI" + (wantPushes.contains(line) ? 2 : 0) + ";";
+                case "FR" -> "FR" + (front.receivesOnB() ? 1 : 0) + ";";
+                case "FT" -> "FT" + (front.split() != front.receivesOnB() ? 1 : 0) + ";";
+                case "RX" -> keyed(false);
+                case "TX" -> keyed(true);
+                default -> "?;";
+            };
+        }
+
+        private String done(String letters, String rest) {
+            boolean well =
+                    switch (letters) {
+                        case "FA" -> front.tune(false, Long.parseLong(rest));
+                        case "FB" -> front.tune(true, Long.parseLong(rest));
+                        case "MD" ->
+                            Integer.parseInt(rest) < MODES.size() && front.setMode(MODES.get(Integer.parseInt(rest)));
+                        case "DA" -> set(() -> front.setData(rest.equals("1")));
+                        case "PC" -> front.setPowerW(Integer.parseInt(rest));
+                        case "FR" -> set(() -> front.receiveOnB(rest.equals("1")));
+                        case "FT" -> set(() -> front.setSplit(rest.equals("1") != front.receivesOnB()));
+                        case "TX" -> set(() -> front.key(true));
+                        case "KY" -> set(() -> front.keyText(rest.strip() + " "));
+                        case "AI" -> rest.equals("0") ? wantPushes.remove(line) || true : wantPushes.add(line) || true;
+                        default -> false;
+                    };
+            if (letters.equals("SM")) {
+                return "SM0%04d;".formatted(front.meter());
+            }
+            return well ? "" : "?;";
+        }
+
+        private String keyed(boolean on) {
+            front.key(on);
+            return "";
+        }
+
+        private boolean set(Runnable change) {
+            change.run();
+            return true;
+        }
+    }
+}
