@@ -1,4 +1,5 @@
 <script lang="ts">
+  import DeskView from './lib/desk/DeskView.svelte';
   import { AppState, type View } from './lib/frame/app.svelte';
   import Offline from './lib/frame/Offline.svelte';
   import Rail from './lib/frame/Rail.svelte';
@@ -12,7 +13,7 @@
   const app = new AppState();
   app.start();
 
-  const GO: Record<string, View> = { l: 'log', s: 'services', h: 'hookups', t: 'station' };
+  const GO: Record<string, View> = { d: 'desk', l: 'log', s: 'services', h: 'hookups', t: 'station' };
   let awaitingView = false;
 
   function typing(target: EventTarget | null): boolean {
@@ -28,6 +29,9 @@
     }
     if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
       return;
+    }
+    if (event.key === 'r' && !awaitingView) {
+      app.radios.next();
     }
     const view = GO[event.key];
     if (awaitingView && view) {
@@ -47,7 +51,9 @@
     <main>
       {#if !app.live.connected}<Offline lostAt={app.live.lostAt} />{/if}
       <div class="place">
-        {#if app.view === 'log'}
+        {#if app.view === 'desk'}
+          <DeskView {app} />
+        {:else if app.view === 'log'}
           <LogView {app} />
         {:else if app.view === 'hookups'}
           <HookupsView {app} />

@@ -10,6 +10,12 @@ export type Hookup = Schema['HookupView'];
 export type Lane = Schema['LaneView'];
 export type Handover = Schema['HandoverView'];
 export type JournalLine = Schema['JournalLine'];
+export type Radio = Schema['RadioView'];
+export type RadioNow = Schema['Now'];
+export type RadioDraft = Schema['RadioDraft'];
+export type RadioChoices = Schema['Choices'];
+export type Rotor = Schema['RotorView'];
+export type RotorDraft = Schema['RotorDraft'];
 export type StationView = Schema['StationView'];
 
 export const api = createClient<paths>({

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { CloudUpload, Terminal } from 'carbon-icons-svelte';
+  import { CloudUpload, Compass, Radio, Terminal } from 'carbon-icons-svelte';
   import type { Hookup } from '../api/client';
   import { STATE_WORDS } from '../hookups/hookups.svelte';
   import Notch from '../shared/Notch.svelte';
@@ -15,7 +15,10 @@
   onclick={onopen}
 >
   <span class="face">
-    {#if hookup.kind === 'SERVICE'}<CloudUpload size={16} />{:else}<Terminal size={16} />{/if}
+    {#if hookup.kind === 'SERVICE'}<CloudUpload size={16} />
+    {:else if hookup.id.startsWith('radio-')}<Radio size={16} />
+    {:else if hookup.id.startsWith('rotor-')}<Compass size={16} />
+    {:else}<Terminal size={16} />{/if}
     <span class="name">{hookup.name}</span>
     {#if hookup.state === 'TROUBLE'}<span class="reason">{hookup.brief ?? hookup.reason}</span>{/if}
   </span>

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { Asleep, Catalog, ConnectionSignal, Light, Radio, SendAlt } from 'carbon-icons-svelte';
+  import { Asleep, Catalog, ConnectionSignal, Dashboard, Light, Radio, SendAlt } from 'carbon-icons-svelte';
   import type { AppState, View } from './app.svelte';
 
   let { app }: { app: AppState } = $props();
 
   const entries: { view: View; label: string; icon: typeof Catalog }[] = [
+    { view: 'desk', label: 'Desk', icon: Dashboard },
     { view: 'log', label: 'Log', icon: Catalog },
     { view: 'services', label: 'Services', icon: SendAlt },
     { view: 'hookups', label: 'Hookups', icon: ConnectionSignal },

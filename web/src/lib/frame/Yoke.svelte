@@ -1,10 +1,13 @@
 <script lang="ts">
   import { clock } from '../shared/clock.svelte';
-  import { grouped } from '../shared/format';
+  import { grouped, megaHertz } from '../shared/format';
   import type { AppState } from './app.svelte';
   import Plate from './Plate.svelte';
 
   let { app }: { app: AppState } = $props();
+
+  const radio = $derived(app.radios.chosen);
+  const now = $derived(radio?.now);
 </script>
 
 <header class="yoke" aria-label="Yoke">
@@ -20,6 +23,15 @@
     </div>
   </div>
   <div class="hub">
+    {#if now}
+      <a class="dial" href="#/desk" title={`${radio?.name}: what would be logged now`}>
+        <span class="mono time" data-testid="yoke-dial">{megaHertz(now.frequencyHz)}</span>
+        <span class="label"
+          >{[now.mode, now.band?.replace(/(c?m)$/, '\u2009$1')].filter(Boolean).join(' · ')}</span
+        >
+      </a>
+      <span class="divide"></span>
+    {/if}
     <span class="label">Log</span>
     <span class="mono count" data-testid="log-total">{grouped(app.log.total)}</span>
     <span class="divide"></span>
@@ -43,7 +55,7 @@
   .yoke {
     position: relative;
     display: grid;
-    grid-template-columns: 1fr auto 1fr;
+    grid-template-columns: minmax(max-content, 1fr) auto minmax(max-content, 1fr);
     align-items: center;
     height: var(--yb-yoke-height);
     padding: 0 12px;
@@ -116,6 +128,15 @@
     border: 2px solid var(--yb-line-strong);
     border-radius: 20px;
     background: var(--yb-ground);
+  }
+
+  .dial {
+    display: flex;
+    align-items: baseline;
+    gap: 8px;
+    color: inherit;
+    text-decoration: none;
+    white-space: nowrap;
   }
 
   .label {

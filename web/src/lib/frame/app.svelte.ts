@@ -1,10 +1,12 @@
 import { HookupStore } from '../hookups/hookups.svelte';
 import { LiveConnection } from '../live/live.svelte';
 import { LogStore } from '../log/log.svelte';
+import { RadioStore } from '../radio/radios.svelte';
+import { RotorStore } from '../rotor/rotors.svelte';
 import { LaneStore } from '../services/lanes.svelte';
 import { StationStore } from '../station/station.svelte';
 
-export const VIEWS = ['log', 'hookups', 'services', 'station'] as const;
+export const VIEWS = ['desk', 'log', 'hookups', 'services', 'station'] as const;
 export type View = (typeof VIEWS)[number];
 export type Theme = 'night' | 'day';
 
@@ -21,6 +23,8 @@ export class AppState {
   readonly live = new LiveConnection();
   readonly log = new LogStore();
   readonly hookups = new HookupStore();
+  readonly radios = new RadioStore();
+  readonly rotors = new RotorStore();
   readonly lanes = new LaneStore();
   readonly station = new StationStore();
 
@@ -50,6 +54,10 @@ export class AppState {
         this.#bead('service');
       }
     });
+    this.live.on('hookup-gone', ({ id }) => this.hookups.gone(id));
+    this.live.on('radio', (radio) => this.radios.take(radio));
+    this.live.on('radios', (radios) => this.radios.takeAll(radios));
+    this.live.on('rotors', (rotors) => this.rotors.takeAll(rotors));
     this.live.on('lanes', () => void this.lanes.load());
     this.live.on('station', () => void this.station.load());
     this.live.start();
@@ -69,6 +77,8 @@ export class AppState {
   #loadAll(): void {
     void this.log.load();
     void this.hookups.load();
+    void this.radios.load();
+    void this.rotors.load();
     void this.lanes.load();
     void this.station.load();
   }

@@ -7,7 +7,7 @@
   import Notch from '../shared/Notch.svelte';
   import { STATE_WORDS, type HookupStore } from './hookups.svelte';
 
-  let { hookup, store }: { hookup: Hookup; store: HookupStore } = $props();
+  let { hookup, store, onsetup }: { hookup: Hookup; store: HookupStore; onsetup?: () => void } = $props();
 
   const proof = $derived(store.proofs[hookup.id]);
   const busy = $derived(store.busy[hookup.id] ?? false);
@@ -35,8 +35,10 @@
     </div>
   {/if}
   <dl>
-    <dt>Last minute</dt>
-    <dd>{grouped(hookup.lastMinute)} {unit}</dd>
+    {#if hookup.kind !== 'DEVICE'}
+      <dt>Last minute</dt>
+      <dd>{grouped(hookup.lastMinute)} {unit}</dd>
+    {/if}
     <dt>Last data</dt>
     <dd>
       {#if hookup.lastData}
@@ -63,6 +65,7 @@
         Disconnect
       </Button>
     {/if}
+    {#if onsetup}<Button kind="ghost" size="small" on:click={onsetup}>Set up</Button>{/if}
     {#if busy}<InlineLoading description="One moment…" />{/if}
   </footer>
   {#if proof}

@@ -2,9 +2,16 @@
   import type { AppState } from '../frame/app.svelte';
   import { counted, grouped } from '../shared/format';
   import Arrivals from './Arrivals.svelte';
+  import { Button } from 'carbon-components-svelte';
+  import { Add } from 'carbon-icons-svelte';
+  import RadioForm from '../radio/RadioForm.svelte';
+  import RotorForm from '../rotor/RotorForm.svelte';
   import HookupCard from './HookupCard.svelte';
 
   let { app }: { app: AppState } = $props();
+
+  /** What is being set up: the id of a coupling, or a new one. */
+  let setUp = $state('');
 
   const arriving = $derived(app.hookups.sources.reduce((sum, h) => sum + h.lastMinute, 0));
   const leaving = $derived(app.hookups.services.reduce((sum, h) => sum + h.lastMinute, 0));
@@ -24,8 +31,35 @@
     <div class="side">
       <h2>Sources</h2>
       {#each app.hookups.sources as hookup (hookup.id)}
-        <div class="wired right"><HookupCard {hookup} store={app.hookups} /></div>
+        {@const radio = app.radios.all.find((r) => r.hookup === hookup.id)}
+        {@const rotor = app.rotors.all.find((r) => r.hookup === hookup.id)}
+        {#if radio && setUp === hookup.id}
+          <RadioForm radios={app.radios} {radio} onclose={() => (setUp = '')} />
+        {:else if rotor && setUp === hookup.id}
+          <RotorForm rotors={app.rotors} {rotor} onclose={() => (setUp = '')} />
+        {:else}
+          <div class="wired right">
+            <HookupCard
+              {hookup}
+              store={app.hookups}
+              onsetup={radio || rotor ? () => (setUp = hookup.id) : undefined}
+            />
+          </div>
+        {/if}
       {/each}
+      {#if setUp === 'new-radio'}
+        <RadioForm radios={app.radios} onclose={() => (setUp = '')} />
+      {:else if setUp === 'new-rotor'}
+        <RotorForm rotors={app.rotors} onclose={() => (setUp = '')} />
+      {:else}
+        <div class="add">
+          <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-radio')}>Radio</Button
+          >
+          <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-rotor')}
+            >Rotator</Button
+          >
+        </div>
+      {/if}
     </div>
     <a class="log" href="#/log">
       <span class="muted">Log</span>
@@ -58,6 +92,11 @@
     gap: 16px;
   }
 
+  .add {
+    display: flex;
+    gap: 8px;
+  }
+
   .wired {
     position: relative;
   }
@@ -73,6 +112,20 @@
 
   .right::after {
     left: 100%;
+  }
+
+  .wired.right:not(:first-of-type)::after {
+    width: 32px;
+  }
+
+  /* From one wire down to the next. */
+  .wired.right:has(~ .wired)::before {
+    content: '';
+    position: absolute;
+    top: 40px;
+    bottom: -56px;
+    left: calc(100% + 32px);
+    border-left: 2px solid var(--yb-line-strong);
   }
 
   .left::after {
@@ -107,6 +160,7 @@
       row-gap: 24px;
     }
 
+    .wired.right::before,
     .wired::after {
       display: none;
     }

@@ -31,6 +31,10 @@ export class HookupStore {
     this.all = known ? this.all.map((h) => (h.id === changed.id ? changed : h)) : [...this.all, changed];
   }
 
+  gone(id: string): void {
+    this.all = this.all.filter((h) => h.id !== id);
+  }
+
   async test(id: string): Promise<void> {
     await this.#during(id, async () => {
       this.proofs[id] = await got(api.POST('/api/hookups/{id}/test', { params: { path: { id } } }));

@@ -1,4 +1,4 @@
-import type { Hookup, LogLine } from '../api/client';
+import type { Hookup, LogLine, Radio, Rotor } from '../api/client';
 
 export interface LogNews {
   added: LogLine[];
@@ -12,6 +12,10 @@ export interface LiveTopics {
   afresh: unknown;
   log: LogNews;
   hookup: Hookup;
+  'hookup-gone': { id: string };
+  radio: Radio;
+  radios: Radio[];
+  rotors: Rotor[];
   lanes: { services: number[] };
   station: unknown;
 }
@@ -26,7 +30,17 @@ export interface StreamSource {
   close(): void;
 }
 
-const KINDS: (keyof LiveTopics)[] = ['afresh', 'log', 'hookup', 'lanes', 'station'];
+const KINDS: (keyof LiveTopics)[] = [
+  'afresh',
+  'log',
+  'hookup',
+  'hookup-gone',
+  'radio',
+  'radios',
+  'rotors',
+  'lanes',
+  'station',
+];
 /** The server beats every ten seconds; without a sign for this long the connection is dead, whatever the browser says. */
 const SILENCE_MS = 25_000;
 const RETRY_MS = 1_500;

@@ -7,6 +7,12 @@ export function kiloHertz(hz: number | undefined): string {
   return `${grouped(Math.floor(tenths / 10))}.${tenths % 10}`;
 }
 
+/** A frequency in Hz as the readout has it: `14.074 000`. */
+export function megaHertz(hz: number): string {
+  const digits = String(hz % 1_000_000).padStart(6, '0');
+  return `${Math.floor(hz / 1_000_000)}.${digits.slice(0, 3)}\u2009${digits.slice(3)}`;
+}
+
 /** A whole number with thin groups of three: `12 486`. */
 export function grouped(n: number): string {
   return String(n).replace(/\B(?=(\d{3})+(?!\d))/g, '\u2009');

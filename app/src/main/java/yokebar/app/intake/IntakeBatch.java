@@ -17,6 +17,7 @@ import yokebar.core.contact.Provenance;
 import yokebar.core.contact.Reading;
 import yokebar.core.contact.SameContact;
 import yokebar.core.contact.Source;
+import yokebar.core.radio.RadioCompletion;
 
 /**
  * Decides on the records of one transaction, each in the light of the log and of those before it. New contacts have
@@ -116,7 +117,11 @@ final class IntakeBatch {
     }
 
     private static String fromRadio(List<String> fields) {
-        return fields.isEmpty() ? "" : " From the radio: " + String.join(", ", fields) + ".";
+        return fields.isEmpty()
+                ? ""
+                : " From the radio: "
+                        + fields.stream().map(RadioCompletion::words).distinct().collect(Collectors.joining(", "))
+                        + ".";
     }
 
     private static String kept(Merge.Result merged) {

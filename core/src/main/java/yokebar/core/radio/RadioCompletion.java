@@ -32,6 +32,16 @@ public final class RadioCompletion {
      */
     public record Completed(AdifFields fields, List<String> fromRadio) {}
 
+    /** What a field that a radio gave is called when people talk. */
+    public static String words(String adifName) {
+        return switch (adifName) {
+            case "FREQ" -> "frequency";
+            case "MODE", "SUBMODE" -> "mode";
+            case "TX_PWR" -> "power";
+            default -> adifName;
+        };
+    }
+
     /** Whether a record's contact ended, or began where no end is given, within so long before or after a time. */
     public static boolean madeWithin(Duration span, AdifFields record, Instant time) {
         String date = first(record, "QSO_DATE_OFF", "QSO_DATE");

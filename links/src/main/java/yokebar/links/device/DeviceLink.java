@@ -225,9 +225,14 @@ public final class DeviceLink implements ManagedLink {
                 failed,
                 now.plus(PAUSES.after(failed)),
                 fault.kind().brief(),
-                fault.reason(),
+                named(fault.reason()),
                 fault.fix(),
                 before.lastData()));
+    }
+
+    /** What is wrong with a port says nothing of what was to be reached there. */
+    private String named(String reason) {
+        return reason.contains(name) ? reason : name + ": " + reason;
     }
 
     private void pause(Duration length) {

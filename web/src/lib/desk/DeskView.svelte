@@ -1,0 +1,46 @@
+<script lang="ts">
+  import type { AppState } from '../frame/app.svelte';
+  import RadioPanel from '../radio/RadioPanel.svelte';
+  import RotorPanel from '../rotor/RotorPanel.svelte';
+  import LatestContacts from './LatestContacts.svelte';
+
+  let { app }: { app: AppState } = $props();
+</script>
+
+<section class="view desk" aria-label="Desk">
+  <div class="left">
+    <LatestContacts {app} />
+  </div>
+  <div class="right">
+    <RadioPanel {app} />
+    <RotorPanel {app} />
+  </div>
+</section>
+
+<style>
+  .desk {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) 440px;
+    gap: 32px;
+  }
+
+  .right {
+    display: flex;
+    flex-direction: column;
+    gap: 24px;
+    padding-left: 32px;
+    border-left: 1px solid var(--yb-line);
+  }
+
+  @media (max-width: 1000px) {
+    .desk {
+      grid-template-columns: 1fr;
+    }
+
+    .right {
+      order: -1;
+      padding-left: 0;
+      border-left: 0;
+    }
+  }
+</style>

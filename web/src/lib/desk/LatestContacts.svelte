@@ -1,0 +1,82 @@
+<script lang="ts">
+  import type { AppState } from '../frame/app.svelte';
+  import SealGlyph from '../shared/SealGlyph.svelte';
+  import { kiloHertz, localTime, utcMinute } from '../shared/format';
+  import { STATE_NAMES, type LaneState } from '../services/lanes.svelte';
+
+  let { app }: { app: AppState } = $props();
+
+  const SHOWN = 18;
+  const latest = $derived(app.log.lines.slice(0, SHOWN));
+</script>
+
+<section aria-label="Last contacts">
+  <h2>Last contacts</h2>
+  {#if latest.length === 0}
+    <p class="muted">
+      Nothing logged yet. Contacts that your programs make show up here by themselves; see
+      <a href="#/hookups">Hookups</a> whether they reach the log.
+    </p>
+  {:else}
+    <table class="list">
+      <thead>
+        <tr>
+          <th>UTC</th><th>Call</th><th class="number">kHz</th><th>Mode</th><th>Sent</th><th>Rcvd</th><th
+            >Name</th
+          ><th>Country</th><th><span class="visually-hidden">Countersign</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each latest as line (line.id)}
+          {@const state = (line.seals[0]?.state ?? 'NOT_MEANT') as LaneState}
+          <tr>
+            <td class="mono" title={localTime(line.start)}>{utcMinute(line.start)}</td>
+            <td class="mono call">
+              <button onclick={() => (app.openContact = line.id)}>{line.call}</button>
+            </td>
+            <td class="mono number">{kiloHertz(line.frequencyHz) || line.band}</td>
+            <td>{line.mode}</td>
+            <td class="mono">{line.reportSent ?? ''}</td>
+            <td class="mono">{line.reportReceived ?? ''}</td>
+            <td class="name">{line.name ?? ''}</td>
+            <td class="country">{line.country ?? ''}</td>
+            <td title={`Countersign: ${STATE_NAMES[state]}`}><SealGlyph {state} /></td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</section>
+
+<style>
+  td {
+    height: 30px;
+    white-space: nowrap;
+  }
+
+  .number {
+    text-align: right;
+  }
+
+  .name,
+  .country {
+    width: 50%;
+    max-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+
+  .call button {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: var(--yb-ink);
+    font: inherit;
+    font-weight: 600;
+    cursor: pointer;
+  }
+
+  .call button:hover {
+    color: var(--yb-accent);
+  }
+</style>

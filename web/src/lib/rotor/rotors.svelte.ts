@@ -1,0 +1,53 @@
+import { api, got, Problem, type Rotor, type RotorDraft } from '../api/client';
+
+/** The rotators; where they point comes with the event stream. */
+export class RotorStore {
+  all = $state.raw<Rotor[]>([]);
+  problem = $state('');
+
+  get chosen(): Rotor | undefined {
+    return this.all[0];
+  }
+
+  async load(): Promise<void> {
+    await this.#try(got(api.GET('/api/rotors')));
+  }
+
+  takeAll(rotors: Rotor[]): void {
+    this.all = rotors;
+  }
+
+  /** Turns the antenna there, degrees true. */
+  async point(headingDegrees: number): Promise<void> {
+    const rotor = this.chosen;
+    if (rotor) {
+      const params = { path: { id: rotor.id } };
+      await this.#try(got(api.POST('/api/rotors/{id}/point', { params, body: { headingDegrees } })));
+    }
+  }
+
+  async stop(): Promise<void> {
+    const rotor = this.chosen;
+    if (rotor) {
+      await this.#try(got(api.POST('/api/rotors/{id}/stop', { params: { path: { id: rotor.id } } })));
+    }
+  }
+
+  /** Throws the Problem, so that the form can show it at its fields. */
+  async save(id: number | undefined, body: RotorDraft): Promise<void> {
+    this.takeAll(
+      await (id === undefined
+        ? got(api.POST('/api/rotors', { body }))
+        : got(api.PUT('/api/rotors/{id}', { params: { path: { id } }, body }))),
+    );
+  }
+
+  async #try(answer: Promise<Rotor[]>): Promise<void> {
+    try {
+      this.takeAll(await answer);
+      this.problem = '';
+    } catch (e) {
+      this.problem = e instanceof Problem ? e.message : String(e);
+    }
+  }
+}
