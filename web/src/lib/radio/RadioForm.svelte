@@ -20,6 +20,7 @@
   let saving = $state(false);
 
   const serial = $derived(/^(\/|com\d)/i.test(address.trim()));
+  const shared = $derived(choices?.dialects.find((d) => d.id === dialect)?.bus ?? false);
   const speeds = $derived(choices?.dialects.find((d) => d.id === dialect)?.bauds ?? []);
 
   $effect(() => {
@@ -95,6 +96,15 @@
         <SelectItem value={String(speed)} text={String(speed)} />
       {/each}
     </Select>
+  {/if}
+  {#if shared}
+    <TextInput
+      size="sm"
+      labelText="Address on the bus, 1 to 223"
+      bind:value={bus}
+      invalid={!!fault('bus')}
+      invalidText={fault('bus')}
+    />
   {/if}
   <TextInput
     size="sm"

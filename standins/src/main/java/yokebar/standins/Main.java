@@ -9,7 +9,7 @@ import yokebar.standins.demo.DemoSetup;
 /**
  * Runs the stand-ins as a process of their own. Settings come from the environment: {@code YOKEBAR_STANDINS_HOME} (folder),
  * {@code YOKEBAR_PORT}, {@code YOKEBAR_ADIF_UDP_PORT}, {@code YOKEBAR_BACKSTAGE_PORT}, {@code YOKEBAR_COUNTERSIGN_PORT},
- * {@code YOKEBAR_HF_RADIO_PORT}, {@code YOKEBAR_ROTATOR_PORT}, {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO} (seconds between contacts, 0 for none).
+ * {@code YOKEBAR_HF_RADIO_PORT}, {@code YOKEBAR_VHF_RADIO_PORT}, {@code YOKEBAR_ROTATOR_PORT}, {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO} (seconds between contacts, 0 for none).
  */
 public final class Main {
     private Main() {}
@@ -23,6 +23,7 @@ public final class Main {
                 number("YOKEBAR_COUNTERSIGN_PORT", 7401),
                 number("YOKEBAR_BACKSTAGE_PORT", 7379),
                 number("YOKEBAR_HF_RADIO_PORT", 7402),
+                number("YOKEBAR_VHF_RADIO_PORT", 7403),
                 number("YOKEBAR_ROTATOR_PORT", 7404)));
         Runtime.getRuntime().addShutdownHook(new Thread(standIns::close));
         System.out.println("Backstage is at " + standIns.backstage().address());

@@ -8,6 +8,7 @@ import yokebar.standins.backstage.Backstage;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.device.HfRadio;
 import yokebar.standins.device.Rotator;
+import yokebar.standins.device.VhfRadio;
 import yokebar.standins.program.DigitalProgram;
 import yokebar.standins.world.World;
 
@@ -20,6 +21,7 @@ public final class StandIns implements AutoCloseable {
      * @param countersignPort 0 for any free port
      * @param backstagePort 0 for any free port
      * @param hfRadioPort 0 for any free port
+     * @param vhfRadioPort 0 for any free port
      * @param rotatorPort 0 for any free port
      */
     public record Settings(
@@ -30,17 +32,19 @@ public final class StandIns implements AutoCloseable {
             int countersignPort,
             int backstagePort,
             int hfRadioPort,
+            int vhfRadioPort,
             int rotatorPort) {
 
         /** With free ports for the devices. */
         public Settings(long seed, Clock clock, Path folder, int adifPort, int countersignPort, int backstagePort) {
-            this(seed, clock, folder, adifPort, countersignPort, backstagePort, 0, 0);
+            this(seed, clock, folder, adifPort, countersignPort, backstagePort, 0, 0, 0);
         }
     }
 
     private final World world;
     private final Countersign countersign;
     private final HfRadio hfRadio;
+    private final VhfRadio vhfRadio;
     private final Rotator rotator;
     private final DigitalProgram program;
     private final Backstage backstage;
@@ -50,11 +54,12 @@ public final class StandIns implements AutoCloseable {
         countersign = new Countersign(
                 world, settings.clock(), settings.folder().resolve("countersign"), settings.countersignPort());
         hfRadio = new HfRadio(settings.hfRadioPort());
+        vhfRadio = new VhfRadio(settings.vhfRadioPort());
         rotator = new Rotator(settings.rotatorPort());
         program = new DigitalProgram(
                 world, settings.clock(), settings.seed(), settings.folder().resolve("wavelet"), settings.adifPort());
         program.useRadio(hfRadio.front());
-        backstage = new Backstage(program, countersign, hfRadio, rotator, settings.backstagePort());
+        backstage = new Backstage(program, countersign, hfRadio, vhfRadio, rotator, settings.backstagePort());
     }
 
     public World world() {
@@ -67,6 +72,10 @@ public final class StandIns implements AutoCloseable {
 
     public HfRadio hfRadio() {
         return hfRadio;
+    }
+
+    public VhfRadio vhfRadio() {
+        return vhfRadio;
     }
 
     public Rotator rotator() {
@@ -85,6 +94,7 @@ public final class StandIns implements AutoCloseable {
     public void close() {
         program.close();
         hfRadio.close();
+        vhfRadio.close();
         rotator.close();
         countersign.close();
         backstage.close();

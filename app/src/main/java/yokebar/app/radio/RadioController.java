@@ -23,7 +23,7 @@ class RadioController {
     }
 
     /** A dialect to choose. */
-    record Dialect(String id, String words, List<Integer> bauds) {}
+    record Dialect(String id, String words, List<Integer> bauds, boolean bus) {}
 
     /** A serial port of this computer. */
     record Port(String path, String description) {}
@@ -46,7 +46,7 @@ class RadioController {
     Choices choices() {
         return new Choices(
                 radios.dialects().all().stream()
-                        .map(d -> new Dialect(d.id(), d.words(), d.bauds()))
+                        .map(d -> new Dialect(d.id(), d.words(), d.bauds(), d.bus()))
                         .toList(),
                 SerialPorts.list().stream()
                         .map(p -> new Port(p.path(), p.description()))

@@ -33,6 +33,26 @@ public enum RadioMode {
         return label;
     }
 
+    /** The same with the sound of a program, where there is such a mode. */
+    public RadioMode withData() {
+        return switch (this) {
+            case LSB -> DATA_L;
+            case USB -> DATA_U;
+            case FM -> DATA_FM;
+            default -> this;
+        };
+    }
+
+    /** The same without the sound of a program. */
+    public RadioMode withoutData() {
+        return switch (this) {
+            case DATA_L -> LSB;
+            case DATA_U -> USB;
+            case DATA_FM -> FM;
+            default -> this;
+        };
+    }
+
     /** The mode with a label in any case, or null when there is none. */
     public static @Nullable RadioMode labelled(String label) {
         String tidy = label.strip().toUpperCase(Locale.ROOT);

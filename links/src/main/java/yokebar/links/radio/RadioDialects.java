@@ -22,8 +22,10 @@ public final class RadioDialects {
      *
      * @param words for the operator
      * @param bauds the speeds such radios are set to, the most usual first
+     * @param bus whether a radio has an address of its own on a bus of several
      */
-    public record Entry(String id, String words, List<Integer> bauds, Function<Options, RadioDialect> make) {}
+    public record Entry(
+            String id, String words, List<Integer> bauds, boolean bus, Function<Options, RadioDialect> make) {}
 
     /** Those that come with Yokebar. */
     public static RadioDialects standard() {
@@ -32,7 +34,14 @@ public final class RadioDialects {
                         "semicolon",
                         "Semicolon CAT",
                         List.of(38_400, 115_200, 9_600, 4_800, 57_600, 19_200),
-                        options -> new SemicolonCat()));
+                        false,
+                        options -> new SemicolonCat()))
+                .add(new Entry(
+                        "framed",
+                        "Framed binary CAT",
+                        List.of(19_200, 115_200, 9_600, 38_400, 57_600, 4_800, 1_200),
+                        true,
+                        options -> new FramedCat(options.bus(), options.fullPowerW())));
     }
 
     public RadioDialects add(Entry entry) {

@@ -77,7 +77,7 @@ public final class SemicolonCat implements RadioDialect {
 
     private List<byte[]> setMode(RadioMode mode) {
         String figure = figure(mode);
-        boolean withData = mode == RadioMode.DATA_L || mode == RadioMode.DATA_U || mode == RadioMode.DATA_FM;
+        boolean withData = mode != mode.withoutData();
         return unknown("DA") ? ask("MD" + figure, "IF") : ask("MD" + figure, withData ? "DA1" : "DA0", "IF", "DA");
     }
 
@@ -277,17 +277,8 @@ public final class SemicolonCat implements RadioDialect {
     private void reportMode(Consumer<RadioReport> reports) {
         RadioMode mode = plainMode;
         if (mode != null) {
-            reports.accept(new RadioReport.ModeIs(data ? withData(mode) : mode));
+            reports.accept(new RadioReport.ModeIs(data ? mode.withData() : mode));
         }
-    }
-
-    private static RadioMode withData(RadioMode mode) {
-        return switch (mode) {
-            case LSB -> RadioMode.DATA_L;
-            case USB -> RadioMode.DATA_U;
-            case FM -> RadioMode.DATA_FM;
-            default -> mode;
-        };
     }
 
     private static String figure(RadioMode mode) {

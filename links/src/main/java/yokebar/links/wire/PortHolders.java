@@ -35,17 +35,20 @@ final class PortHolders {
     }
 
     private static boolean holds(Path process, Path device) {
+        boolean holds = false;
+        boolean makesTerminals = false;
         try (DirectoryStream<Path> files = Files.newDirectoryStream(process.resolve("fd"))) {
             for (Path file : files) {
-                if (Files.isSymbolicLink(file) && Files.readSymbolicLink(file).equals(device)) {
-                    return true;
-                }
+                Path open = Files.isSymbolicLink(file) ? Files.readSymbolicLink(file) : file;
+                holds |= open.equals(device);
+                makesTerminals |= open.endsWith("ptmx");
             }
         } catch (IOException e) {
             // Another user's process, or one that just ended.
             return false;
         }
-        return false;
+        // A program that holds both ends of a pseudo-terminal is the device behind it and no rival.
+        return holds && !(makesTerminals && device.startsWith("/dev/pts"));
     }
 
     private static String name(Path process) {

@@ -11,6 +11,7 @@ import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.device.HfRadio;
 import yokebar.standins.device.Rotator;
+import yokebar.standins.device.VhfRadio;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
@@ -27,16 +28,18 @@ public final class Backstage implements AutoCloseable {
     private final HttpService http;
 
     /** @param port 0 for any free port */
-    public Backstage(DigitalProgram program, Countersign countersign, HfRadio radio, Rotator rotator, int port)
+    public Backstage(
+            DigitalProgram program, Countersign countersign, HfRadio hf, VhfRadio vhf, Rotator rotator, int port)
             throws IOException {
         this.program = program;
         this.countersign = countersign;
-        this.devices = new DeviceKnobs(radio, rotator);
+        this.devices = new DeviceKnobs(hf, vhf, rotator);
         this.http = new HttpService(port)
                 .on("/api/state", request -> Answer.json(200, state()))
                 .on("/api/program/", this::program)
                 .on("/api/countersign/", this::countersign)
                 .on("/api/radio/", request -> answer(devices.radio(request.path(), words(request))))
+                .on("/api/vhf/", request -> answer(devices.vhf(request.path(), words(request))))
                 .on("/api/rotator/", request -> answer(devices.rotator(request.path(), words(request))))
                 .on("/", request -> page());
         http.start();

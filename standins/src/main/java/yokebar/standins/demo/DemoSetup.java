@@ -16,6 +16,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.StandIns;
 import yokebar.standins.countersign.Countersign;
+import yokebar.standins.device.VhfRadio;
 
 /**
  * Furnishes an empty Yokebar for the demo: the station of the Ilha do Farol Radio Club, some weeks of log, Countersign with
@@ -120,6 +121,19 @@ public final class DemoSetup {
                         "semicolon",
                         "address",
                         "127.0.0.1:" + standIns.hfRadio().port()));
+        post(
+                "api/radios",
+                Map.of(
+                        "name",
+                        "Shearwater V/U",
+                        "dialect",
+                        "framed",
+                        "bus",
+                        VhfRadio.BUS,
+                        "fullPowerW",
+                        50,
+                        "address",
+                        "127.0.0.1:" + standIns.vhfRadio().port()));
         post(
                 "api/rotors",
                 Map.of(

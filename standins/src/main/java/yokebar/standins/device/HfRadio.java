@@ -9,7 +9,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 
 /** The HF radio "Petrel 100": semicolon CAT, 30 kHz to 60 MHz, 100 W. */
-public final class HfRadio implements AutoCloseable {
+public final class HfRadio implements SimulatedRadio, AutoCloseable {
     private static final byte[] NOTHING = {};
     private static final List<String> MODES = List.of("", "LSB", "USB", "CW", "FM", "AM", "RTTY", "CW-R", "", "RTTY-R");
 
@@ -24,6 +24,7 @@ public final class HfRadio implements AutoCloseable {
         front.onChange(() -> server.tellAll(line -> wantPushes.contains(line) ? changes() : NOTHING));
     }
 
+    @Override
     public RadioFront front() {
         return front;
     }
@@ -32,14 +33,17 @@ public final class HfRadio implements AutoCloseable {
         return server.port();
     }
 
+    @Override
     public void setPowered(boolean on) {
         server.setPowered(on);
     }
 
+    @Override
     public void setGarbled(boolean on) {
         server.setGarbled(on);
     }
 
+    @Override
     public void setPlugged(boolean in) throws IOException {
         if (in) {
             server.plugIn();
@@ -48,6 +52,7 @@ public final class HfRadio implements AutoCloseable {
         }
     }
 
+    @Override
     public Map<String, Object> state() {
         Map<String, Object> state = new LinkedHashMap<>(front.state());
         state.put("powered", server.powered());
