@@ -487,6 +487,7 @@ export interface components {
     };
     Dialect: {
       bauds: number[];
+      bus: boolean;
       id: string;
       words: string;
     };
@@ -722,6 +723,12 @@ export interface components {
       description: string;
       path: string;
     };
+    Program: {
+      address: string;
+      keys: boolean;
+      /** Format: date-time */
+      since: string;
+    };
     Proof: {
       sentence: string;
       works: boolean;
@@ -739,6 +746,8 @@ export interface components {
       name?: string;
       /** Format: int32 */
       pollEveryMs?: number;
+      /** Format: int32 */
+      sharePort?: number;
     };
     RadioView: {
       address: string;
@@ -757,6 +766,10 @@ export interface components {
       now?: components['schemas']['Now'];
       /** Format: int32 */
       pollEveryMs: number;
+      programs: components['schemas']['Program'][];
+      /** Format: int32 */
+      sharePort?: number;
+      shareProblem?: string;
     };
     RotorDraft: {
       address?: string;

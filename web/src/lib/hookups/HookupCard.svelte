@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import { Button, InlineLoading } from 'carbon-components-svelte';
   import { Checkmark, Close } from 'carbon-icons-svelte';
   import type { Hookup } from '../api/client';
@@ -7,7 +8,12 @@
   import Notch from '../shared/Notch.svelte';
   import { STATE_WORDS, type HookupStore } from './hookups.svelte';
 
-  let { hookup, store, onsetup }: { hookup: Hookup; store: HookupStore; onsetup?: () => void } = $props();
+  let {
+    hookup,
+    store,
+    onsetup,
+    details,
+  }: { hookup: Hookup; store: HookupStore; onsetup?: () => void; details?: Snippet } = $props();
 
   const proof = $derived(store.proofs[hookup.id]);
   const busy = $derived(store.busy[hookup.id] ?? false);
@@ -49,6 +55,7 @@
         nothing since Yokebar started
       {/if}
     </dd>
+    {#if details}{@render details()}{/if}
     {#if hookup.lastEvent}
       <dt>Last event</dt>
       <dd>{hookup.lastEvent}</dd>

@@ -4,6 +4,7 @@
   import Arrivals from './Arrivals.svelte';
   import { Button } from 'carbon-components-svelte';
   import { Add } from 'carbon-icons-svelte';
+  import RadioSharing from '../radio/RadioSharing.svelte';
   import RadioForm from '../radio/RadioForm.svelte';
   import RotorForm from '../rotor/RotorForm.svelte';
   import HookupCard from './HookupCard.svelte';
@@ -43,7 +44,9 @@
               {hookup}
               store={app.hookups}
               onsetup={radio || rotor ? () => (setUp = hookup.id) : undefined}
-            />
+            >
+              {#snippet details()}{#if radio}<RadioSharing {radio} />{/if}{/snippet}
+            </HookupCard>
           </div>
         {/if}
       {/each}

@@ -49,6 +49,7 @@ public abstract class AppTest {
     static void settings(DynamicPropertyRegistry registry) {
         registry.add("yokebar.home", HOME::toString);
         registry.add("yokebar.adif-udp-port", () -> 0);
+        registry.add("yokebar.radio-share-port", () -> 0);
     }
 
     @BeforeEach

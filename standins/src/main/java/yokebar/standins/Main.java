@@ -32,6 +32,7 @@ public final class Main {
         if (demo.furnish()) {
             System.out.println("The demo station is set up.");
         }
+        standIns.program().useRadio(number("YOKEBAR_RADIO_SHARE_PORT", 7380));
         standIns.program().setSecondsBetween(Double.parseDouble(setting("YOKEBAR_DEMO_TEMPO", "6")));
         Thread.currentThread().join();
     }

@@ -58,7 +58,6 @@ public final class StandIns implements AutoCloseable {
         rotator = new Rotator(settings.rotatorPort());
         program = new DigitalProgram(
                 world, settings.clock(), settings.seed(), settings.folder().resolve("wavelet"), settings.adifPort());
-        program.useRadio(hfRadio.front());
         backstage = new Backstage(program, countersign, hfRadio, vhfRadio, rotator, settings.backstagePort());
     }
 

@@ -9,11 +9,13 @@ import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioState;
 import yokebar.links.radio.RadioDialects;
 import yokebar.links.radio.RadioLink;
+import yokebar.links.share.SharedRadio;
 import yokebar.links.wire.DeviceAddress;
 
-/** One radio: how it is set up, and its coupling. */
-final class Radio {
+/** One radio: how it is set up, its coupling, and its sharing with other programs. */
+final class Radio implements SharedRadio {
     private final RadioRow row;
+    private final Sharing sharing;
     private final DeviceHookup<RadioLink> hookup;
 
     /** To be told of what changes. */
@@ -28,6 +30,7 @@ final class Radio {
         DeviceAddress address = DeviceAddress.of(row.address, row.baud);
         RadioDialects.Entry dialect = dialects.named(row.dialect);
         RadioDialects.Options options = new RadioDialects.Options(row.bus, row.fullPowerW);
+        this.sharing = new Sharing(row.sharePort, this, clock, () -> listener.moved(this));
         this.hookup = new DeviceHookup<>(
                 hookupId(row.number()),
                 row.name,
@@ -39,7 +42,10 @@ final class Radio {
                         () -> dialect.make().apply(options),
                         Duration.ofMillis(row.pollEveryMs),
                         clock,
-                        state -> listener.moved(this),
+                        state -> {
+                            sharing.moved();
+                            listener.moved(this);
+                        },
                         status -> listener.linkChanged(this)),
                 this::proof,
                 () -> {
@@ -60,11 +66,30 @@ final class Radio {
         return hookup;
     }
 
-    RadioState state() {
+    Sharing sharing() {
+        return sharing;
+    }
+
+    /** Connects if the operator wants it so, and opens the sharing port. */
+    void start(boolean connected) {
+        sharing.open();
+        if (connected) {
+            hookup.connect();
+        }
+    }
+
+    void stop() {
+        sharing.close();
+        hookup.disconnect();
+    }
+
+    @Override
+    public RadioState state() {
         return hookup.link().map(RadioLink::state).orElse(RadioState.UNKNOWN);
     }
 
-    void tell(RadioCommand command) {
+    @Override
+    public void tell(RadioCommand command) {
         hookup.link().ifPresent(link -> link.tell(command));
     }
 

@@ -15,6 +15,7 @@ import yokebar.links.wire.DeviceAddress;
  * @param bus its address on a bus of several, 0 to 255
  * @param fullPowerW what full power is, W
  * @param pollEveryMs how often it is asked, ms
+ * @param sharePort where other programs find it, 0 for not at all; left out, a new radio gets the next free one
  */
 record RadioDraft(
         @Nullable String name,
@@ -24,7 +25,8 @@ record RadioDraft(
         @Nullable Integer bus,
         @Nullable Integer fullPowerW,
         @Nullable Integer pollEveryMs,
-        @Nullable Boolean lowerSidebandKeyed) {
+        @Nullable Boolean lowerSidebandKeyed,
+        @Nullable Integer sharePort) {
 
     private static final int DEFAULT_FULL_POWER_W = 100;
     private static final int DEFAULT_POLL_MS = 100;
@@ -54,6 +56,11 @@ record RadioDraft(
         row.pollEveryMs = within(
                 "pollEveryMs", pollEveryMs, DEFAULT_POLL_MS, 20, 5000, "It is asked every 20 to 5000 ms.", problems);
         row.lowerSidebandKeyed = Boolean.TRUE.equals(lowerSidebandKeyed);
+        if (sharePort != null) {
+            int port = within(
+                    "sharePort", sharePort, 0, 0, 65_535, "A port is 1 to 65535, or 0 for not sharing.", problems);
+            row.sharePort = port == 0 ? null : port;
+        }
         if (!problems.isEmpty()) {
             throw new FieldProblem(problems);
         }

@@ -42,6 +42,10 @@ class RadioRow {
     /** Whether its lower sideband is used for sound-keyed radioteletype. */
     boolean lowerSidebandKeyed;
 
+    /** TCP port other programs find it on; null when it is not shared. */
+    @Nullable
+    Integer sharePort;
+
     long number() {
         if (id == null) {
             throw new IllegalStateException("not stored yet");

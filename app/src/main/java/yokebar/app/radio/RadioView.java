@@ -1,5 +1,7 @@
 package yokebar.app.radio;
 
+import java.time.Instant;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.band.Band;
 import yokebar.core.mode.Mode;
@@ -11,6 +13,9 @@ import yokebar.core.radio.Vfo;
  * A radio as the interface shows it.
  *
  * @param hookup the coupling that has its link's state
+ * @param sharePort where other programs find it; null when it is not shared
+ * @param shareProblem why it is not shared though it should be
+ * @param programs those that use it now
  * @param now what it last reported; null while it is not connected
  */
 public record RadioView(
@@ -24,6 +29,9 @@ public record RadioView(
         int fullPowerW,
         int pollEveryMs,
         boolean lowerSidebandKeyed,
+        @Nullable Integer sharePort,
+        @Nullable String shareProblem,
+        List<Program> programs,
         @Nullable Now now) {
 
     /**
@@ -51,7 +59,15 @@ public record RadioView(
             @Nullable Integer meter,
             @Nullable Integer bandwidthHz) {}
 
-    static RadioView of(RadioRow row, RadioState state) {
+    /**
+     * A program that uses the radio through its sharing port.
+     *
+     * @param keys whether it transmits now
+     */
+    public record Program(String address, Instant since, boolean keys) {}
+
+    static RadioView of(Radio radio) {
+        RadioRow row = radio.row();
         return new RadioView(
                 row.number(),
                 Radio.hookupId(row.number()),
@@ -63,7 +79,10 @@ public record RadioView(
                 row.fullPowerW,
                 row.pollEveryMs,
                 row.lowerSidebandKeyed,
-                now(state, new ModeMapping(row.lowerSidebandKeyed)));
+                row.sharePort,
+                radio.sharing().problem(),
+                radio.sharing().programs(),
+                now(radio.state(), new ModeMapping(row.lowerSidebandKeyed)));
     }
 
     private static @Nullable Now now(RadioState state, ModeMapping mapping) {

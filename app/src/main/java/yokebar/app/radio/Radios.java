@@ -4,9 +4,14 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Service;
@@ -30,6 +35,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final RadioDialects dialects;
+    private final int firstSharePort;
     private final Map<Long, Radio> radios = new ConcurrentSkipListMap<>();
     private volatile boolean running;
 
@@ -39,13 +45,15 @@ public class Radios implements SmartLifecycle, Radio.Listener {
             Hookups hookups,
             ApplicationEventPublisher events,
             Clock clock,
-            RadioDialects dialects) {
+            RadioDialects dialects,
+            @Value("${yokebar.radio-share-port}") int firstSharePort) {
         this.db = db;
         this.transaction = transaction;
         this.hookups = hookups;
         this.events = events;
         this.clock = clock;
         this.dialects = dialects;
+        this.firstSharePort = firstSharePort;
     }
 
     @Override
@@ -58,7 +66,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
 
     @Override
     public void stop() {
-        radios.values().forEach(radio -> radio.hookup().disconnect());
+        radios.values().forEach(Radio::stop);
         running = false;
     }
 
@@ -85,7 +93,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
     }
 
     private static RadioView view(Radio radio) {
-        return RadioView.of(radio.row(), radio.state());
+        return RadioView.of(radio);
     }
 
     /** @return the radio's number */
@@ -95,6 +103,9 @@ public class Radios implements SmartLifecycle, Radio.Listener {
             if (row == null) {
                 throw new FieldProblem("id", "There is no radio " + id + ".");
             }
+            if (id == null) {
+                row.sharePort = nextSharePort();
+            }
             draft.fill(row, dialects);
             db.persist(row);
             return row;
@@ -102,6 +113,20 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         set(saved);
         events.publishEvent(new RadiosChanged());
         return saved.number();
+    }
+
+    private @Nullable Integer nextSharePort() {
+        if (firstSharePort == 0) {
+            return null;
+        }
+        Set<Integer> taken = radios.values().stream()
+                .map(radio -> radio.row().sharePort)
+                .filter(Objects::nonNull)
+                .collect(Collectors.toSet());
+        return IntStream.iterate(firstSharePort, port -> port + 1)
+                .filter(port -> !taken.contains(port))
+                .findFirst()
+                .orElseThrow();
     }
 
     void remove(long id) {
@@ -113,7 +138,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         });
         Radio radio = radios.remove(id);
         if (radio != null) {
-            radio.hookup().disconnect();
+            radio.stop();
             hookups.remove(radio.hookup());
         }
         events.publishEvent(new RadiosChanged());
@@ -123,12 +148,10 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         Radio fresh = new Radio(row, dialects, clock, this);
         Radio before = radios.put(row.number(), fresh);
         if (before != null) {
-            before.hookup().disconnect();
+            before.stop();
         }
         hookups.register(fresh.hookup());
-        if (hookups.wanted(fresh.hookup().id())) {
-            fresh.hookup().connect();
-        }
+        fresh.start(hookups.wanted(fresh.hookup().id()));
     }
 
     /** Sets what is given; what is null stays. */

@@ -87,7 +87,7 @@ public final class RadioShare implements AutoCloseable {
     public void moved() {
         for (Program program : programs) {
             if (program.sentences.pushes()) {
-                program.send(program.sentences.news());
+                program.tell(program.sentences.news());
             }
         }
     }
@@ -148,6 +148,7 @@ public final class RadioShare implements AutoCloseable {
         private final Instant since = clock.instant();
         private final ShareSentences sentences = new ShareSentences(radio, key);
         private @Nullable OutputStream out;
+        private String lastNews = "";
 
         Program(Socket socket) throws IOException {
             this.socket = socket;
@@ -177,6 +178,14 @@ public final class RadioShare implements AutoCloseable {
             send(sentences.answer(sentence));
             if (key.isKeyedBy(sentences) != keyed) {
                 changed.run();
+            }
+        }
+
+        /** Passes on news, unless they are none: most reports are of the meter. */
+        private synchronized void tell(String news) {
+            if (!news.equals(lastNews)) {
+                lastNews = news;
+                send(news);
             }
         }
 

@@ -71,6 +71,10 @@ public final class Backstage implements AutoCloseable {
                 program.send(words.getOrDefault("text", ""));
                 yield done();
             }
+            case "tune" -> {
+                program.tune(Long.parseLong(words.getOrDefault("hz", "14074000")));
+                yield done();
+            }
             case "tempo" -> {
                 program.setSecondsBetween(Double.parseDouble(words.getOrDefault("seconds", "0")));
                 yield done();

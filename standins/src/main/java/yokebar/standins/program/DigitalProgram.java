@@ -20,7 +20,6 @@ import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
-import yokebar.standins.device.RadioFront;
 import yokebar.standins.world.Station;
 import yokebar.standins.world.World;
 
@@ -43,7 +42,7 @@ public final class DigitalProgram implements AutoCloseable {
         thread.setDaemon(true);
         return thread;
     });
-    private @Nullable RadioFront radio;
+    private @Nullable CatClient radio;
     private @Nullable ScheduledFuture<?> working;
     private double secondsBetween;
     private String last = "";
@@ -74,9 +73,17 @@ public final class DigitalProgram implements AutoCloseable {
         }
     }
 
-    /** Works on this radio from now on: on its frequency, and without saying its power. */
-    public synchronized void useRadio(RadioFront front) {
-        radio = front;
+    /** Works from now on with the radio that is shared on this port: on its frequency, without saying its power. */
+    public synchronized void useRadio(int sharePort) {
+        radio = new CatClient(sharePort);
+    }
+
+    /** Sets the radio to a frequency in Hz and to the program's sound. */
+    public synchronized void tune(long hz) throws IOException {
+        if (radio == null) {
+            throw new IllegalArgumentException("Wavelet has no radio");
+        }
+        radio.tune(hz);
     }
 
     public synchronized double secondsBetween() {
@@ -100,7 +107,7 @@ public final class DigitalProgram implements AutoCloseable {
         Map<String, String> fields =
                 new LinkedHashMap<>(ProgramContact.make(OWN_CALL, OWN_LOCATOR, station, clock.instant(), random));
         if (radio != null) {
-            ProgramContact.onRadio(fields, radio.frequencyHz(), random);
+            radio.frequencyHz().ifPresent(hz -> ProgramContact.onRadio(fields, hz, random));
         }
         if (changes.containsKey("CALL") && asked.isEmpty()) {
             // Nobody in this world: nothing is known about the call but the call.
@@ -154,6 +161,9 @@ public final class DigitalProgram implements AutoCloseable {
     public void close() {
         timer.shutdownNow();
         socket.close();
+        if (radio != null) {
+            radio.close();
+        }
     }
 
     private void workSomebody() {

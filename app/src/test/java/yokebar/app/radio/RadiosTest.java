@@ -1,0 +1,274 @@
+package yokebar.app.radio;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.Map;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import yokebar.app.AppTest;
+import yokebar.standins.device.HfRadio;
+import yokebar.standins.device.Rotator;
+
+class RadiosTest extends AppTest {
+    private static final DateTimeFormatter DATE =
+            DateTimeFormatter.ofPattern("yyyyMMdd").withZone(ZoneOffset.UTC);
+    private static final DateTimeFormatter TIME =
+            DateTimeFormatter.ofPattern("HHmmss").withZone(ZoneOffset.UTC);
+
+    private HfRadio radio;
+
+    @BeforeEach
+    void switchOn() throws IOException {
+        radio = new HfRadio(0);
+    }
+
+    @AfterEach
+    void removeAll() throws Exception {
+        for (JsonNode one : get("/api/radios")) {
+            send(request("/api/radios/" + one.path("id").asLong()).DELETE());
+        }
+        for (JsonNode one : get("/api/rotors")) {
+            send(request("/api/rotors/" + one.path("id").asLong()).DELETE());
+        }
+        radio.close();
+    }
+
+    private long addRadio() throws Exception {
+        JsonNode all = JSON.readTree(sendJson(
+                        "POST",
+                        "/api/radios",
+                        Map.of("name", "Petrel 100", "dialect", "semicolon", "address", "127.0.0.1:" + radio.port()))
+                .body());
+        long id = all.get(0).path("id").asLong();
+        await(
+                "the radio reports",
+                () -> now(id).path("powerW").asInt() == 100
+                        && now(id).path("mode").asString("").equals("DATA-U"));
+        return id;
+    }
+
+    private JsonNode now(long id) {
+        for (JsonNode one : read("/api/radios")) {
+            if (one.path("id").asLong() == id) {
+                return one.path("now");
+            }
+        }
+        return JSON.missingNode();
+    }
+
+    private JsonNode read(String path) {
+        try {
+            return get(path);
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private JsonNode hookup(String id) {
+        for (JsonNode one : read("/api/hookups")) {
+            if (one.path("id").asString().equals(id)) {
+                return one;
+            }
+        }
+        return JSON.missingNode();
+    }
+
+    private static String justMade(String call, String... more) {
+        Instant now = Instant.now();
+        String head = record("call", call, "qso_date", DATE.format(now), "time_on", TIME.format(now));
+        return head.replace("<eor>", record(more));
+    }
+
+    @Test
+    void aRecordWithBlanksIsCompletedFromTheRadio() throws Exception {
+        addRadio();
+        sendDatagram(justMade("ZP5QXA"));
+        await("the contact", () -> count("contact") == 1);
+        assertThat(text("/api/contacts.adi"))
+                .contains("<FREQ:6>14.074")
+                .contains("<BAND:3>20m")
+                .contains("<MODE:3>FT8")
+                .contains("<TX_PWR:3>100");
+        String sentence = jdbc.queryForObject("select sentence from intake_journal", String.class);
+        assertThat(sentence).isEqualTo("New: ZP5QXA on 20m in FT8. From the radio: frequency, mode, power.");
+        assertThat(jdbc.queryForObject("select provenance from contact", String.class))
+                .contains("FREQ=RADIO");
+    }
+
+    @Test
+    void sentAgainAfterTheRadioMovedItIsTheSameContact() throws Exception {
+        long id = addRadio();
+        String made = justMade("ZP5QXA");
+        sendDatagram(made);
+        await("the contact", () -> count("contact") == 1);
+        radio.front().tune(false, 7_074_000);
+        await("the radio moved", () -> now(id).path("frequencyHz").asLong() == 7_074_000);
+        sendDatagram(made);
+        await("the repeat", () -> count("intake_journal") == 2);
+        assertThat(count("contact")).isEqualTo(1);
+    }
+
+    @Test
+    void whatTheRecordSaysAndWhatIsOldStaysAsItIs() throws Exception {
+        addRadio();
+        sendDatagram(justMade("ZP5QXA", "freq", "14.0801", "mode", "FT4", "tx_pwr", "5"));
+        sendDatagram(contact("OZ7QAB", "tx_pwr", "7"));
+        sendDatagram(contact("OZ8QAB"));
+        await("three contacts", () -> count("contact") == 3);
+        assertThat(text("/api/contacts.adi"))
+                .contains("<FREQ:7>14.0801")
+                .contains("<TX_PWR:1>5")
+                .contains("<TX_PWR:1>7")
+                .doesNotContain("<TX_PWR:3>100");
+    }
+
+    @Test
+    void withoutARadioTheBlankIsRefusedAsBefore() throws Exception {
+        long id = addRadio();
+        radio.setPlugged(false);
+        await("trouble", () -> hookup("radio-" + id).path("state").asString().equals("TROUBLE"));
+        sendDatagram(justMade("ZP5QXA", "mode", "FT8"));
+        await("the journal", () -> count("intake_journal") == 1);
+        assertThat(count("contact")).isZero();
+        assertThat(hookup("radio-" + id).path("reason").asString()).contains("Petrel 100");
+        assertThat(now(id).isMissingNode() || now(id).isNull()).isTrue();
+    }
+
+    @Test
+    void tuningByTheApiAndTellingWhatIsWrong() throws Exception {
+        long id = addRadio();
+        sendJson("POST", "/api/radios/" + id + "/tune", Map.of("frequencyHz", 7_010_000, "mode", "CW", "split", true));
+        await(
+                "tuned",
+                () -> now(id).path("frequencyHz").asLong() == 7_010_000
+                        && now(id).path("mode").asString("").equals("CW")
+                        && now(id).path("split").asBoolean());
+        assertThat(radio.front().frequencyHz()).isEqualTo(7_010_000);
+        assertThat(sendJson("POST", "/api/radios/" + id + "/tune", Map.of("mode", "XYZ"))
+                        .body())
+                .contains("is no mode of a radio");
+        assertThat(sendJson("POST", "/api/radios/" + id + "/tune", Map.of("frequencyHz", -5))
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(sendJson("POST", "/api/radios/9999/tune", Map.of("frequencyHz", 7_000_000))
+                        .body())
+                .contains("There is no radio 9999.");
+    }
+
+    @Test
+    void whatIsTypedWrongIsSaidAtItsField() throws Exception {
+        String answer = sendJson(
+                        "POST",
+                        "/api/radios",
+                        Map.of(
+                                "name",
+                                " ",
+                                "dialect",
+                                "morse",
+                                "address",
+                                "over there",
+                                "bus",
+                                300,
+                                "sharePort",
+                                70000))
+                .body();
+        JsonNode fields = JSON.readTree(answer).path("fields");
+        assertThat(fields)
+                .extracting(f -> f.path("field").asString())
+                .containsExactlyInAnyOrder("name", "dialect", "address", "bus", "sharePort");
+        assertThat(sendJson(
+                                "POST",
+                                "/api/radios",
+                                Map.of("name", "R", "dialect", "semicolon", "address", "/dev/ttyUSB9"))
+                        .body())
+                .contains("needs a speed");
+        assertThat(get("/api/radios")).isEmpty();
+    }
+
+    @Test
+    void theTestOfTheCouplingProvesIt() throws Exception {
+        long id = addRadio();
+        JsonNode proof = JSON.readTree(
+                sendJson("POST", "/api/hookups/radio-" + id + "/test", Map.of()).body());
+        assertThat(proof.path("works").asBoolean()).isTrue();
+        assertThat(proof.path("sentence").asString()).isEqualTo("Petrel 100 answers: it is on 14.074 000 MHz.");
+        sendJson("POST", "/api/hookups/radio-" + id + "/disconnect", Map.of());
+        assertThat(sendJson("POST", "/api/hookups/radio-" + id + "/test", Map.of())
+                        .body())
+                .contains("switched off");
+        sendJson("POST", "/api/hookups/radio-" + id + "/connect", Map.of());
+        await("live again", () -> hookup("radio-" + id).path("state").asString().equals("LIVE"));
+    }
+
+    @Test
+    void aSharingPortThatIsTakenIsSaidAndTheRadioWorksAllTheSame() throws Exception {
+        try (ServerSocket taken = new ServerSocket(0)) {
+            JsonNode all = JSON.readTree(sendJson(
+                            "POST",
+                            "/api/radios",
+                            Map.of(
+                                    "name",
+                                    "Petrel 100",
+                                    "dialect",
+                                    "semicolon",
+                                    "address",
+                                    "127.0.0.1:" + radio.port(),
+                                    "sharePort",
+                                    taken.getLocalPort()))
+                    .body());
+            assertThat(all.get(0).path("shareProblem").asString())
+                    .isEqualTo("Port " + taken.getLocalPort()
+                            + " is in use by another program, so this radio is not shared. Set another port.");
+            await(
+                    "the radio",
+                    () -> now(all.get(0).path("id").asLong())
+                                    .path("frequencyHz")
+                                    .asLong()
+                            == 14_074_000);
+        }
+    }
+
+    @Test
+    void theRotatorTurnsAndStops() throws Exception {
+        try (Rotator rotator = new Rotator(0)) {
+            rotator.setSpeed(200);
+            JsonNode all = JSON.readTree(sendJson(
+                            "POST",
+                            "/api/rotors",
+                            Map.of("name", "Windrose", "address", "127.0.0.1:" + rotator.port(), "stopDegrees", 180))
+                    .body());
+            long id = all.get(0).path("id").asLong();
+            await("a heading", () -> read("/api/rotors").get(0).hasNonNull("headingDegrees"));
+            sendJson("POST", "/api/rotors/" + id + "/point", Map.of("headingDegrees", 90));
+            await(
+                    "it turned",
+                    () -> Math.abs(read("/api/rotors")
+                                            .get(0)
+                                            .path("headingDegrees")
+                                            .asDouble()
+                                    - 90)
+                            < 2);
+            rotator.setSpeed(5);
+            sendJson("POST", "/api/rotors/" + id + "/point", Map.of("headingDegrees", 10));
+            await("it turns", () -> read("/api/rotors").get(0).hasNonNull("targetDegrees"));
+            sendJson("POST", "/api/rotors/" + id + "/stop", Map.of());
+            await("it stopped", () -> !read("/api/rotors").get(0).hasNonNull("targetDegrees"));
+            assertThat(sendJson("POST", "/api/rotors/" + id + "/point", Map.of("headingDegrees", 400))
+                            .body())
+                    .contains("A heading is 0 to 360 degrees.");
+            assertThat(sendJson(
+                                    "POST",
+                                    "/api/rotors",
+                                    Map.of("name", "W", "address", "127.0.0.1:4", "stopDegrees", 400))
+                            .body())
+                    .contains("The stop is at 0 to 359 degrees");
+        }
+    }
+}
