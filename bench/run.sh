@@ -1,8 +1,8 @@
 #!/bin/sh
-# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup.
+# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio.
 set -eu
 cd "$(dirname "$0")/.."
-which=${*:-adi intake latency startup}
+which=${*:-adi intake latency startup radio}
 mvn -q -B install -DskipTests -pl .,core,links,standins,web,app,e2e,bench/blank-app,bench
 jars() { mvn -q -pl bench dependency:build-classpath -Dmdep.outputFile=/dev/stdout -Dmdep.includeScope=test; }
 classpath="bench/target/classes:$(jars)"
@@ -12,6 +12,7 @@ for name in $which; do
     intake) java -cp "$classpath" yokebar.bench.IntakeFigures | grep '^intake' ;;
     latency) java -cp "$classpath" yokebar.bench.LatencyFigures ;;
     startup) java -cp "$classpath" yokebar.bench.StartupFigures ;;
+    radio) java -cp "$classpath" yokebar.bench.RadioFigures ;;
     *)
       echo "no benchmark is called $name" >&2
       exit 2

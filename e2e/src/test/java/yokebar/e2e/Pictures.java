@@ -25,6 +25,9 @@ public final class Pictures {
                     .waitFor();
             take(page, folder, "contact");
             page.keyboard().press("Escape");
+            page.getByRole(AriaRole.NAVIGATION).getByText("Desk").click();
+            page.getByTestId("heading").waitFor();
+            take(page, folder, "desk");
             for (String view : new String[] {"Hookups", "Services", "Station"}) {
                 page.getByRole(AriaRole.NAVIGATION).getByText(view).click();
                 page.getByRole(

@@ -28,12 +28,14 @@ public final class YokebarProcess implements AutoCloseable {
     private final Path home;
     private final int port;
     private final int adifPort;
+    private final int sharePort;
     private Process process;
 
     public YokebarProcess(Path home) throws IOException {
         this.home = home;
         this.port = freeTcpPort();
         this.adifPort = freeUdpPort();
+        this.sharePort = freeTcpPort();
     }
 
     public int adifPort() {
@@ -110,12 +112,14 @@ public final class YokebarProcess implements AutoCloseable {
     }
 
     private ProcessBuilder command(Path output) {
-        List<String> command = new ArrayList<>(List.of(java(), "-Xmx600m", "-Dspring.aot.enabled=true", "-jar", UNPACKED + "/yokebar-exec.jar"));
+        List<String> command = new ArrayList<>(
+                List.of(java(), "-Xmx600m", "-Dspring.aot.enabled=true", "-jar", UNPACKED + "/yokebar-exec.jar"));
         ProcessBuilder builder =
                 new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile());
         builder.environment().put("YOKEBAR_HOME", home.toString());
         builder.environment().put("YOKEBAR_PORT", String.valueOf(port));
         builder.environment().put("YOKEBAR_ADIF_UDP_PORT", String.valueOf(adifPort));
+        builder.environment().put("YOKEBAR_RADIO_SHARE_PORT", String.valueOf(sharePort));
         return builder;
     }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicLong;
 
 /** The HF radio "Petrel 100": semicolon CAT, 30 kHz to 60 MHz, 100 W. */
 public final class HfRadio implements SimulatedRadio, AutoCloseable {
@@ -15,6 +16,7 @@ public final class HfRadio implements SimulatedRadio, AutoCloseable {
 
     private final RadioFront front = new RadioFront(30_000, 60_000_000, 100, 14_074_000);
     private final Set<DeviceServer.Line> wantPushes = ConcurrentHashMap.newKeySet();
+    private final AtomicLong summariesAsked = new AtomicLong();
     private final DeviceServer server;
 
     /** @param port 0 for any free port */
@@ -31,6 +33,11 @@ public final class HfRadio implements SimulatedRadio, AutoCloseable {
 
     public int port() {
         return server.port();
+    }
+
+    /** How often it was asked for its summary. */
+    public long summariesAsked() {
+        return summariesAsked.get();
     }
 
     @Override
@@ -122,7 +129,10 @@ public final class HfRadio implements SimulatedRadio, AutoCloseable {
             return switch (letters) {
                 case "FA" -> frequency("FA", false);
                 case "FB" -> frequency("FB", true);
-                case "IF" -> summary();
+                case "IF" -> {
+                    summariesAsked.incrementAndGet();
+                    yield summary();
+                }
                 case "MD" -> "MD" + MODES.indexOf(front.mode()) + ";";
                 case "DA" -> "DA" + (front.data() ? 1 : 0) + ";";
                 case "PC" -> "PC%03d;".formatted(front.powerW());

@@ -1,0 +1,284 @@
+package yokebar.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.BooleanSupplier;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+import yokebar.standins.StandIns;
+import yokebar.standins.device.SerialLine;
+import yokebar.standins.device.VhfRadio;
+
+/** Radio and rotator in the real interface: set up, used, and with each thing that can be wrong with them. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class DeskTest {
+    @TempDir
+    private static Path folder;
+
+    private YokebarProcess yokebar;
+    private StandIns standIns;
+    private SerialLine cable;
+    private Browser browser;
+    private Page page;
+    private final List<String> faults = new ArrayList<>();
+
+    @BeforeAll
+    void start() throws Exception {
+        yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
+        standIns = new StandIns(
+                new StandIns.Settings(9, Clock.systemUTC(), folder.resolve("stand-ins"), yokebar.adifPort(), 0, 0));
+        cable = new SerialLine(folder.resolve("shearwater"), standIns.vhfRadio().port());
+        cable.plugIn();
+        setDefaultAssertionTimeout(20_000);
+        browser = new Browser();
+        page = browser.page(faults);
+        page.navigate(yokebar.address().toString());
+        page.getByText("No contacts yet").waitFor();
+    }
+
+    @AfterAll
+    void stop() {
+        browser.close();
+        standIns.close();
+        cable.close();
+        yokebar.close();
+    }
+
+    @AfterEach
+    void noFaultsInThePage() {
+        assertThat(faults).isEmpty();
+    }
+
+    private void open(String view) {
+        page.getByRole(AriaRole.NAVIGATION).getByText(view).click();
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private Locator readout() {
+        return page.getByTestId("readout");
+    }
+
+    private void await(String what, BooleanSupplier condition) {
+        for (int tries = 0; tries < 200 && !condition.getAsBoolean(); tries++) {
+            page.waitForTimeout(50);
+        }
+        assertThat(condition.getAsBoolean()).as(what).isTrue();
+    }
+
+    @Test
+    @Order(1)
+    void aRadioIsConnectedByKeyboardAloneAndWhatIsTypedWrongIsSaid() {
+        open("Desk");
+        assertThat(page.getByText("No radio yet.")).isVisible();
+        open("Hookups");
+        button("Radio").focus();
+        page.keyboard().press("Enter");
+        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a radio"));
+        form.getByLabel("Name").focus();
+        page.keyboard().type("Petrel 100");
+        page.keyboard().press("Tab");
+        page.keyboard().press("Tab");
+        page.keyboard().type("over there");
+        page.keyboard().press("Enter");
+        assertThat(form.getByText("\"over there\" is no address")).isVisible();
+        form.getByLabel("Serial port, or host and port").focus();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("127.0.0.1:" + standIns.hfRadio().port());
+        page.keyboard().press("Enter");
+        Locator card = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Petrel 100"));
+        assertThat(card.getByText("live")).isVisible();
+        card.getByText("Test").click();
+        assertThat(card.getByText("Petrel 100 answers: it is on 14.074 000 MHz."))
+                .isVisible();
+    }
+
+    @Test
+    @Order(2)
+    void theKnobMovesYokeDeskAndTheNextContact() throws Exception {
+        open("Desk");
+        assertThat(readout()).hasAttribute("aria-valuenow", "14074000");
+        standIns.hfRadio().front().turn(2_500);
+        assertThat(readout()).hasAttribute("aria-valuenow", "14076500");
+        assertThat(page.getByTestId("yoke-dial")).hasText("14.076\u2009500");
+        standIns.program().send(justNow("ZP5QXA", "CU9QYB"));
+        assertThat(page.getByRole(AriaRole.TABLE).getByText("ZP5QXA")).isVisible();
+        assertThat(page.getByRole(AriaRole.TABLE).getByText("14\u2009076.5")).isVisible();
+    }
+
+    /** A record with blanks where the radio knows. */
+    private static String justNow(String call, String own) {
+        String stamp = java.time.format.DateTimeFormatter.ofPattern("yyyyMMddHHmmss")
+                .withZone(java.time.ZoneOffset.UTC)
+                .format(java.time.Instant.now());
+        return "<call:%d>%s<station_callsign:%d>%s<qso_date:8>%s<time_on:6>%s<eor>"
+                .formatted(call.length(), call, own.length(), own, stamp.substring(0, 8), stamp.substring(8));
+    }
+
+    @Test
+    @Order(3)
+    void theReadoutTunesByTypingArrowsWheelAndClick() {
+        readout().focus();
+        page.keyboard().type("7010.5");
+        page.keyboard().press("Enter");
+        await("typed", () -> standIns.hfRadio().front().frequencyHz() == 7_010_500);
+        assertThat(readout()).hasAttribute("aria-valuenow", "7010500");
+        readout().focus();
+        page.keyboard().press("ArrowUp");
+        await("one kHz up", () -> standIns.hfRadio().front().frequencyHz() == 7_011_500);
+        page.keyboard().press("ArrowRight");
+        page.keyboard().press("ArrowDown");
+        await("a tenth down", () -> standIns.hfRadio().front().frequencyHz() == 7_011_400);
+        Locator hundreds = readout().locator("button").nth(4);
+        hundreds.hover();
+        page.mouse().wheel(0, -100);
+        await("wheel", () -> standIns.hfRadio().front().frequencyHz() == 7_011_500);
+        hundreds.click(new Locator.ClickOptions().setPosition(5, 50));
+        await("click below the middle", () -> standIns.hfRadio().front().frequencyHz() == 7_011_400);
+        button("CW").click();
+        await("mode", () -> standIns.hfRadio().front().mode().equals("CW"));
+        assertThat(button("CW")).hasAttribute("aria-pressed", "true");
+        button("15").click();
+        await("band", () -> standIns.hfRadio().front().frequencyHz() == 21_074_000);
+    }
+
+    @Test
+    @Order(4)
+    void aCableThatIsPulledIsSaidAndTheRadioComesBackByItself() throws IOException {
+        standIns.hfRadio().setPlugged(false);
+        assertThat(page.getByText(
+                        "nothing listens on port " + standIns.hfRadio().port()))
+                .isVisible();
+        assertThat(page.getByRole(AriaRole.BANNER).getByText("connection refused"))
+                .isVisible();
+        assertThat(page.getByTestId("yoke-dial")).isHidden();
+        standIns.hfRadio().setPlugged(true);
+        assertThat(readout()).hasAttribute("aria-valuenow", "21074000");
+        standIns.hfRadio().setPowered(false);
+        assertThat(page.getByText("Petrel 100 does not answer on 127.0.0.1:")).isVisible();
+        standIns.hfRadio().setPowered(true);
+        assertThat(readout()).isVisible();
+    }
+
+    @Test
+    @Order(5)
+    void aSerialPortAndWhatCanBeWrongWithIt() throws Exception {
+        open("Hookups");
+        button("Radio").click();
+        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a radio"));
+        form.getByLabel("Name").fill("Shearwater V/U");
+        form.getByLabel("It speaks").selectOption("Framed binary CAT");
+        form.getByLabel("Serial port, or host and port").fill(cable.path().toString());
+        form.getByLabel("Address on the bus").fill(String.valueOf(VhfRadio.BUS));
+        form.getByLabel("Full power, W").fill("50");
+        form.getByText("Add and connect").click();
+        Locator card = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Shearwater V/U"));
+        assertThat(card.getByText("live")).isVisible();
+
+        standIns.vhfRadio().setGarbled(true);
+        assertThat(card.getByText("makes no sense as Shearwater V/U.")).isVisible();
+        assertThat(card.getByText("Is it set to another speed")).isVisible();
+        standIns.vhfRadio().setGarbled(false);
+        assertThat(card.getByText("live")).isVisible();
+
+        cable.unplug();
+        assertThat(card.getByText("There is no serial port " + cable.path())).isVisible();
+        cable.plugIn();
+        Process other = new ProcessBuilder("sleep", "60")
+                .redirectInput(cable.path().toRealPath().toFile())
+                .start();
+        try {
+            assertThat(card.getByText(cable.path() + " is in use by sleep (process " + other.pid() + ")."))
+                    .isVisible();
+        } finally {
+            other.destroy();
+            other.waitFor();
+        }
+        assertThat(card.getByText("live")).isVisible();
+    }
+
+    @Test
+    @Order(6)
+    void theRotatorTurnsWhereTheCompassIsClickedAndSaysWhenItIsStuck() {
+        button("Rotator").click();
+        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a rotator"));
+        form.getByLabel("Name").fill("Windrose");
+        form.getByLabel("Serial port, or host and port")
+                .fill("127.0.0.1:" + standIns.rotator().port());
+        form.getByText("Add and connect").click();
+        open("Desk");
+        standIns.rotator().setSpeed(180);
+        Locator rose = page.getByRole(AriaRole.SLIDER);
+        assertThat(rose).hasAttribute("aria-valuenow", "0");
+        // East of the middle of the rose.
+        rose.click(new Locator.ClickOptions().setPosition(170, 104));
+        assertThat(page.getByTestId("heading")).hasText("90°");
+        assertThat(rose).hasAttribute("aria-valuenow", "90");
+        page.getByText("Long path").click();
+        assertThat(page.getByTestId("heading")).hasText("270°");
+        standIns.rotator().setStuck(true);
+        page.getByLabel("Turn to, degrees").fill("350");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Windrose was told to turn to 350° but stays at 270°."))
+                .isVisible();
+        button("Stop").click();
+        standIns.rotator().setStuck(false);
+        assertThat(page.getByText("was told to turn to")).isHidden();
+    }
+
+    @Test
+    @Order(7)
+    void theNextRadioIsOneKeyAway() {
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Petrel 100")))
+                .isVisible();
+        page.keyboard().press("r");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Shearwater V/U")))
+                .isVisible();
+        assertThat(readout()).hasAttribute("aria-valuenow", "145500000");
+        page.keyboard().press("r");
+        assertThat(readout()).hasAttribute("aria-valuenow", "21074000");
+    }
+
+    @Test
+    @Order(8)
+    void programsAtTheSharedRadioAreShown() throws Exception {
+        String port = yokebar.get("api/radios").get(0).path("sharePort").asString();
+        open("Hookups");
+        Locator card = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Petrel 100"));
+        assertThat(card.getByText("no program uses it")).isVisible();
+        Process nc = new ProcessBuilder("nc", "127.0.0.1", port).start();
+        try {
+            nc.getOutputStream().write("TX;".getBytes(StandardCharsets.US_ASCII));
+            nc.getOutputStream().flush();
+            assertThat(card.getByText("1 program:")).isVisible();
+            assertThat(card.getByText("keys")).isVisible();
+            await("it transmits", () -> standIns.hfRadio().front().transmitting());
+        } finally {
+            nc.destroyForcibly();
+        }
+        assertThat(card.getByText("no program uses it")).isVisible();
+        await("the key is released", () -> !standIns.hfRadio().front().transmitting());
+    }
+}

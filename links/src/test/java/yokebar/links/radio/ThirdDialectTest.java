@@ -1,0 +1,119 @@
+package yokebar.links.radio;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static yokebar.links.LinkWatch.await;
+
+import java.io.BufferedReader;
+import java.io.InputStreamReader;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.List;
+import java.util.Objects;
+import java.util.concurrent.atomic.AtomicLong;
+import java.util.function.Consumer;
+import org.junit.jupiter.api.Test;
+import yokebar.core.radio.RadioCommand;
+import yokebar.core.radio.RadioReport;
+import yokebar.core.radio.Vfo;
+import yokebar.links.wire.TcpAddress;
+
+/** What it takes to add a radio that speaks something else: one class and one registration. See docs/adding-a-device.md. */
+class ThirdDialectTest {
+
+    /** Lines of plain words: {@code freq?} is answered by {@code freq 14074000}. */
+    private static final class PlainWords implements RadioDialect {
+        private final StringBuilder line = new StringBuilder();
+
+        @Override
+        public List<byte[]> greeting() {
+            return List.of();
+        }
+
+        @Override
+        public List<byte[]> quickQuestions() {
+            return List.of(ascii("freq?"));
+        }
+
+        @Override
+        public List<byte[]> slowQuestions() {
+            return List.of();
+        }
+
+        @Override
+        public List<byte[]> say(RadioCommand command) {
+            return command instanceof RadioCommand.Tune tune ? List.of(ascii("freq " + tune.hz())) : List.of();
+        }
+
+        @Override
+        public int listen(byte[] bytes, int length, Consumer<RadioReport> reports) {
+            int answers = 0;
+            for (int i = 0; i < length; i++) {
+                if (bytes[i] != '\n') {
+                    line.append((char) bytes[i]);
+                } else {
+                    answers += read(line.toString(), reports) ? 1 : 0;
+                    line.setLength(0);
+                }
+            }
+            return answers;
+        }
+
+        private static boolean read(String text, Consumer<RadioReport> reports) {
+            if (!text.matches("freq \\d{1,12}")) {
+                reports.accept(new RadioReport.Garbage(text.length()));
+                return false;
+            }
+            reports.accept(new RadioReport.Frequency(Vfo.A, Long.parseLong(text.substring(5))));
+            return true;
+        }
+
+        private static byte[] ascii(String text) {
+            return (text + "\n").getBytes(StandardCharsets.US_ASCII);
+        }
+    }
+
+    @Test
+    void oneClassAndOneRegistration() throws Exception {
+        RadioDialects dialects = RadioDialects.standard()
+                .add(new RadioDialects.Entry(
+                        "words", "Plain words", List.of(9600), false, options -> new PlainWords()));
+        assertThat(dialects.all()).extracting(RadioDialects.Entry::id).containsExactly("semicolon", "framed", "words");
+        AtomicLong tuned = new AtomicLong(14_074_000);
+        try (ServerSocket radio = new ServerSocket(0, 5, InetAddress.getLoopbackAddress())) {
+            Thread thread = new Thread(() -> answer(radio, tuned));
+            thread.setDaemon(true);
+            thread.start();
+            try (RadioLink link = new RadioLink(
+                    "Talker",
+                    new TcpAddress("127.0.0.1", radio.getLocalPort()),
+                    () -> dialects.named("words").make().apply(new RadioDialects.Options(0, 100)),
+                    RadioLink.POLL_EVERY,
+                    Clock.systemUTC(),
+                    state -> {},
+                    status -> {})) {
+                link.start();
+                await("its frequency", () -> Objects.equals(link.state().frequencyHz(), 14_074_000L));
+                link.tell(new RadioCommand.Tune(Vfo.A, 7_010_000));
+                await("tuned", () -> Objects.equals(link.state().frequencyHz(), 7_010_000L));
+            }
+        }
+    }
+
+    private static void answer(ServerSocket radio, AtomicLong tuned) {
+        try (Socket socket = radio.accept();
+                BufferedReader in = new BufferedReader(new InputStreamReader(socket.getInputStream()))) {
+            for (String said = in.readLine(); said != null; said = in.readLine()) {
+                if (said.startsWith("freq ")) {
+                    tuned.set(Long.parseLong(said.substring(5)));
+                } else {
+                    socket.getOutputStream().write(("freq " + tuned + "\n").getBytes(StandardCharsets.US_ASCII));
+                }
+            }
+        } catch (java.io.IOException e) {
+            // The link was closed.
+        }
+    }
+}
