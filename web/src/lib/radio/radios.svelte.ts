@@ -1,10 +1,24 @@
 import { api, got, Problem, type Radio, type RadioDraft } from '../api/client';
 
+const CHOSEN_KEY = 'yokebar-radio';
+
+/** Where this browser remembers its radio; each has its own, so that two people do not disturb each other. */
+export type Memory = Pick<Storage, 'getItem' | 'setItem'>;
+
 /** The radios; what they report comes with the event stream. */
 export class RadioStore {
   all = $state.raw<Radio[]>([]);
-  /** The radio in front of the person; undefined while there is none. */
+  /** The radio in front of the person; undefined until one was chosen. */
   chosenId = $state<number | undefined>(undefined);
+
+  #memory: Memory;
+
+  constructor(memory: Memory = localStorage) {
+    this.#memory = memory;
+    const remembered = Number(memory.getItem(CHOSEN_KEY));
+    this.chosenId = remembered || undefined;
+  }
+
   /** What could not be done, for the person. */
   problem = $state('');
 
@@ -28,6 +42,7 @@ export class RadioStore {
   next(): void {
     const at = this.all.findIndex((r) => r.id === this.chosen?.id);
     this.chosenId = this.all[(at + 1) % this.all.length]?.id;
+    this.#memory.setItem(CHOSEN_KEY, String(this.chosenId ?? ''));
   }
 
   async tune(tuning: { frequencyHz?: number; mode?: string; split?: boolean }): Promise<void> {

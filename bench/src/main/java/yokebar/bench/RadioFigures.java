@@ -218,8 +218,7 @@ public final class RadioFigures {
 
     private void remove(String path) throws Exception {
         http.send(
-                HttpRequest.newBuilder(address.resolve(path)).DELETE().build(),
-                HttpResponse.BodyHandlers.discarding());
+                HttpRequest.newBuilder(address.resolve(path)).DELETE().build(), HttpResponse.BodyHandlers.discarding());
     }
 
     private static int freePort() throws IOException {

@@ -178,7 +178,14 @@ class LiveFacts {
         }
     }
 
+    /** Devices report many times a second; with no page open that is not worth putting into words. */
     private void tellDevices(Facts facts) {
+        boolean some =
+                facts.radioSet() || !facts.radios().isEmpty() || !facts.rotors().isEmpty();
+        if (some && !stream.hasPages()) {
+            stream.skip();
+            return;
+        }
         if (facts.radioSet()) {
             stream.send("radios", radios.views());
         } else {

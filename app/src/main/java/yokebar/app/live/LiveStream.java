@@ -79,6 +79,19 @@ class LiveStream implements SmartLifecycle {
         return Integer.MAX_VALUE;
     }
 
+    /** Whether any page is open to be told. */
+    boolean hasPages() {
+        return !pages.isEmpty();
+    }
+
+    /** Something was not told because no page was open: whoever comes back loads afresh. */
+    void skip() {
+        synchronized (kept) {
+            lastNumber++;
+            kept.clear();
+        }
+    }
+
     void send(String kind, Object content) {
         String text = json.writeValueAsString(content);
         synchronized (kept) {

@@ -17,7 +17,7 @@ final class RadioConversation implements Conversation {
     private static final long ANSWER_WITHIN_NANOS = Duration.ofMillis(250).toNanos();
     private static final long SLOW_EVERY_NANOS = Duration.ofSeconds(1).toNanos();
     /** With nothing changing for so long the questions come less often. */
-    private static final long IDLE_AFTER_NANOS = Duration.ofSeconds(60).toNanos();
+    private static final long IDLE_AFTER_NANOS = Duration.ofSeconds(15).toNanos();
 
     private static final int IDLE_FACTOR = 3;
 

@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFileAttributes;
 import java.util.List;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 
@@ -14,14 +15,16 @@ final class SerialFaults {
 
     /** What can be seen without opening the port; null when nothing speaks against it. */
     static @Nullable LinkFault beforeOpening(String path) {
+        return beforeOpening(path, port -> Files.isReadable(port) && Files.isWritable(port));
+    }
+
+    /** @param permitted whether we may read and write a file; to root everything is permitted */
+    static @Nullable LinkFault beforeOpening(String path, Predicate<Path> permitted) {
         Path port = Path.of(path);
         if (!Files.exists(port)) {
             return noSuchPort(path);
         }
-        if (!Files.isReadable(port) || !Files.isWritable(port)) {
-            return noPermission(path);
-        }
-        return heldBy(path);
+        return permitted.test(port) ? heldBy(path) : noPermission(path);
     }
 
     static LinkFault noSuchPort(String path) {

@@ -1,0 +1,101 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Radio } from '../api/client';
+import { FakeServer } from '../shared/fake-server';
+import { RadioStore, type Memory } from './radios.svelte';
+
+function radio(id: number, frequencyHz = 14_074_000): Radio {
+  return {
+    id,
+    hookup: `radio-${id}`,
+    name: `Radio ${id}`,
+    dialect: 'semicolon',
+    address: '127.0.0.1:7402',
+    bus: 0,
+    fullPowerW: 100,
+    pollEveryMs: 100,
+    lowerSidebandKeyed: false,
+    programs: [],
+    now: { frequencyHz, vfo: 'A', split: false, transmitting: false },
+  };
+}
+
+function memory(): Memory & { kept: Map<string, string> } {
+  const kept = new Map<string, string>();
+  return {
+    kept,
+    getItem: (key) => kept.get(key) ?? null,
+    setItem: (key, value) => void kept.set(key, value),
+  };
+}
+
+describe('RadioStore', () => {
+  let server: FakeServer;
+
+  beforeEach(() => (server = new FakeServer()));
+  afterEach(() => vi.unstubAllGlobals());
+
+  it('has the first radio in front until another is chosen, and remembers which', async () => {
+    server.on('GET /api/radios', [radio(1), radio(2)]);
+    const kept = memory();
+    const radios = new RadioStore(kept);
+    await radios.load();
+    expect(radios.chosen?.id).toBe(1);
+    radios.next();
+    expect(radios.chosen?.id).toBe(2);
+    const again = new RadioStore(kept);
+    await again.load();
+    expect(again.chosen?.id).toBe(2);
+    again.next();
+    expect(again.chosen?.id).toBe(1);
+  });
+
+  it('falls back to the first when the chosen one was removed', () => {
+    const radios = new RadioStore(memory());
+    radios.takeAll([radio(1), radio(2)]);
+    radios.next();
+    radios.takeAll([radio(1)]);
+    expect(radios.chosen?.id).toBe(1);
+    radios.takeAll([]);
+    expect(radios.chosen).toBeUndefined();
+    radios.next();
+    expect(radios.chosen).toBeUndefined();
+  });
+
+  it('takes what a radio reports and leaves the others', () => {
+    const radios = new RadioStore(memory());
+    radios.takeAll([radio(1), radio(2)]);
+    radios.take(radio(2, 7_010_000));
+    expect(radios.all.map((r) => r.now?.frequencyHz)).toEqual([14_074_000, 7_010_000]);
+  });
+
+  it('tunes the radio in front, and says why when that was refused', async () => {
+    server.on('POST /api/radios/1/tune', { detail: 'Radio 1 is not connected, so it was not tuned.' }, 422);
+    const radios = new RadioStore(memory());
+    await radios.tune({ mode: 'CW' });
+    expect(server.asked).toEqual([]);
+    radios.takeAll([radio(1)]);
+    await radios.tune({ frequencyHz: 7_010_000 });
+    expect(radios.problem).toBe('Radio 1 is not connected, so it was not tuned.');
+    server.on('POST /api/radios/1/tune', { told: true });
+    await radios.tune({ mode: 'CW' });
+    expect(radios.problem).toBe('');
+  });
+
+  it('adds, changes and removes; a refusal reaches the form with its fields', async () => {
+    const draft = { name: 'R', dialect: 'semicolon', address: 'x' };
+    server.on(
+      'POST /api/radios',
+      { detail: 'no', fields: [{ field: 'address', sentence: 'No address.' }] },
+      422,
+    );
+    const radios = new RadioStore(memory());
+    await expect(radios.save(undefined, draft)).rejects.toMatchObject({
+      fields: new Map([['address', 'No address.']]),
+    });
+    server.on('PUT /api/radios/4', [radio(4)]).on('DELETE /api/radios/4', []);
+    await radios.save(4, draft);
+    expect(radios.all).toHaveLength(1);
+    await radios.remove(4);
+    expect(radios.all).toHaveLength(0);
+  });
+});
