@@ -56,7 +56,7 @@
   }
 </script>
 
-<form onsubmit={save} aria-label={radio ? `Set up ${radio.name}` : 'Add a radio'}>
+<form class="card-form" onsubmit={save} aria-label={radio ? `Set up ${radio.name}` : 'Add a radio'}>
   <h3>{radio ? `Set up ${radio.name}` : 'Add a radio'}</h3>
   <TextInput
     size="sm"
@@ -113,7 +113,7 @@
     invalid={!!fault('fullPowerW')}
     invalidText={fault('fullPowerW')}
   />
-  <div class="wide act">
+  <div class="card-act">
     <Button size="small" type="submit" disabled={saving}>{radio ? 'Save' : 'Add and connect'}</Button>
     <Button size="small" kind="ghost" on:click={onclose}>Leave it</Button>
     {#if radio}
@@ -132,24 +132,8 @@
 </form>
 
 <style>
-  form {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 12px;
-    padding: 16px;
-    border: 1px solid var(--yb-line-strong);
-    border-radius: 4px;
-    background: var(--yb-panel);
-  }
-
-  h3,
   .wide {
     grid-column: 1 / -1;
-  }
-
-  h3 {
-    font-size: 16px;
-    font-weight: 600;
   }
 
   .ports {
@@ -166,11 +150,5 @@
     background: none;
     color: var(--yb-accent);
     cursor: pointer;
-  }
-
-  .act {
-    display: flex;
-    align-items: center;
-    gap: 8px;
   }
 </style>

@@ -42,7 +42,7 @@
   }
 </script>
 
-<form onsubmit={save} aria-label={rotor ? `Set up ${rotor.name}` : 'Add a rotator'}>
+<form class="card-form" onsubmit={save} aria-label={rotor ? `Set up ${rotor.name}` : 'Add a rotator'}>
   <h3>{rotor ? `Set up ${rotor.name}` : 'Add a rotator'}</h3>
   <TextInput
     size="sm"
@@ -86,38 +86,10 @@
     invalid={!!fault('mountOffsetDegrees')}
     invalidText={fault('mountOffsetDegrees')}
   />
-  <div class="act">
+  <div class="card-act">
     <Button size="small" type="submit" disabled={saving}>{rotor ? 'Save' : 'Add and connect'}</Button>
     <Button size="small" kind="ghost" on:click={onclose}>Leave it</Button>
     {#if saving}<InlineLoading description="Saving…" />{/if}
   </div>
   {#if problem && problem.fields.size === 0}<p class="trouble" role="alert">{problem.message}</p>{/if}
 </form>
-
-<style>
-  form {
-    display: grid;
-    grid-template-columns: 1fr 1fr;
-    gap: 12px;
-    padding: 16px;
-    border: 1px solid var(--yb-line-strong);
-    border-radius: 4px;
-    background: var(--yb-panel);
-  }
-
-  h3,
-  .act {
-    grid-column: 1 / -1;
-  }
-
-  h3 {
-    font-size: 16px;
-    font-weight: 600;
-  }
-
-  .act {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-  }
-</style>

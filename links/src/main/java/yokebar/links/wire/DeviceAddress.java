@@ -26,7 +26,7 @@ public sealed interface DeviceAddress permits TcpAddress, SerialAddress {
     static DeviceAddress of(String text, @Nullable Integer baud) {
         String tidy = text.strip();
         int colon = tidy.lastIndexOf(':');
-        boolean serial = tidy.startsWith("/") || tidy.matches("(?i)com\\d+");
+        boolean serial = tidy.startsWith("/") || tidy.matches("[cC][oO][mM]\\d+");
         if (serial) {
             if (baud == null || baud < 300 || baud > 4_000_000) {
                 throw new IllegalArgumentException(

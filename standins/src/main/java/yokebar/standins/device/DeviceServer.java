@@ -33,12 +33,15 @@ final class DeviceServer implements AutoCloseable {
     private volatile boolean powered = true;
     private volatile boolean garbled;
 
-    /** @param port 0 for any free port */
-    DeviceServer(String name, int port, Function<Line, Talk> talks) throws IOException {
+    /**
+     * Not plugged in yet.
+     *
+     * @param port 0 for any free port
+     */
+    DeviceServer(String name, int port, Function<Line, Talk> talks) {
         this.name = name;
         this.port = port;
         this.talks = talks;
-        plugIn();
     }
 
     /** One connection. */

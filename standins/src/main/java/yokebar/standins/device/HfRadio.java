@@ -2,37 +2,25 @@ package yokebar.standins.device;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicLong;
 
 /** The HF radio "Petrel 100": semicolon CAT, 30 kHz to 60 MHz, 100 W. */
-public final class HfRadio implements SimulatedRadio, AutoCloseable {
+public final class HfRadio extends SimulatedRadio {
     private static final byte[] NOTHING = {};
     private static final List<String> MODES = List.of("", "LSB", "USB", "CW", "FM", "AM", "RTTY", "CW-R", "", "RTTY-R");
 
-    private final RadioFront front = new RadioFront(30_000, 60_000_000, 100, 14_074_000);
+    private final RadioFront front = front();
     private final Set<DeviceServer.Line> wantPushes = ConcurrentHashMap.newKeySet();
     private final AtomicLong summariesAsked = new AtomicLong();
-    private final DeviceServer server;
 
     /** @param port 0 for any free port */
     public HfRadio(int port) throws IOException {
+        super("petrel-100", new RadioFront(30_000, 60_000_000, 100, 14_074_000), port);
         front.setData(true);
-        server = new DeviceServer("petrel-100", port, Talk::new);
-        front.onChange(() -> server.tellAll(line -> wantPushes.contains(line) ? changes() : NOTHING));
-    }
-
-    @Override
-    public RadioFront front() {
-        return front;
-    }
-
-    public int port() {
-        return server.port();
+        switchOn();
     }
 
     /** How often it was asked for its summary. */
@@ -41,36 +29,13 @@ public final class HfRadio implements SimulatedRadio, AutoCloseable {
     }
 
     @Override
-    public void setPowered(boolean on) {
-        server.setPowered(on);
+    DeviceServer.Talk talk(DeviceServer.Line line) {
+        return new Talk(line);
     }
 
     @Override
-    public void setGarbled(boolean on) {
-        server.setGarbled(on);
-    }
-
-    @Override
-    public void setPlugged(boolean in) throws IOException {
-        if (in) {
-            server.plugIn();
-        } else {
-            server.unplug();
-        }
-    }
-
-    @Override
-    public Map<String, Object> state() {
-        Map<String, Object> state = new LinkedHashMap<>(front.state());
-        state.put("powered", server.powered());
-        state.put("plugged", server.plugged());
-        state.put("garbled", server.garbled());
-        return state;
-    }
-
-    @Override
-    public void close() {
-        server.close();
+    byte[] news(DeviceServer.Line line) {
+        return wantPushes.contains(line) ? changes() : NOTHING;
     }
 
     private byte[] changes() {

@@ -27,6 +27,7 @@ public final class Rotator implements AutoCloseable {
     /** @param port 0 for any free port */
     public Rotator(int port) throws IOException {
         server = new DeviceServer("windrose", port, line -> new Talk());
+        server.plugIn();
     }
 
     public int port() {

@@ -5,71 +5,36 @@ import java.io.IOException;
 import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 
 /**
  * The VHF radio "Shearwater V/U": framed binary CAT at bus address 0x5C, 144 to 450 MHz, 50 W. As on a real bus, all that is
  * said to it comes back as an echo.
  */
-public final class VhfRadio implements SimulatedRadio, AutoCloseable {
+public final class VhfRadio extends SimulatedRadio {
     public static final int BUS = 0x5C;
     private static final int COMPUTER = 0xE0;
     private static final byte[] NOTHING = {};
     private static final List<String> MODES = List.of("LSB", "USB", "AM", "CW", "RTTY", "FM", "", "CW-R", "RTTY-R");
 
-    private final RadioFront front = new RadioFront(144_000_000, 450_000_000, 50, 145_500_000);
-    private final DeviceServer server;
+    private final RadioFront front = front();
 
     /** @param port 0 for any free port */
     public VhfRadio(int port) throws IOException {
+        super("shearwater", new RadioFront(144_000_000, 450_000_000, 50, 145_500_000), port);
         front.setMode("FM");
-        server = new DeviceServer("shearwater", port, line -> new Talk());
-        // Told to everybody whenever the knob moves, unasked.
-        front.onChange(() -> server.tellAll(line -> frame(0x00, 0x00, frequency(front.frequencyHz()))));
+        switchOn();
     }
 
     @Override
-    public RadioFront front() {
-        return front;
+    DeviceServer.Talk talk(DeviceServer.Line line) {
+        return new Talk();
     }
 
-    public int port() {
-        return server.port();
-    }
-
+    /** Everybody is told whenever the knob moves, unasked. */
     @Override
-    public void setPowered(boolean on) {
-        server.setPowered(on);
-    }
-
-    @Override
-    public void setGarbled(boolean on) {
-        server.setGarbled(on);
-    }
-
-    @Override
-    public void setPlugged(boolean in) throws IOException {
-        if (in) {
-            server.plugIn();
-        } else {
-            server.unplug();
-        }
-    }
-
-    @Override
-    public Map<String, Object> state() {
-        Map<String, Object> state = new LinkedHashMap<>(front.state());
-        state.put("powered", server.powered());
-        state.put("plugged", server.plugged());
-        state.put("garbled", server.garbled());
-        return state;
-    }
-
-    @Override
-    public void close() {
-        server.close();
+    byte[] news(DeviceServer.Line line) {
+        return frame(0x00, 0x00, frequency(front.frequencyHz()));
     }
 
     private static byte[] frame(int to, int command, byte... rest) {
