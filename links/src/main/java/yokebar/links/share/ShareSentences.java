@@ -8,8 +8,8 @@ import yokebar.core.radio.RadioState;
 import yokebar.core.radio.Vfo;
 
 /**
- * The radio's side of semicolon CAT for one program: sentences to answers, from what the radio last reported. A frequency that
- * was just set is given back as set until the radio has had time to report it.
+ * The radio's side of semicolon CAT for one program: sentences to answers, from what the radio last reported. A frequency or
+ * mode that was just set is given back as set until the radio has had time to report it.
  */
 final class ShareSentences {
     static final String REFUSED = "?;";
@@ -20,6 +20,8 @@ final class ShareSentences {
     private @Nullable Long wantedA;
     private @Nullable Long wantedB;
     private long wantedSince;
+    private @Nullable RadioMode wantedMode;
+    private long modeWantedSince;
     private boolean pushes;
 
     ShareSentences(SharedRadio radio, KeyOwner key) {
@@ -72,8 +74,8 @@ final class ShareSentences {
             case "FA" -> frequency(Vfo.A);
             case "FB" -> frequency(Vfo.B);
             case "IF" -> summary(state);
-            case "MD" -> "MD" + figure(state.mode()) + ";";
-            case "DA" -> isData(state.mode()) ? "DA1;" : "DA0;";
+            case "MD" -> "MD" + figure(mode()) + ";";
+            case "DA" -> isData(mode()) ? "DA1;" : "DA0;";
             case "FR" -> state.vfo() == Vfo.A ? "FR0;" : "FR1;";
             case "FT" -> (state.vfo() == Vfo.B) != state.split() ? "FT1;" : "FT0;";
             case "PC" ->
@@ -97,8 +99,8 @@ final class ShareSentences {
         return switch (letters) {
             case "FA" -> tune(Vfo.A, rest);
             case "FB" -> tune(Vfo.B, rest);
-            case "MD" -> setMode(rest, state);
-            case "DA" -> setData(rest.equals("1"), state);
+            case "MD" -> setMode(rest);
+            case "DA" -> setData(rest.equals("1"));
             case "PC" -> tell(new RadioCommand.SetPower(Integer.parseInt(rest)));
             case "FR" -> tell(new RadioCommand.Receive(rest.equals("1") ? Vfo.B : Vfo.A));
             case "FT" -> tell(new RadioCommand.SetSplit(rest.equals("1") != (state.vfo() == Vfo.B)));
@@ -123,20 +125,28 @@ final class ShareSentences {
         return tell(new RadioCommand.Tune(vfo, hz));
     }
 
-    private String setMode(String rest, RadioState state) {
+    private String setMode(String rest) {
         RadioMode mode = mode(rest);
-        if (mode == null) {
-            return REFUSED;
-        }
-        return tell(new RadioCommand.SetMode(isData(state.mode()) ? mode.withData() : mode));
+        return mode == null ? REFUSED : want(isData(mode()) ? mode.withData() : mode);
     }
 
-    private String setData(boolean on, RadioState state) {
-        RadioMode mode = state.mode();
-        if (mode == null) {
-            return REFUSED;
-        }
-        return tell(new RadioCommand.SetMode(on ? mode.withData() : mode.withoutData()));
+    private String setData(boolean on) {
+        RadioMode mode = mode();
+        return mode == null ? REFUSED : want(on ? mode.withData() : mode.withoutData());
+    }
+
+    private String want(RadioMode mode) {
+        wantedMode = mode;
+        modeWantedSince = System.nanoTime();
+        return tell(new RadioCommand.SetMode(mode));
+    }
+
+    /** Programs set the mode and its data in two sentences; the second must not undo the first. */
+    private @Nullable RadioMode mode() {
+        RadioMode wanted = wantedMode;
+        return wanted != null && System.nanoTime() - modeWantedSince < SETTLES_NANOS
+                ? wanted
+                : radio.state().mode();
     }
 
     private String tell(RadioCommand command) {
@@ -169,7 +179,7 @@ final class ShareSentences {
                 "IF%011d     +000000 00%d%s%d0%d000 ;",
                 hz(state.vfo()),
                 state.transmitting() ? 1 : 0,
-                figure(state.mode()),
+                figure(mode()),
                 state.vfo() == Vfo.A ? 0 : 1,
                 state.split() ? 1 : 0);
     }
