@@ -250,6 +250,16 @@ class DeskTest {
 
     @Test
     @Order(7)
+    void theDeskFillsTheWindowAndItsPartsDoNotOverlap() {
+        assertThat(page.locator(".frame").boundingBox().height).isEqualTo(800);
+        Locator radio = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Radio"));
+        Locator rotator = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Rotator"));
+        var bands = radio.getByRole(AriaRole.GROUP).last().boundingBox();
+        assertThat(bands.y + bands.height).isLessThan(rotator.boundingBox().y);
+    }
+
+    @Test
+    @Order(8)
     void theNextRadioIsOneKeyAway() {
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Petrel 100")))
                 .isVisible();
@@ -262,7 +272,7 @@ class DeskTest {
     }
 
     @Test
-    @Order(8)
+    @Order(9)
     void programsAtTheSharedRadioAreShown() throws Exception {
         String port = yokebar.get("api/radios").get(0).path("sharePort").asString();
         open("Hookups");
