@@ -1,13 +1,11 @@
 package yokebar.core.mode;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.data.DataLines;
 
 /**
  * All modes we know, from the data file {@code modes.txt}. A name that is a submode today but was written as a mode before
@@ -53,26 +51,16 @@ public final class Modes {
     }
 
     private static void load() {
-        try (InputStream in = Modes.class.getResourceAsStream("modes.txt")) {
-            if (in == null) {
-                throw new IllegalStateException("modes.txt is missing from core");
-            }
-            new String(in.readAllBytes(), StandardCharsets.UTF_8)
-                    .lines()
-                    .filter(line -> !line.isBlank() && !line.startsWith("#"))
-                    .forEach(Modes::loadLine);
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
+        DataLines.beside(Modes.class, "modes.txt").forEach(Modes::loadLine);
     }
 
-    private static void loadLine(String line) {
-        String[] parts = line.split("\\s*\\|\\s*", -1);
-        String mode = parts[0];
-        GROUPS.put(mode, ModeGroup.valueOf(parts[1]));
+    private static void loadLine(DataLines.Line line) {
+        List<String> parts = line.columns();
+        String mode = parts.get(0);
+        GROUPS.put(mode, ModeGroup.valueOf(parts.get(1)));
         BY_NAME.put(mode, new Mode(mode, null));
-        if (parts.length > 2 && !parts[2].isBlank()) {
-            for (String submode : parts[2].split(",\\s*")) {
+        if (parts.size() > 2 && !parts.get(2).isBlank()) {
+            for (String submode : parts.get(2).split(",\\s*")) {
                 BY_NAME.putIfAbsent(submode, new Mode(mode, submode));
             }
         }

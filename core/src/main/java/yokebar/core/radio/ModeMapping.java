@@ -1,12 +1,9 @@
 package yokebar.core.radio;
 
-import java.io.IOException;
-import java.io.InputStream;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.data.DataLines;
 import yokebar.core.mode.Mode;
 import yokebar.core.mode.Modes;
 
@@ -89,24 +86,12 @@ public record ModeMapping(boolean lowerSidebandIsKeyed) {
 
     private static TreeMap<Long, Gathering> load() {
         TreeMap<Long, Gathering> gatherings = new TreeMap<>();
-        try (InputStream in = ModeMapping.class.getResourceAsStream("digital-gatherings.txt")) {
-            if (in == null) {
-                throw new IllegalStateException("digital-gatherings.txt is missing from core");
+        for (DataLines.Line line : DataLines.beside(ModeMapping.class, "digital-gatherings.txt")) {
+            String[] parts = line.words();
+            Gathering gathering = new Gathering(kiloHertz(parts[0]), kiloHertz(parts[1]), mode(line, parts[2]));
+            if (gatherings.put(gathering.lowHz(), gathering) != null) {
+                throw new DataLines.BadLine(line, "there are two gatherings from here");
             }
-            new String(in.readAllBytes(), StandardCharsets.UTF_8)
-                    .lines()
-                    .filter(line -> !line.isBlank() && !line.startsWith("#"))
-                    .map(line -> line.strip().split("\\s+"))
-                    .map(parts -> new Gathering(kiloHertz(parts[0]), kiloHertz(parts[1]), mode(parts[2])))
-                    .forEach(gathering -> {
-                        Gathering below = gatherings.put(gathering.lowHz(), gathering);
-                        if (below != null) {
-                            throw new IllegalStateException(
-                                    "digital-gatherings.txt has " + gathering.lowHz() + " twice");
-                        }
-                    });
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
         return gatherings;
     }
@@ -115,10 +100,10 @@ public record ModeMapping(boolean lowerSidebandIsKeyed) {
         return Math.round(Double.parseDouble(text) * 1000);
     }
 
-    private static Mode mode(String name) {
+    private static Mode mode(DataLines.Line line, String name) {
         Mode mode = Modes.read(name, null);
         if (mode == null) {
-            throw new IllegalStateException("digital-gatherings.txt names no mode: " + name);
+            throw new DataLines.BadLine(line, "there is no such mode");
         }
         return mode;
     }

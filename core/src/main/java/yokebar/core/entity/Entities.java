@@ -1,0 +1,204 @@
+package yokebar.core.entity;
+
+import java.time.DateTimeException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.call.Call;
+import yokebar.core.data.DataLines;
+import yokebar.core.data.DataLines.BadLine;
+import yokebar.core.data.DataLines.Line;
+import yokebar.core.geo.Point;
+
+/**
+ * All entities, and which one a call belongs to: an exact call wins over prefixes, the longest prefix over shorter ones; a
+ * country's prefix before or after the call moves it there; at sea and in the air a station is in none.
+ */
+public final class Entities {
+    private static final Pattern PREFIX =
+            Pattern.compile("([A-Z0-9]+)(?:-([A-Z0-9]+))?(?:\\((\\d{1,2})/(\\d{1,2})\\))?");
+    private static final int CURRENT_COLUMNS = 8;
+    private static final LocalDate ALWAYS_FROM = LocalDate.MIN;
+    private static final LocalDate ALWAYS_UNTIL = LocalDate.MAX;
+
+    private final Map<Integer, Entity> byNumber = new LinkedHashMap<>();
+    private final Map<String, List<Area>> byPrefix = new HashMap<>();
+    private final Map<String, List<ExactCall>> exact = new HashMap<>();
+    private int longestPrefix;
+
+    private record Area(Entity entity, int cqZone, int ituZone) {}
+
+    private record ExactCall(LocalDate from, LocalDate until, int number) {}
+
+    /** The file that ships with the application. */
+    public static Entities shipped() {
+        return Shipped.ENTITIES;
+    }
+
+    private static final class Shipped {
+        private static final Entities ENTITIES = read(DataLines.textBeside(Entities.class, "entities.txt"));
+    }
+
+    /**
+     * Reads a whole file and checks every line of it.
+     *
+     * @throws BadLine naming the first line that is wrong
+     */
+    public static Entities read(String text) {
+        Entities entities = new Entities();
+        List<Line> calls = new ArrayList<>();
+        for (Line line : DataLines.of(text)) {
+            List<String> columns = line.columns();
+            if (columns.get(0).equals("call")) {
+                calls.add(line);
+            } else if (columns.get(0).equals("gone")) {
+                entities.add(line, columns.subList(2, columns.size()), date(line, columns.get(1), ALWAYS_UNTIL));
+            } else {
+                entities.add(line, columns, null);
+            }
+        }
+        calls.forEach(entities::addCall);
+        if (entities.byNumber.isEmpty()) {
+            throw new IllegalArgumentException("There is no entity in it.");
+        }
+        return entities;
+    }
+
+    public List<Entity> all() {
+        return List.copyOf(byNumber.values());
+    }
+
+    public Optional<Entity> numbered(int number) {
+        return Optional.ofNullable(byNumber.get(number));
+    }
+
+    /**
+     * Where a call was on a day.
+     *
+     * @param day UTC
+     * @return empty at sea, in the air, and for a call no prefix fits
+     */
+    public Optional<Situation> of(Call call, LocalDate day) {
+        Optional<Situation> single = single(call.text(), day);
+        if (single.isPresent()) {
+            return single;
+        }
+        CallParts parts = CallParts.of(call);
+        if (parts.nowhere()) {
+            return Optional.empty();
+        }
+        return single(parts.place(), day).or(() -> longest(parts.place(), day));
+    }
+
+    private Optional<Situation> single(String call, LocalDate day) {
+        return exact.getOrDefault(call, List.of()).stream()
+                .filter(e -> !day.isBefore(e.from()) && !day.isAfter(e.until()))
+                .map(e -> byNumber.get(e.number()))
+                .map(e -> new Situation(e, call, e.cqZone(), e.ituZone()))
+                .findFirst();
+    }
+
+    private Optional<Situation> longest(String place, LocalDate day) {
+        for (int length = Math.min(longestPrefix, place.length()); length > 0; length--) {
+            String prefix = place.substring(0, length);
+            for (Area area : byPrefix.getOrDefault(prefix, List.of())) {
+                if (area.entity().counts(day)) {
+                    return Optional.of(new Situation(area.entity(), prefix, area.cqZone(), area.ituZone()));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private void add(Line line, List<String> columns, @Nullable LocalDate lastDay) {
+        if (columns.size() != CURRENT_COLUMNS) {
+            throw new BadLine(line, "an entity has " + CURRENT_COLUMNS + " columns, not " + columns.size());
+        }
+        int number = within(line, "number", columns.get(0), 1, 999);
+        int cqZone = within(line, "CQ zone", columns.get(2), 1, 40);
+        int ituZone = within(line, "ITU zone", columns.get(3), 1, 90);
+        if (!columns.get(1).matches("AF|AN|AS|EU|NA|OC|SA")) {
+            throw new BadLine(line, "there is no continent " + columns.get(1));
+        }
+        Entity entity =
+                new Entity(number, columns.get(6), columns.get(1), cqZone, ituZone, point(line, columns), lastDay);
+        if (byNumber.put(number, entity) != null) {
+            throw new BadLine(line, "entity " + number + " is there twice");
+        }
+        for (String prefix : columns.get(7).split(",")) {
+            if (!prefix.isBlank()) {
+                addPrefix(line, entity, prefix.strip());
+            }
+        }
+    }
+
+    private void addPrefix(Line line, Entity entity, String text) {
+        Matcher shape = PREFIX.matcher(text);
+        if (!shape.matches()) {
+            throw new BadLine(line, "\"" + text + "\" is no prefix");
+        }
+        int cqZone = shape.group(3) == null ? entity.cqZone() : within(line, "CQ zone", shape.group(3), 1, 40);
+        int ituZone = shape.group(4) == null ? entity.ituZone() : within(line, "ITU zone", shape.group(4), 1, 90);
+        String first = shape.group(1);
+        String last = shape.group(2) == null ? first : shape.group(2);
+        int end = first.length() - 1;
+        if (last.length() != first.length()
+                || !last.startsWith(first.substring(0, end))
+                || last.charAt(end) < first.charAt(end)) {
+            throw new BadLine(line, "\"" + text + "\" is no range");
+        }
+        for (char c = first.charAt(end); c <= last.charAt(end); c++) {
+            List<Area> areas = byPrefix.computeIfAbsent(first.substring(0, end) + c, p -> new ArrayList<>(1));
+            if (areas.stream().anyMatch(a -> a.entity().lastDay() == null && entity.lastDay() == null)) {
+                throw new BadLine(line, "prefix " + first.substring(0, end) + c + " belongs to another entity too");
+            }
+            // What is gone comes first, so that its days are looked at before those of what took its place.
+            areas.add(entity.lastDay() == null ? areas.size() : 0, new Area(entity, cqZone, ituZone));
+        }
+        longestPrefix = Math.max(longestPrefix, first.length());
+    }
+
+    private void addCall(Line line) {
+        List<String> columns = line.columns();
+        if (columns.size() != 5 || Call.read(columns.get(1)) == null) {
+            throw new BadLine(line, "a single call has a call, two dates and an entity's number");
+        }
+        int number = within(line, "number", columns.get(4), 1, 999);
+        if (!byNumber.containsKey(number)) {
+            throw new BadLine(line, "there is no entity " + number);
+        }
+        exact.computeIfAbsent(columns.get(1), call -> new ArrayList<>(1))
+                .add(new ExactCall(
+                        date(line, columns.get(2), ALWAYS_FROM), date(line, columns.get(3), ALWAYS_UNTIL), number));
+    }
+
+    private static Point point(Line line, List<String> columns) {
+        try {
+            return new Point(Double.parseDouble(columns.get(4)), Double.parseDouble(columns.get(5)));
+        } catch (IllegalArgumentException e) {
+            throw new BadLine(line, "its point is not on the earth");
+        }
+    }
+
+    private static int within(Line line, String what, String text, int least, int most) {
+        if (text.matches("\\d{1,3}") && Integer.parseInt(text) >= least && Integer.parseInt(text) <= most) {
+            return Integer.parseInt(text);
+        }
+        throw new BadLine(line, "its " + what + " is " + least + " to " + most + ", not " + text);
+    }
+
+    private static LocalDate date(Line line, String text, LocalDate otherwise) {
+        try {
+            return text.isEmpty() ? otherwise : LocalDate.parse(text);
+        } catch (DateTimeException e) {
+            throw new BadLine(line, "\"" + text + "\" is no date like 1990-10-02");
+        }
+    }
+}
