@@ -4,10 +4,15 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.security.GeneralSecurityException;
 import java.time.Clock;
+import java.util.Map;
 import yokebar.standins.backstage.Backstage;
+import yokebar.standins.backstage.DeviceKnobs;
+import yokebar.standins.clock.TimeServer;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.device.HfRadio;
 import yokebar.standins.device.Rotator;
+import yokebar.standins.device.SerialLine;
+import yokebar.standins.device.SerialLines;
 import yokebar.standins.device.VhfRadio;
 import yokebar.standins.program.DigitalProgram;
 import yokebar.standins.world.World;
@@ -20,9 +25,7 @@ public final class StandIns implements AutoCloseable {
      * @param adifPort where the log under test listens for ADIF datagrams
      * @param countersignPort 0 for any free port
      * @param backstagePort 0 for any free port
-     * @param hfRadioPort 0 for any free port
-     * @param vhfRadioPort 0 for any free port
-     * @param rotatorPort 0 for any free port
+     * @param serial whether the devices are on serial ports too, in the folder {@code serial}
      */
     public record Settings(
             long seed,
@@ -31,14 +34,22 @@ public final class StandIns implements AutoCloseable {
             int adifPort,
             int countersignPort,
             int backstagePort,
-            int hfRadioPort,
-            int vhfRadioPort,
-            int rotatorPort) {
+            DevicePorts devices,
+            boolean serial) {
 
-        /** With free ports for the devices. */
+        /** With free ports for the devices, and no serial ones. */
         public Settings(long seed, Clock clock, Path folder, int adifPort, int countersignPort, int backstagePort) {
-            this(seed, clock, folder, adifPort, countersignPort, backstagePort, 0, 0, 0);
+            this(seed, clock, folder, adifPort, countersignPort, backstagePort, DevicePorts.FREE, false);
         }
+    }
+
+    /**
+     * The ports of the devices on the loopback, each 0 for any free one.
+     *
+     * @param time UDP, of the time server
+     */
+    public record DevicePorts(int hfRadio, int vhfRadio, int rotator, int time) {
+        public static final DevicePorts FREE = new DevicePorts(0, 0, 0, 0);
     }
 
     private final World world;
@@ -46,19 +57,31 @@ public final class StandIns implements AutoCloseable {
     private final HfRadio hfRadio;
     private final VhfRadio vhfRadio;
     private final Rotator rotator;
+    private final TimeServer timeServer;
+    private final SerialLines serialLines;
     private final DigitalProgram program;
     private final Backstage backstage;
 
-    public StandIns(Settings settings) throws IOException, GeneralSecurityException {
+    public StandIns(Settings settings) throws IOException, GeneralSecurityException, InterruptedException {
         world = new World(settings.seed());
         countersign = new Countersign(
                 world, settings.clock(), settings.folder().resolve("countersign"), settings.countersignPort());
-        hfRadio = new HfRadio(settings.hfRadioPort());
-        vhfRadio = new VhfRadio(settings.vhfRadioPort());
-        rotator = new Rotator(settings.rotatorPort());
+        hfRadio = new HfRadio(settings.devices().hfRadio());
+        vhfRadio = new VhfRadio(settings.devices().vhfRadio());
+        rotator = new Rotator(settings.devices().rotator());
+        timeServer = new TimeServer(settings.clock(), settings.devices().time());
+        serialLines = new SerialLines(
+                settings.folder().resolve("serial"),
+                settings.serial() && SerialLine.possible()
+                        ? Map.of("petrel", hfRadio.port(), "shearwater", vhfRadio.port(), "windrose", rotator.port())
+                        : Map.of());
         program = new DigitalProgram(
                 world, settings.clock(), settings.seed(), settings.folder().resolve("wavelet"), settings.adifPort());
-        backstage = new Backstage(program, countersign, hfRadio, vhfRadio, rotator, settings.backstagePort());
+        backstage = new Backstage(
+                program,
+                countersign,
+                new DeviceKnobs(hfRadio, vhfRadio, rotator, timeServer, serialLines),
+                settings.backstagePort());
     }
 
     public World world() {
@@ -81,6 +104,10 @@ public final class StandIns implements AutoCloseable {
         return rotator;
     }
 
+    public TimeServer timeServer() {
+        return timeServer;
+    }
+
     public DigitalProgram program() {
         return program;
     }
@@ -92,6 +119,8 @@ public final class StandIns implements AutoCloseable {
     @Override
     public void close() {
         program.close();
+        serialLines.close();
+        timeServer.close();
         hfRadio.close();
         vhfRadio.close();
         rotator.close();

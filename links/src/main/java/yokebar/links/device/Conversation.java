@@ -3,6 +3,7 @@ package yokebar.links.device;
 import java.io.IOException;
 import org.jspecify.annotations.Nullable;
 import yokebar.links.wire.LinkFault;
+import yokebar.links.wire.Wire;
 
 /** What is said to a device over one connection, and what it answers. Used by one thread. */
 public interface Conversation {
@@ -13,8 +14,7 @@ public interface Conversation {
     }
 
     /**
-     * Asks and tells what is due. Called about every {@value yokebar.links.wire.Wire#READ_WAIT_MS} ms, and right after
-     * every answer.
+     * Asks and tells what is due. Called after every {@link #waitMs}, and right after every answer.
      *
      * @param nowNanos a clock that only runs forward, ns
      * @throws LinkFault when the device answers but does not do what it is told
@@ -23,6 +23,14 @@ public interface Conversation {
 
     /** Takes in what came; never throws, whatever it is. */
     Heard received(byte[] bytes, int length, long nowNanos);
+
+    /**
+     * How long it may wait for bytes before its next turn, ms. A conversation that has nothing to do for a while may rest
+     * longer: every waking costs, all day.
+     */
+    default int waitMs(long nowNanos) {
+        return Wire.READ_WAIT_MS;
+    }
 
     /** What is wrong with a device that answers all the same; null when nothing is. */
     default @Nullable LinkFault complaint() {

@@ -141,7 +141,7 @@ public final class DeviceLink implements ManagedLink {
         try {
             while (!closed) {
                 conversation.turn(System.nanoTime(), wire::write);
-                int count = wire.read(buffer);
+                int count = wire.read(buffer, conversation.waitMs(System.nanoTime()));
                 long now = System.nanoTime();
                 if (count > 0) {
                     Conversation.Heard heard = conversation.received(buffer, count, now);

@@ -45,11 +45,12 @@ public final class FramedCat implements RadioDialect {
     private int skipped;
     private @Nullable RadioMode plainMode;
     private boolean data;
+    private int answeredFrom;
     /** The VFO worked on, as far as we switched it: the dialect has no question for it. */
     private Vfo vfo = Vfo.A;
 
     /**
-     * @param bus the radio's address, 0x01 to 0xDF
+     * @param bus the radio's address, 0x01 to 0xDF; 0 asks everybody on the bus, to find out who is there
      * @param fullPowerW what full power is, W: the radio gives its power as a share of it
      */
     public FramedCat(int bus, int fullPowerW) {
@@ -107,6 +108,11 @@ public final class FramedCat implements RadioDialect {
         return List.of();
     }
 
+    @Override
+    public int answeredFrom() {
+        return answeredFrom;
+    }
+
     private List<byte[]> keyed(String text) {
         String tidy = text.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9 /?.,=+-]", "");
         List<byte[]> parts = new ArrayList<>();
@@ -155,7 +161,7 @@ public final class FramedCat implements RadioDialect {
     private boolean frame(byte[] content, Consumer<RadioReport> reports) {
         int[] f = ints(content);
         boolean echo = f.length >= 2 && f[1] == COMPUTER;
-        boolean fromOther = f.length >= 2 && f[1] != bus;
+        boolean fromOther = f.length >= 2 && bus != EVERYBODY && f[1] != bus;
         boolean toOther = f.length >= 1 && f[0] != COMPUTER && f[0] != EVERYBODY;
         if (f.length < 3) {
             skipped += f.length;
@@ -165,6 +171,9 @@ public final class FramedCat implements RadioDialect {
             return false;
         }
         boolean understood = read(f, reports);
+        if (understood) {
+            answeredFrom = f[1];
+        }
         if (!understood) {
             skipped += f.length;
         }

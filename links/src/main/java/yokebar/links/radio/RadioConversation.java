@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioReport;
 import yokebar.links.device.Conversation;
+import yokebar.links.wire.Wire;
 
 /**
  * Asks a radio in turns, one question at a time: the next goes out when the last was answered or has waited long enough.
@@ -20,6 +21,8 @@ final class RadioConversation implements Conversation {
     private static final long IDLE_AFTER_NANOS = Duration.ofSeconds(15).toNanos();
 
     private static final int IDLE_FACTOR = 3;
+    /** A command waits at most so long for the thread to wake. */
+    private static final int LONGEST_REST_MS = 100;
 
     private final RadioDialect dialect;
     private final Queue<RadioCommand> commands;
@@ -75,11 +78,24 @@ final class RadioConversation implements Conversation {
         }
     }
 
+    /** A radio nobody touches is asked seldom, and between the questions there is nothing to hear but what it pushes. */
+    @Override
+    public int waitMs(long now) {
+        if (awaiting || !toSend.isEmpty() || !idle(now)) {
+            return Wire.READ_WAIT_MS;
+        }
+        long untilNext = (Math.min(nextQuick, nextSlow) - now) / 1_000_000;
+        return (int) Math.max(1, Math.min(LONGEST_REST_MS, untilNext));
+    }
+
+    private boolean idle(long now) {
+        return now - changes.lastNanos() > IDLE_AFTER_NANOS;
+    }
+
     private void plan(long now) {
         if (now - nextQuick >= 0) {
             toSend.addAll(dialect.quickQuestions());
-            boolean idle = now - changes.lastNanos() > IDLE_AFTER_NANOS;
-            nextQuick = now + pollEveryNanos * (idle ? IDLE_FACTOR : 1);
+            nextQuick = now + pollEveryNanos * (idle(now) ? IDLE_FACTOR : 1);
         }
         if (now - nextSlow >= 0) {
             toSend.addAll(dialect.slowQuestions());

@@ -23,6 +23,11 @@ public interface RadioDialect {
     /** The bytes that carry out a command; empty when the dialect has no words for it. */
     List<byte[]> say(RadioCommand command);
 
+    /** The address on the bus the last answer came from; 0 for dialects without a bus. */
+    default int answeredFrom() {
+        return 0;
+    }
+
     /** What was asked last, for dialects whose answers do not say what they answer. */
     default void asked(byte[] question) {
         // most need not know

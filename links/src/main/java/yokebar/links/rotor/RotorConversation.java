@@ -10,10 +10,14 @@ import yokebar.core.rotor.RotorState;
 import yokebar.core.rotor.RotorTravel;
 import yokebar.links.device.Conversation;
 import yokebar.links.wire.LinkFault;
+import yokebar.links.wire.Wire;
 
 /** Asks a rotator where it points, turns it, and notices when it does not move. */
 final class RotorConversation implements Conversation {
     private static final long ASK_EVERY_NANOS = Duration.ofMillis(200).toNanos();
+    private static final long ASK_AT_REST_EVERY_NANOS = Duration.ofMillis(500).toNanos();
+    /** A command waits at most so long for the thread to wake. */
+    private static final int LONGEST_REST_MS = 100;
     /** A rotator that has not moved for so long though it should counts as stuck. */
     private static final long STUCK_AFTER_NANOS = Duration.ofSeconds(7).toNanos();
 
@@ -51,9 +55,15 @@ final class RotorConversation implements Conversation {
         }
         if (!started || now - nextAsk >= 0) {
             started = true;
-            nextAsk = now + ASK_EVERY_NANOS;
+            // The mast may be turned by hand at its own box, so it is watched at rest too, only less often.
+            nextAsk = now + (Double.isNaN(target) ? ASK_AT_REST_EVERY_NANOS : ASK_EVERY_NANOS);
             out.send(Easycomm.whereAreYou());
         }
+    }
+
+    @Override
+    public int waitMs(long now) {
+        return Double.isNaN(target) && started ? LONGEST_REST_MS : Wire.READ_WAIT_MS;
     }
 
     private void obey(RotorCommand command, long now, Outlet out) throws IOException {

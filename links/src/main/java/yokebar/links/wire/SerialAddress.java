@@ -62,7 +62,10 @@ public record SerialAddress(String path, int baud) implements DeviceAddress {
 
     private record SerialWire(SerialPort port) implements Wire {
         @Override
-        public int read(byte[] buffer) throws IOException {
+        public int read(byte[] buffer, int waitMs) throws IOException {
+            if (port.getReadTimeout() != waitMs) {
+                port.setComPortTimeouts(SerialPort.TIMEOUT_READ_SEMI_BLOCKING, waitMs, 0);
+            }
             int count = port.readBytes(buffer, buffer.length);
             if (count < 0) {
                 throw new EOFException("the serial port is gone");

@@ -82,8 +82,11 @@ public record TcpAddress(String host, int port) implements DeviceAddress {
 
     private record TcpWire(Socket socket) implements Wire {
         @Override
-        public int read(byte[] buffer) throws IOException {
+        public int read(byte[] buffer, int waitMs) throws IOException {
             try {
+                if (socket.getSoTimeout() != waitMs) {
+                    socket.setSoTimeout(waitMs);
+                }
                 int count = socket.getInputStream().read(buffer);
                 if (count < 0) {
                     throw new EOFException("the other side closed the connection");

@@ -9,9 +9,6 @@ import java.util.Map;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.countersign.Countersign;
-import yokebar.standins.device.HfRadio;
-import yokebar.standins.device.Rotator;
-import yokebar.standins.device.VhfRadio;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
@@ -28,12 +25,11 @@ public final class Backstage implements AutoCloseable {
     private final HttpService http;
 
     /** @param port 0 for any free port */
-    public Backstage(
-            DigitalProgram program, Countersign countersign, HfRadio hf, VhfRadio vhf, Rotator rotator, int port)
+    public Backstage(DigitalProgram program, Countersign countersign, DeviceKnobs devices, int port)
             throws IOException {
         this.program = program;
         this.countersign = countersign;
-        this.devices = new DeviceKnobs(hf, vhf, rotator);
+        this.devices = devices;
         this.http = new HttpService(port)
                 .on("/api/state", request -> Answer.json(200, state()))
                 .on("/api/program/", this::program)
@@ -41,6 +37,7 @@ public final class Backstage implements AutoCloseable {
                 .on("/api/radio/", request -> answer(devices.radio(request.path(), words(request))))
                 .on("/api/vhf/", request -> answer(devices.vhf(request.path(), words(request))))
                 .on("/api/rotator/", request -> answer(devices.rotator(request.path(), words(request))))
+                .on("/api/time/", request -> answer(devices.time(request.path(), words(request))))
                 .on("/", request -> page());
         http.start();
     }

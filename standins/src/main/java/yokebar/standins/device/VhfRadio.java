@@ -86,7 +86,7 @@ public final class VhfRadio extends SimulatedRadio {
             frame.reset();
             ByteArrayOutputStream back = new ByteArrayOutputStream();
             back.writeBytes(said);
-            if (said.length >= 6 && (said[2] & 0xff) == BUS && (said[3] & 0xff) == COMPUTER) {
+            if (said.length >= 6 && ((said[2] & 0xff) == BUS || said[2] == 0) && (said[3] & 0xff) == COMPUTER) {
                 back.writeBytes(answer(said[4] & 0xff, Arrays.copyOfRange(said, 5, said.length - 1)));
             }
             return back.toByteArray();

@@ -1,0 +1,47 @@
+package yokebar.links.radio;
+
+import java.io.ByteArrayOutputStream;
+import java.util.List;
+import java.util.Optional;
+import yokebar.core.radio.RadioReport;
+import yokebar.links.search.Probe;
+
+/** Asks whether a radio of one dialect is there. */
+public final class RadioProbe implements Probe {
+    private static final RadioDialects.Options ANYBODY = new RadioDialects.Options(0, 100);
+
+    private final RadioDialects.Entry entry;
+    private final RadioDialect dialect;
+    private final byte[] question;
+
+    public RadioProbe(RadioDialects.Entry entry) {
+        this.entry = entry;
+        this.dialect = entry.make().apply(ANYBODY);
+        ByteArrayOutputStream all = new ByteArrayOutputStream();
+        dialect.quickQuestions().forEach(all::writeBytes);
+        this.question = all.toByteArray();
+    }
+
+    @Override
+    public String words() {
+        return "a radio that speaks " + entry.words();
+    }
+
+    @Override
+    public List<Integer> bauds() {
+        return entry.bauds();
+    }
+
+    @Override
+    public byte[] question() {
+        return question.clone();
+    }
+
+    /** Only a frequency proves it: shorter answers may be chance. */
+    @Override
+    public Optional<Answer> listen(byte[] bytes, int length) {
+        boolean[] frequency = new boolean[1];
+        dialect.listen(bytes, length, report -> frequency[0] |= report instanceof RadioReport.Frequency);
+        return frequency[0] ? Optional.of(new Answer(entry.id(), dialect.answeredFrom())) : Optional.empty();
+    }
+}
