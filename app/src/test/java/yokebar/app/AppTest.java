@@ -50,6 +50,7 @@ public abstract class AppTest {
         registry.add("yokebar.home", HOME::toString);
         registry.add("yokebar.adif-udp-port", () -> 0);
         registry.add("yokebar.radio-share-port", () -> 0);
+        registry.add("yokebar.simulated-devices", () -> "");
     }
 
     @BeforeEach
@@ -63,7 +64,9 @@ public abstract class AppTest {
         jdbc.update("update delivery_tally set contacts = 0");
         jdbc.update("update service set address = null, account = null, sealed_password = null,"
                 + " confirmations_until = null");
-        jdbc.update("update station set operator_id = null, place_id = null");
+        jdbc.update("delete from operating_position where id <> 1");
+        put("/api/positions/1", Map.of("operatorId", 0, "placeId", 0, "radioId", 0, "ownCall", ""));
+        jdbc.update("delete from further_call");
         put("/api/station", Map.of("ownCall", "CU9QYB"));
     }
 

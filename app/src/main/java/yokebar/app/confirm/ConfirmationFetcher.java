@@ -27,6 +27,8 @@ class ConfirmationFetcher {
     private static final Duration OVERLAP = Duration.ofHours(1);
 
     private static final long LOOK_EVERY_MS = 500;
+    /** A service that is not set up or cannot be reached is looked at again so much later. */
+    private static final Duration NOT_READY = Duration.ofSeconds(2);
 
     private final HandoverWorker worker;
     private final Services services;
@@ -54,8 +56,12 @@ class ConfirmationFetcher {
         for (int serviceId : services.ids()) {
             try {
                 Instant next = nextFetch.getOrDefault(serviceId, Instant.EPOCH);
-                if (!next.isAfter(clock.instant()) && worker.ready(serviceId)) {
-                    fetch(serviceId);
+                if (!next.isAfter(clock.instant())) {
+                    if (worker.ready(serviceId)) {
+                        fetch(serviceId);
+                    } else {
+                        nextFetch.put(serviceId, clock.instant().plus(NOT_READY));
+                    }
                 }
             } catch (OptimisticLockingFailureException e) {
                 LOG.debug("An edit came in between; the next look decides on what is there then", e);

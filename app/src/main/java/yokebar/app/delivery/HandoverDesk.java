@@ -68,6 +68,16 @@ class HandoverDesk {
                 .getResultList();
     }
 
+    /** Whether a handover of a service is on its way. */
+    @Transactional(readOnly = true)
+    public boolean anyOpen(int serviceId) {
+        return db.createQuery("select count(*) from Handover where serviceId = :service and state in :open", Long.class)
+                        .setParameter("service", serviceId)
+                        .setParameter("open", List.of(Handover.State.PREPARED, Handover.State.GIVEN))
+                        .getSingleResult()
+                > 0;
+    }
+
     /**
      * Claims what is due, up to one batch that one identity can sign, and stores the batch with its key.
      *

@@ -11,10 +11,15 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.EventListener;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.hookup.HookupChanged;
 import yokebar.app.hookup.Hookups;
+import yokebar.app.log.ContactChanged;
+import yokebar.app.log.ContactsLogged;
 import yokebar.links.countersign.BatchReport;
 import yokebar.links.countersign.ConfirmationPage;
 import yokebar.links.countersign.Receipt;
@@ -27,6 +32,9 @@ import yokebar.links.status.ServiceUnreachable;
 public class HandoverWorker implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(HandoverWorker.class);
     private static final long LOOK_EVERY_MS = 500;
+    /** Even at rest it looks now and then, lest anything be forgotten. */
+    private static final Duration REST = Duration.ofSeconds(20);
+
     private static final Pauses REPORT_PAUSES = new Pauses(Duration.ofSeconds(1), Duration.ofMinutes(5));
 
     private final HandoverDesk desk;
@@ -35,6 +43,9 @@ public class HandoverWorker implements SmartLifecycle {
     private final Hookups hookups;
     private final Clock clock;
     private final Map<Integer, ServiceLine> lines = new ConcurrentHashMap<>();
+    /** Until when there is nothing to do, by service. */
+    private final Map<Integer, Instant> restUntil = new ConcurrentHashMap<>();
+
     private final Set<Integer> asked = ConcurrentHashMap.newKeySet();
     private final Set<Integer> toReview = ConcurrentHashMap.newKeySet();
     private volatile boolean running;
@@ -85,6 +96,7 @@ public class HandoverWorker implements SmartLifecycle {
             line.connect();
         }
         desk.hurry(serviceId);
+        restUntil.remove(serviceId);
     }
 
     ServiceLine line(int serviceId) {
@@ -106,12 +118,21 @@ public class HandoverWorker implements SmartLifecycle {
     @Scheduled(initialDelay = LOOK_EVERY_MS, fixedDelay = LOOK_EVERY_MS)
     void work() {
         for (int serviceId : services.ids()) {
+            if (atRest(serviceId)) {
+                continue;
+            }
             try {
                 if (toReview.remove(serviceId)) {
                     reviewAllHeld(serviceId);
                 }
-                if (ready(serviceId)) {
+                restUntil.put(serviceId, clock.instant().plus(REST));
+                boolean underWay = services.complete(serviceId);
+                if (underWay && line(serviceId).ready()) {
                     work(serviceId);
+                    underWay = desk.anyOpen(serviceId);
+                }
+                if (underWay) {
+                    restUntil.remove(serviceId);
                 }
             } catch (OptimisticLockingFailureException e) {
                 LOG.debug("An edit came in between; the next look decides on what is there then", e);
@@ -119,6 +140,32 @@ public class HandoverWorker implements SmartLifecycle {
                 LOG.error("Handing over to service {} failed; it is tried again", serviceId, e);
             }
         }
+    }
+
+    /** With nothing under way there is nothing to look for until something about the lane changes. */
+    private boolean atRest(int serviceId) {
+        Instant until = restUntil.get(serviceId);
+        return until != null && until.isAfter(clock.instant()) && !asked.contains(serviceId) && toReview.isEmpty();
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void laneChanged(LaneChanged event) {
+        restUntil.remove(event.serviceId());
+    }
+
+    @EventListener
+    void hookupChanged(HookupChanged event) {
+        restUntil.clear();
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void contactsLogged(ContactsLogged event) {
+        restUntil.clear();
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void contactChanged(ContactChanged event) {
+        restUntil.clear();
     }
 
     private void work(int serviceId) {

@@ -67,7 +67,6 @@ public class Services {
         events.publishEvent(new LaneChanged(serviceId));
     }
 
-    @Transactional(readOnly = true)
     public List<Integer> ids() {
         return adapters.stream().map(ServiceAdapter::serviceId).toList();
     }

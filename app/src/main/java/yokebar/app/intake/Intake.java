@@ -15,16 +15,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.BulkInsert;
 import yokebar.app.OnConflict;
 import yokebar.app.log.ContactLog;
-import yokebar.app.station.Station;
-import yokebar.core.adif.AdifFields;
-import yokebar.core.call.Call;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.contact.Reading;
 import yokebar.core.contact.SameContact;
-import yokebar.core.contact.Source;
-import yokebar.core.radio.RadioCompletion;
 
 /**
  * The only way into the log for records from outside. A batch is one transaction: every record's journal entry, the new and
@@ -40,22 +35,19 @@ class Intake {
     private final BulkInsert bulk;
     private final TransactionTemplate transaction;
     private final ContactLog log;
-    private final Station station;
-    private final RadioFill radioFill;
+    private final Completion completion;
     private final ApplicationEventPublisher events;
 
     Intake(
             BulkInsert bulk,
             PlatformTransactionManager transactions,
             ContactLog log,
-            Station station,
-            RadioFill radioFill,
+            Completion completion,
             ApplicationEventPublisher events) {
         this.bulk = bulk;
         this.transaction = new TransactionTemplate(transactions);
         this.log = log;
-        this.station = station;
-        this.radioFill = radioFill;
+        this.completion = completion;
         this.events = events;
     }
 
@@ -83,40 +75,23 @@ class Intake {
     }
 
     private List<Outcome> decideAndStore(List<Arrival> arrivals) {
-        Call ownCall = station.ownCall().orElse(null);
-        Station.Present present = station.present();
+        List<Completion.Completed> completed = completion.complete(arrivals);
         List<Reading> readings = new ArrayList<>(arrivals.size());
-        List<List<String>> fromRadio = new ArrayList<>(arrivals.size());
-        for (Arrival arrival : arrivals) {
-            RadioCompletion.Completed completed = completed(arrival, present);
-            fromRadio.add(completed.fromRadio());
-            readings.add(arrival.fault() != null ? null : ContactAdif.read(completed.fields(), ownCall));
+        for (int i = 0; i < arrivals.size(); i++) {
+            Completion.Completed record = completed.get(i);
+            readings.add(arrivals.get(i).fault() != null ? null : ContactAdif.read(record.fields(), record.ownCall()));
         }
         IntakeBatch batch = new IntakeBatch(candidates(readings));
         for (int i = 0; i < arrivals.size(); i++) {
-            batch.decide(arrivals.get(i), readings.get(i), fromRadio.get(i));
+            batch.decide(arrivals.get(i), readings.get(i), completed.get(i));
         }
-        List<Outcome> outcomes = batch.store(log, present.placeId());
+        List<Outcome> outcomes = batch.store(log);
         List<JournalEntry> entries = new ArrayList<>(arrivals.size());
         for (int i = 0; i < arrivals.size(); i++) {
             entries.add(entry(arrivals.get(i), outcomes.get(i)));
         }
         bulk.insert(entries);
         return outcomes;
-    }
-
-    /**
-     * A record that a program sends was made just now, by whoever operates and on the radio; one from a file may be years
-     * old.
-     */
-    private RadioCompletion.Completed completed(Arrival arrival, Station.Present present) {
-        if (arrival.source() != Source.PROGRAM) {
-            return new RadioCompletion.Completed(arrival.fields(), List.of());
-        }
-        AdifFields fields = arrival.fields().get("OPERATOR") == null
-                ? arrival.fields().with("OPERATOR", present.operatorCall())
-                : arrival.fields();
-        return radioFill.fill(arrival, fields);
     }
 
     /** The contacts of the log that any of the records could be, found in one query. */

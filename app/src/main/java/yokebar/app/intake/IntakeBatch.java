@@ -30,6 +30,9 @@ final class IntakeBatch {
     private final Map<String, List<LoggedContact>> known = new HashMap<>();
     private final Map<Long, LoggedContact> added = new LinkedHashMap<>();
     private final Map<Long, LoggedContact> replaced = new LinkedHashMap<>();
+    /** Where the new contacts were made. */
+    private final Map<Long, @Nullable Long> places = new HashMap<>();
+
     private final List<Verdict> verdicts = new ArrayList<>();
 
     IntakeBatch(Collection<LoggedContact> candidates) {
@@ -38,27 +41,22 @@ final class IntakeBatch {
 
     /**
      * @param reading null when the arrival is no whole record
-     * @param fromRadio the fields of it that a radio gave
+     * @param completed what it was completed with
      */
-    void decide(Arrival arrival, @Nullable Reading reading, List<String> fromRadio) {
+    void decide(Arrival arrival, @Nullable Reading reading, Completion.Completed completed) {
         if (reading == null) {
             verdicts.add(new Verdict(Decision.REFUSED, String.valueOf(arrival.fault()), 0));
         } else if (reading instanceof Reading.Unreadable unreadable) {
             verdicts.add(new Verdict(Decision.REFUSED, unreadable.sentence(), 0));
         } else if (reading instanceof Reading.Readable readable) {
-            verdicts.add(place(arrival, readable, fromRadio));
+            verdicts.add(place(arrival, readable, completed));
         }
     }
 
-    /**
-     * Stores what was decided; the outcomes are in the order of the records.
-     *
-     * @param presentPlace where contacts that programs send were made; not said of those from files
-     */
-    List<Outcome> store(ContactLog log, @Nullable Long presentPlace) {
+    /** Stores what was decided; the outcomes are in the order of the records. */
+    List<Outcome> store(ContactLog log) {
         List<ContactLog.NewContact> fresh = added.values().stream()
-                .map(c -> new ContactLog.NewContact(
-                        c.contact(), c.provenance(), c.provenance().main() == Source.PROGRAM ? presentPlace : null))
+                .map(c -> new ContactLog.NewContact(c.contact(), c.provenance(), places.get(c.id())))
                 .toList();
         List<LoggedContact> stored = log.add(fresh);
         Map<Long, Long> numbers = new HashMap<>();
@@ -70,19 +68,22 @@ final class IntakeBatch {
         return verdicts.stream().map(v -> outcome(v, numbers)).toList();
     }
 
-    private Verdict place(Arrival arrival, Reading.Readable readable, List<String> fromRadio) {
+    private Verdict place(Arrival arrival, Reading.Readable readable, Completion.Completed completed) {
         Contact contact = readable.contact();
         List<LoggedContact> sameCall = known.getOrDefault(contact.call().text(), List.of());
         LoggedContact match =
                 SameContact.find(contact, arrival.source(), sameCall).orElse(null);
         if (match == null) {
             LoggedContact fresh = new LoggedContact(
-                    -1 - added.size(), contact, Provenance.of(arrival.source()).with(fromRadio, Source.RADIO));
+                    -1 - added.size(),
+                    contact,
+                    Provenance.of(arrival.source()).with(completed.fromRadio(), Source.RADIO));
             added.put(fresh.id(), fresh);
+            places.put(fresh.id(), completed.placeId());
             remember(fresh);
             return new Verdict(
                     Decision.ADDED,
-                    "New: " + named(contact) + "." + fromRadio(fromRadio) + notices(readable),
+                    "New: " + named(contact) + "." + fromRadio(completed.fromRadio()) + notices(readable),
                     fresh.id());
         }
         Merge.Result merged = Merge.merge(match, contact, arrival.source());

@@ -1,13 +1,19 @@
 package yokebar.app.live;
 
+import java.time.Instant;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Consumer;
 import org.springframework.context.event.EventListener;
-import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.scheduling.TaskScheduler;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.clock.ClockCheck;
+import yokebar.app.clock.ClockChecked;
 import yokebar.app.delivery.LaneChanged;
 import yokebar.app.delivery.SealsChanged;
 import yokebar.app.hookup.Hookup;
@@ -18,11 +24,15 @@ import yokebar.app.log.ContactChanged;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.ContactsLogged;
 import yokebar.app.log.LogLine;
+import yokebar.app.position.Positions;
+import yokebar.app.position.PositionsChanged;
 import yokebar.app.radio.RadioMoved;
 import yokebar.app.radio.Radios;
 import yokebar.app.radio.RadiosChanged;
 import yokebar.app.rotor.RotorTurned;
 import yokebar.app.rotor.Rotors;
+import yokebar.app.search.DeviceSearches;
+import yokebar.app.search.SearchMoved;
 import yokebar.app.station.StationChanged;
 import yokebar.core.contact.LoggedContact;
 
@@ -32,7 +42,7 @@ import yokebar.core.contact.LoggedContact;
  */
 @Component
 class LiveFacts {
-    private static final long TELL_EVERY_MS = 40;
+    private static final long TELL_AFTER_MS = 40;
     /** With more changed at once than a page shows, it is quicker to load the page afresh. */
     private static final int MOST_LINES = 200;
 
@@ -41,21 +51,52 @@ class LiveFacts {
     private final Hookups hookups;
     private final Radios radios;
     private final Rotors rotors;
-    private final Set<Long> added = new HashSet<>();
-    private final Set<Long> changed = new HashSet<>();
-    private final Set<String> changedHookups = new HashSet<>();
-    private final Set<Integer> changedLanes = new HashSet<>();
-    private final Set<Long> movedRadios = new HashSet<>();
-    private final Set<Long> turnedRotors = new HashSet<>();
-    private boolean stationChanged;
-    private boolean radioSetChanged;
+    private final Positions positions;
+    private final ClockCheck clockCheck;
+    private final DeviceSearches searches;
+    private final TaskScheduler scheduler;
+    private final AtomicBoolean planned = new AtomicBoolean();
+    private Facts gathered = new Facts();
 
-    LiveFacts(LiveStream stream, ContactLog log, Hookups hookups, Radios radios, Rotors rotors) {
+    LiveFacts(
+            LiveStream stream,
+            ContactLog log,
+            Hookups hookups,
+            Radios radios,
+            Rotors rotors,
+            Positions positions,
+            ClockCheck clockCheck,
+            DeviceSearches searches,
+            TaskScheduler scheduler) {
         this.stream = stream;
         this.log = log;
         this.hookups = hookups;
         this.radios = radios;
         this.rotors = rotors;
+        this.positions = positions;
+        this.clockCheck = clockCheck;
+        this.searches = searches;
+        this.scheduler = scheduler;
+    }
+
+    /** What happened since it was last told. */
+    private static final class Facts {
+        private final Set<Long> added = new HashSet<>();
+        private final Set<Long> changed = new HashSet<>();
+        private final Set<String> hookups = new HashSet<>();
+        private final Set<Integer> lanes = new HashSet<>();
+        private final Set<Long> radios = new HashSet<>();
+        private final Set<Topic> topics = EnumSet.noneOf(Topic.class);
+        private boolean rotors;
+    }
+
+    /** What is told whole. */
+    private enum Topic {
+        STATION,
+        RADIO_SET,
+        POSITIONS,
+        CLOCK,
+        SEARCH
     }
 
     /**
@@ -73,95 +114,96 @@ class LiveFacts {
     record LaneNews(Set<Integer> services) {}
 
     @TransactionalEventListener
-    synchronized void logged(ContactsLogged event) {
-        event.contacts().stream().map(LoggedContact::id).forEach(added::add);
+    void logged(ContactsLogged event) {
+        note(facts -> event.contacts().stream().map(LoggedContact::id).forEach(facts.added::add));
     }
 
     @TransactionalEventListener
-    synchronized void changed(ContactChanged event) {
-        changed.add(event.after().id());
+    void changed(ContactChanged event) {
+        note(facts -> facts.changed.add(event.after().id()));
     }
 
     @TransactionalEventListener(fallbackExecution = true)
-    synchronized void seals(SealsChanged event) {
-        changed.addAll(event.contactIds());
+    void seals(SealsChanged event) {
+        note(facts -> facts.changed.addAll(event.contactIds()));
     }
 
     @TransactionalEventListener(fallbackExecution = true)
-    synchronized void lane(LaneChanged event) {
-        changedLanes.add(event.serviceId());
+    void lane(LaneChanged event) {
+        note(facts -> facts.lanes.add(event.serviceId()));
     }
 
     @EventListener
-    synchronized void hookup(HookupChanged event) {
-        changedHookups.add(event.id());
+    void hookup(HookupChanged event) {
+        note(facts -> facts.hookups.add(event.id()));
     }
 
     @TransactionalEventListener(fallbackExecution = true)
-    synchronized void station(StationChanged event) {
-        stationChanged = true;
+    void station(StationChanged event) {
+        note(facts -> facts.topics.add(Topic.STATION));
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void positions(PositionsChanged event) {
+        note(facts -> facts.topics.add(Topic.POSITIONS));
     }
 
     @EventListener
-    synchronized void radio(RadioMoved event) {
-        movedRadios.add(event.radioId());
+    void clock(ClockChecked event) {
+        note(facts -> facts.topics.add(Topic.CLOCK));
     }
 
     @EventListener
-    synchronized void radios(RadiosChanged event) {
-        radioSetChanged = true;
+    void search(SearchMoved event) {
+        note(facts -> facts.topics.add(Topic.SEARCH));
     }
 
     @EventListener
-    synchronized void rotor(RotorTurned event) {
-        turnedRotors.add(event.rotorId());
+    void radios(RadiosChanged event) {
+        note(facts -> facts.topics.add(Topic.RADIO_SET));
     }
 
-    private record Facts(
-            Set<Long> added,
-            Set<Long> changed,
-            Set<String> hookups,
-            Set<Integer> lanes,
-            Set<Long> radios,
-            boolean radioSet,
-            Set<Long> rotors,
-            boolean station) {}
-
-    private synchronized Facts takeFacts() {
-        Facts facts = new Facts(
-                Set.copyOf(added),
-                Set.copyOf(changed),
-                Set.copyOf(changedHookups),
-                Set.copyOf(changedLanes),
-                Set.copyOf(movedRadios),
-                radioSetChanged,
-                Set.copyOf(turnedRotors),
-                stationChanged);
-        added.clear();
-        changed.clear();
-        changedHookups.clear();
-        changedLanes.clear();
-        movedRadios.clear();
-        radioSetChanged = false;
-        turnedRotors.clear();
-        stationChanged = false;
-        return facts;
+    @EventListener
+    void radio(RadioMoved event) {
+        noteDevice(facts -> facts.radios.add(event.radioId()));
     }
 
-    @Scheduled(fixedDelay = TELL_EVERY_MS)
-    void tell() {
-        Facts facts = takeFacts();
-        if (!facts.added().isEmpty() || !facts.changed().isEmpty()) {
-            Set<Long> others = new HashSet<>(facts.changed());
-            others.removeAll(facts.added());
-            int more = Math.max(0, facts.added().size() + others.size() - MOST_LINES);
-            stream.send(
-                    "log",
-                    more > 0
-                            ? new LogNews(List.of(), List.of(), log.size(), more)
-                            : new LogNews(log.lines(facts.added()), log.lines(others), log.size(), 0));
+    @EventListener
+    void rotor(RotorTurned event) {
+        noteDevice(facts -> facts.rotors = true);
+    }
+
+    /** Devices report many times a second; with no page open that is not worth waking anybody. */
+    private void noteDevice(Consumer<Facts> fact) {
+        if (stream.hasPages()) {
+            note(fact);
+        } else {
+            stream.skip();
         }
-        for (String id : facts.hookups()) {
+    }
+
+    private void note(Consumer<Facts> fact) {
+        synchronized (this) {
+            fact.accept(gathered);
+        }
+        if (planned.compareAndSet(false, true)) {
+            scheduler.schedule(this::tell, Instant.now().plusMillis(TELL_AFTER_MS));
+        }
+    }
+
+    private synchronized Facts take() {
+        Facts taken = gathered;
+        gathered = new Facts();
+        return taken;
+    }
+
+    private void tell() {
+        planned.set(false);
+        Facts facts = take();
+        if (!facts.added.isEmpty() || !facts.changed.isEmpty()) {
+            tellLog(facts);
+        }
+        for (String id : facts.hookups) {
             Optional<Hookup> hookup = hookups.find(id);
             if (hookup.isPresent()) {
                 stream.send("hookup", HookupView.of(hookup.get()));
@@ -169,30 +211,39 @@ class LiveFacts {
                 stream.send("hookup-gone", new Gone(id));
             }
         }
-        tellDevices(facts);
-        if (!facts.lanes().isEmpty() || !facts.added().isEmpty()) {
-            stream.send("lanes", new LaneNews(facts.lanes()));
+        if (facts.topics.contains(Topic.RADIO_SET)) {
+            stream.send("radios", radios.views());
+        } else {
+            facts.radios.forEach(id -> radios.view(id).ifPresent(radio -> stream.send("radio", radio)));
         }
-        if (facts.station()) {
+        if (facts.rotors) {
+            stream.send("rotors", rotors.views());
+        }
+        if (!facts.lanes.isEmpty() || !facts.added.isEmpty()) {
+            stream.send("lanes", new LaneNews(facts.lanes));
+        }
+        if (facts.topics.contains(Topic.STATION)) {
             stream.send("station", List.of());
+        }
+        if (facts.topics.contains(Topic.POSITIONS)) {
+            stream.send("positions", positions.views());
+        }
+        if (facts.topics.contains(Topic.CLOCK)) {
+            stream.send("clock", clockCheck.view());
+        }
+        if (facts.topics.contains(Topic.SEARCH)) {
+            stream.send("search", searches.view());
         }
     }
 
-    /** Devices report many times a second; with no page open that is not worth putting into words. */
-    private void tellDevices(Facts facts) {
-        boolean some =
-                facts.radioSet() || !facts.radios().isEmpty() || !facts.rotors().isEmpty();
-        if (some && !stream.hasPages()) {
-            stream.skip();
-            return;
-        }
-        if (facts.radioSet()) {
-            stream.send("radios", radios.views());
-        } else {
-            facts.radios().forEach(id -> radios.view(id).ifPresent(radio -> stream.send("radio", radio)));
-        }
-        if (!facts.rotors().isEmpty()) {
-            stream.send("rotors", rotors.views());
-        }
+    private void tellLog(Facts facts) {
+        Set<Long> others = new HashSet<>(facts.changed);
+        others.removeAll(facts.added);
+        int more = Math.max(0, facts.added.size() + others.size() - MOST_LINES);
+        stream.send(
+                "log",
+                more > 0
+                        ? new LogNews(List.of(), List.of(), log.size(), more)
+                        : new LogNews(log.lines(facts.added), log.lines(others), log.size(), 0));
     }
 }

@@ -79,9 +79,19 @@ public class Radios implements SmartLifecycle, Radio.Listener {
     public List<RadioCompletion.Reading> readings() {
         return radios.values().stream()
                 .filter(radio -> radio.hookup().live())
-                .map(radio ->
-                        new RadioCompletion.Reading(radio.state(), new ModeMapping(radio.row().lowerSidebandKeyed)))
+                .map(radio -> new RadioCompletion.Reading(
+                        radio.row().number(), radio.state(), new ModeMapping(radio.row().lowerSidebandKeyed)))
                 .toList();
+    }
+
+    /**
+     * What a radio last reported; empty while it is not connected.
+     *
+     * @param id null for the first radio
+     */
+    public Optional<RadioState> state(@Nullable Long id) {
+        Optional<Radio> radio = id == null ? radios.values().stream().findFirst() : Optional.ofNullable(radios.get(id));
+        return radio.filter(r -> r.hookup().live()).map(Radio::state);
     }
 
     public List<RadioView> views() {

@@ -15,6 +15,8 @@ import yokebar.links.wire.DeviceAddress;
  * @param stopDegrees the end it reaches turning anticlockwise, as it reports it
  * @param travelDegrees from there to the other end
  * @param mountOffsetDegrees added to its angle to get the antenna's heading
+ * @param deadZones headings it must not be pointed at, such as {@code 170-190, 300-310}
+ * @param presets lines of a heading and a name, such as {@code 45 Europe}
  */
 record RotorDraft(
         @Nullable String name,
@@ -22,7 +24,9 @@ record RotorDraft(
         @Nullable Integer baud,
         @Nullable Double stopDegrees,
         @Nullable Double travelDegrees,
-        @Nullable Double mountOffsetDegrees) {
+        @Nullable Double mountOffsetDegrees,
+        @Nullable String deadZones,
+        @Nullable String presets) {
 
     /** Takes over what was typed, or says at each field what is wrong. */
     void fill(RotorRow row) {
@@ -47,6 +51,10 @@ record RotorDraft(
         row.stopDegrees = stop;
         row.travelDegrees = travel;
         row.mountOffsetDegrees = offset;
+        row.deadZones = deadZones == null ? row.deadZones : deadZones.strip();
+        check("deadZones", () -> RotorTravel.readDeadZones(row.deadZones), problems);
+        row.presets = presets == null ? row.presets : presets.strip();
+        check("presets", () -> RotorPreset.read(row.presets), problems);
         if (!problems.isEmpty()) {
             throw new FieldProblem(problems);
         }

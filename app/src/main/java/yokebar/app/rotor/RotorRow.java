@@ -7,7 +7,6 @@ import jakarta.persistence.Id;
 import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
-import java.util.List;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.rotor.RotorTravel;
 
@@ -35,6 +34,12 @@ class RotorRow {
     double travelDegrees = 360;
     double mountOffsetDegrees;
 
+    /** Headings it must not be pointed at, such as {@code 170-190, 300-310}. */
+    String deadZones = "";
+
+    /** Lines of a heading and a name, such as {@code 45 Europe}. */
+    String presets = "";
+
     long number() {
         if (id == null) {
             throw new IllegalStateException("not stored yet");
@@ -43,6 +48,6 @@ class RotorRow {
     }
 
     RotorTravel travel() {
-        return new RotorTravel(stopDegrees, travelDegrees, mountOffsetDegrees, List.of());
+        return new RotorTravel(stopDegrees, travelDegrees, mountOffsetDegrees, RotorTravel.readDeadZones(deadZones));
     }
 }

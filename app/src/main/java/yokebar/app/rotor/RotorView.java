@@ -1,5 +1,6 @@
 package yokebar.app.rotor;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.rotor.RotorState;
 
@@ -10,6 +11,7 @@ import yokebar.core.rotor.RotorState;
  * @param headingDegrees where the antenna points, degrees true; null while it is not connected
  * @param elevationDegrees above the horizon; null when it has none
  * @param targetDegrees the heading it is on the way to; null when on no way
+ * @param arrivesInSeconds how long the rest of the way takes at the speed it turns at; null before that is known
  */
 public record RotorView(
         long id,
@@ -20,9 +22,12 @@ public record RotorView(
         double stopDegrees,
         double travelDegrees,
         double mountOffsetDegrees,
+        String deadZones,
+        List<RotorPreset> presets,
         @Nullable Double headingDegrees,
         @Nullable Double elevationDegrees,
-        @Nullable Double targetDegrees) {
+        @Nullable Double targetDegrees,
+        @Nullable Integer arrivesInSeconds) {
 
     static RotorView of(RotorRow row, RotorState state) {
         return new RotorView(
@@ -34,8 +39,11 @@ public record RotorView(
                 row.stopDegrees,
                 row.travelDegrees,
                 row.mountOffsetDegrees,
+                row.deadZones,
+                RotorPreset.read(row.presets),
                 state.headingDegrees(),
                 state.elevationDegrees(),
-                state.targetDegrees());
+                state.targetDegrees(),
+                state.arrivesInSeconds());
     }
 }

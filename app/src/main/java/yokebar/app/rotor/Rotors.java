@@ -121,6 +121,12 @@ public class Rotors implements SmartLifecycle, Rotor.Listener {
         if (state.headingDegrees() == null) {
             throw new FieldProblem("id", rotor.row().name + " has not said yet where it points.");
         }
+        if (rotor.row().travel().inDeadZone(headingDegrees)) {
+            throw new FieldProblem(
+                    "headingDegrees",
+                    Math.round(headingDegrees) + "° lies in a dead zone of " + rotor.row().name + " ("
+                            + rotor.row().deadZones + "), so it was not turned.");
+        }
         link.point(headingDegrees);
     }
 

@@ -24,4 +24,8 @@ class Operator {
 
     @Nullable
     String name;
+
+    /** Which licence's limits hold; null when none are watched. */
+    @Nullable
+    String licence;
 }

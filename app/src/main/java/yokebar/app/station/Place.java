@@ -36,4 +36,18 @@ class Place {
     @Column(name = "power_w")
     @Nullable
     Integer powerW;
+
+    /** Put into new contacts that have none. */
+    @Nullable
+    String comment;
+
+    /** Set by hand; null for what follows from the call. */
+    @Nullable
+    Integer entityCode;
+
+    @Nullable
+    Integer cqZone;
+
+    @Nullable
+    Integer ituZone;
 }

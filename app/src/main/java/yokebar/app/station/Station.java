@@ -1,6 +1,9 @@
 package yokebar.app.station;
 
 import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -9,131 +12,171 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.FieldProblem;
 import yokebar.core.call.Call;
-import yokebar.core.geo.Locator;
 
-/** Who and where we are. */
+/** Who we are: calls, operators, places, and how we like things. */
 @Service
 public class Station {
     private final EntityManager db;
+    private final Places places;
+    private final Licences licences;
+    private final Clock clock;
     private final ApplicationEventPublisher events;
 
-    Station(EntityManager db, ApplicationEventPublisher events) {
+    Station(EntityManager db, Places places, Licences licences, Clock clock, ApplicationEventPublisher events) {
         this.db = db;
+        this.places = places;
+        this.licences = licences;
+        this.clock = clock;
         this.events = events;
     }
 
-    /** The call we use when a record does not say. */
+    /** The call we use when neither a record nor a position says another. */
     @Transactional(readOnly = true)
     public Optional<Call> ownCall() {
         return Optional.ofNullable(row().ownCall).map(Call::new);
     }
 
-    /**
-     * Who operates from where at present.
-     *
-     * @param operatorCall null when no operator is chosen
-     * @param placeId null when no place is chosen
-     */
-    public record Present(@Nullable String operatorCall, @Nullable Long placeId) {}
-
     @Transactional(readOnly = true)
-    public Present present() {
-        StationRow row = row();
-        Operator operator = row.operatorId == null ? null : db.find(Operator.class, row.operatorId);
-        return new Present(operator == null ? null : operator.callSign, row.placeId);
+    public Preferences preferences() {
+        return Preferences.of(row());
     }
 
     @Transactional(readOnly = true)
     public StationView view() {
         StationRow row = row();
-        List<StationView.OperatorView> operators = db.createQuery("from Operator order by callSign", Operator.class)
+        List<StationView.PlaceView> all = places.all(row.ownCall);
+        return new StationView(
+                row.ownCall,
+                row.ownCall != null && !all.isEmpty(),
+                calls(),
+                operators(),
+                all,
+                Preferences.of(row),
+                licences.all().stream()
+                        .map(l -> new StationView.LicenceView(l.id(), l.name()))
+                        .toList(),
+                licences.problem());
+    }
+
+    private List<StationView.CallView> calls() {
+        return db.createQuery("from FurtherCall order by validFrom nulls first, callSign", FurtherCall.class)
                 .getResultStream()
-                .map(o -> new StationView.OperatorView(idOf(o.id), o.callSign, o.name))
+                .map(c -> new StationView.CallView(
+                        Stored.id(c.id), c.callSign, c.validFrom, c.validUntil, c.note, c.validOn(today())))
                 .toList();
-        List<StationView.PlaceView> places = db.createQuery("from Place order by name", Place.class)
+    }
+
+    private List<StationView.OperatorView> operators() {
+        return db.createQuery("from Operator order by callSign", Operator.class)
                 .getResultStream()
-                .map(p -> new StationView.PlaceView(idOf(p.id), p.name, p.locator, p.rig, p.antenna, p.powerW))
+                .map(o -> new StationView.OperatorView(Stored.id(o.id), o.callSign, o.name, o.licence))
                 .toList();
-        boolean ready = row.ownCall != null && row.placeId != null;
-        return new StationView(row.ownCall, row.operatorId, row.placeId, ready, operators, places);
     }
 
     @Transactional
-    public void setUse(@Nullable String ownCall, @Nullable Long operatorId, @Nullable Long placeId) {
-        StationRow row = row();
-        if (ownCall != null) {
-            row.ownCall = call("ownCall", ownCall);
-        }
-        if (operatorId != null) {
-            row.operatorId = found(Operator.class, "operatorId", operatorId).id;
-        }
-        if (placeId != null) {
-            row.placeId = found(Place.class, "placeId", placeId).id;
-        }
+    public void setOwnCall(String ownCall) {
+        row().ownCall = call("ownCall", ownCall);
         events.publishEvent(new StationChanged());
     }
+
+    /** What is null stays as it is. */
+    @Transactional
+    public void prefer(Preferences preferences) {
+        preferences.fill(row());
+        events.publishEvent(new StationChanged());
+    }
+
+    /**
+     * A call as it is typed.
+     *
+     * @param validFrom first day, UTC; null for always
+     * @param validUntil last day, UTC; null for ever
+     */
+    record CallDraft(
+            @Nullable String callSign,
+            @Nullable LocalDate validFrom,
+            @Nullable LocalDate validUntil,
+            @Nullable String note) {}
+
+    @Transactional
+    void saveCall(@Nullable Long id, CallDraft draft) {
+        FurtherCall call = id == null ? new FurtherCall() : Stored.found(db, FurtherCall.class, "id", id);
+        String text = call("callSign", draft.callSign() == null ? "" : draft.callSign());
+        refuseTwice(FurtherCall.class, text, id, " is there already.");
+        if (draft.validFrom() != null
+                && draft.validUntil() != null
+                && draft.validUntil().isBefore(draft.validFrom())) {
+            throw new FieldProblem("validUntil", "It ends before it begins.");
+        }
+        call.callSign = text;
+        call.validFrom = draft.validFrom();
+        call.validUntil = draft.validUntil();
+        call.note = Stored.blankToNull(draft.note());
+        db.persist(call);
+        events.publishEvent(new StationChanged());
+    }
+
+    @Transactional
+    void removeCall(long id) {
+        db.remove(Stored.found(db, FurtherCall.class, "id", id));
+        events.publishEvent(new StationChanged());
+    }
+
+    /** An operator as it is typed. */
+    record OperatorDraft(@Nullable String callSign, @Nullable String name, @Nullable String licence) {}
 
     /** @return the operator's number */
     @Transactional
-    public long saveOperator(@Nullable Long id, String callSign, @Nullable String name) {
-        Operator operator = id == null ? new Operator() : found(Operator.class, "id", id);
-        String call = call("callSign", callSign);
-        boolean taken = db.createQuery("from Operator where callSign = :call", Operator.class)
-                .setParameter("call", call)
-                .getResultStream()
-                .anyMatch(other -> !other.id.equals(id));
-        if (taken) {
-            throw new FieldProblem("callSign", call + " is an operator already.");
+    long saveOperator(@Nullable Long id, OperatorDraft draft) {
+        Operator operator = id == null ? new Operator() : Stored.found(db, Operator.class, "id", id);
+        String call = call("callSign", draft.callSign() == null ? "" : draft.callSign());
+        refuseTwice(Operator.class, call, id, " is an operator already.");
+        String licence = Stored.blankToNull(draft.licence());
+        if (licence != null && licences.named(licence).isEmpty()) {
+            throw new FieldProblem("licence", "There is no licence \"" + licence + "\".");
         }
         operator.callSign = call;
-        operator.name = blankToNull(name);
+        operator.name = Stored.blankToNull(draft.name());
+        operator.licence = licence;
         db.persist(operator);
         events.publishEvent(new StationChanged());
-        return idOf(operator.id);
+        return Stored.id(operator.id);
     }
 
     /** @return the place's number */
     @Transactional
-    public long savePlace(@Nullable Long id, PlaceDraft draft) {
-        Place place = id == null ? new Place() : found(Place.class, "id", id);
-        if (draft.name() == null || draft.name().isBlank()) {
-            throw new FieldProblem("name", "A place needs a name, such as Home.");
-        }
-        place.name = draft.name().strip();
-        place.locator = locator(blankToNull(draft.locator()));
-        place.rig = blankToNull(draft.rig());
-        place.antenna = blankToNull(draft.antenna());
-        if (draft.powerW() != null && (draft.powerW() < 0 || draft.powerW() > 10_000)) {
-            throw new FieldProblem("powerW", "Power is between 0 and 10 000 W.");
-        }
-        place.powerW = draft.powerW();
-        db.persist(place);
+    long savePlace(@Nullable Long id, Places.PlaceDraft draft) {
+        long saved = places.save(id, draft);
         events.publishEvent(new StationChanged());
-        return idOf(place.id);
+        return saved;
     }
 
-    /**
-     * A place as it is typed.
-     *
-     * @param powerW default power, W
-     */
-    public record PlaceDraft(
-            @Nullable String name,
-            @Nullable String locator,
-            @Nullable String rig,
-            @Nullable String antenna,
-            @Nullable Integer powerW) {}
+    @Transactional(readOnly = true)
+    public Optional<StationView.PlaceView> place(long id) {
+        return places.find(id, row().ownCall);
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<StationView.OperatorView> operator(long id) {
+        return operators().stream().filter(o -> o.id() == id).findFirst();
+    }
+
+    private void refuseTwice(Class<?> kind, String call, @Nullable Long id, String why) {
+        boolean taken = db.createQuery("select id from " + kind.getSimpleName() + " where callSign = :call", Long.class)
+                .setParameter("call", call)
+                .getResultStream()
+                .anyMatch(other -> !other.equals(id));
+        if (taken) {
+            throw new FieldProblem("callSign", call + why);
+        }
+    }
+
+    private LocalDate today() {
+        return LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+    }
 
     private StationRow row() {
         return db.find(StationRow.class, StationRow.ONLY);
-    }
-
-    private <T> T found(Class<T> kind, String field, long id) {
-        T entity = db.find(kind, id);
-        if (entity == null) {
-            throw new FieldProblem(field, "There is no " + kind.getSimpleName().toLowerCase() + " " + id + ".");
-        }
-        return entity;
     }
 
     private static String call(String field, String text) {
@@ -143,27 +186,5 @@ public class Station {
                     field, "\"" + text + "\" cannot be a call: letters, digits and / only, at least three.");
         }
         return call.text();
-    }
-
-    private static @Nullable String locator(@Nullable String text) {
-        if (text == null) {
-            return null;
-        }
-        Locator locator = Locator.read(text);
-        if (locator == null) {
-            throw new FieldProblem("locator", "\"" + text + "\" is not a locator; it looks like HM49 or HM49kq.");
-        }
-        return locator.text();
-    }
-
-    private static @Nullable String blankToNull(@Nullable String text) {
-        return text == null || text.isBlank() ? null : text.strip();
-    }
-
-    private static long idOf(@Nullable Long id) {
-        if (id == null) {
-            throw new IllegalStateException("not stored yet");
-        }
-        return id;
     }
 }

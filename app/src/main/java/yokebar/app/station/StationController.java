@@ -1,6 +1,7 @@
 package yokebar.app.station;
 
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -19,11 +20,8 @@ class StationController {
         this.station = station;
     }
 
-    /** What is used now; a field left out stays as it is. */
-    record Use(@Nullable String ownCall, @Nullable Long operatorId, @Nullable Long placeId) {}
-
-    /** An operator as it is typed. */
-    record OperatorDraft(@Nullable String callSign, @Nullable String name) {}
+    /** The station's own call. */
+    record OwnCall(@Nullable String ownCall) {}
 
     @GetMapping
     StationView station() {
@@ -31,36 +29,57 @@ class StationController {
     }
 
     @PutMapping
-    StationView use(@RequestBody Use use) {
-        station.setUse(use.ownCall(), use.operatorId(), use.placeId());
+    StationView name(@RequestBody OwnCall call) {
+        station.setOwnCall(call.ownCall() == null ? "" : call.ownCall());
+        return station.view();
+    }
+
+    /** What is left out stays as it is. */
+    @PutMapping("/preferences")
+    StationView prefer(@RequestBody Preferences preferences) {
+        station.prefer(preferences);
+        return station.view();
+    }
+
+    @PostMapping("/calls")
+    StationView addCall(@RequestBody Station.CallDraft draft) {
+        station.saveCall(null, draft);
+        return station.view();
+    }
+
+    @PutMapping("/calls/{id}")
+    StationView changeCall(@PathVariable long id, @RequestBody Station.CallDraft draft) {
+        station.saveCall(id, draft);
+        return station.view();
+    }
+
+    @DeleteMapping("/calls/{id}")
+    StationView removeCall(@PathVariable long id) {
+        station.removeCall(id);
         return station.view();
     }
 
     @PostMapping("/operators")
-    StationView addOperator(@RequestBody OperatorDraft draft) {
-        station.saveOperator(null, text(draft.callSign()), draft.name());
+    StationView addOperator(@RequestBody Station.OperatorDraft draft) {
+        station.saveOperator(null, draft);
         return station.view();
     }
 
     @PutMapping("/operators/{id}")
-    StationView changeOperator(@PathVariable long id, @RequestBody OperatorDraft draft) {
-        station.saveOperator(id, text(draft.callSign()), draft.name());
+    StationView changeOperator(@PathVariable long id, @RequestBody Station.OperatorDraft draft) {
+        station.saveOperator(id, draft);
         return station.view();
     }
 
     @PostMapping("/places")
-    StationView addPlace(@RequestBody Station.PlaceDraft draft) {
+    StationView addPlace(@RequestBody Places.PlaceDraft draft) {
         station.savePlace(null, draft);
         return station.view();
     }
 
     @PutMapping("/places/{id}")
-    StationView changePlace(@PathVariable long id, @RequestBody Station.PlaceDraft draft) {
+    StationView changePlace(@PathVariable long id, @RequestBody Places.PlaceDraft draft) {
         station.savePlace(id, draft);
         return station.view();
-    }
-
-    private static String text(@Nullable String text) {
-        return text == null ? "" : text;
     }
 }

@@ -1,12 +1,15 @@
 package yokebar.app.station;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.band.Region;
 
-/** The one row that says who we are. */
+/** The one row that says who we are and how we like things. */
 @Entity
 @Table(name = "station")
 class StationRow {
@@ -21,9 +24,25 @@ class StationRow {
     @Nullable
     String ownCall;
 
-    @Nullable
-    Long operatorId;
+    @Enumerated(EnumType.STRING)
+    Region region = Region.EUROPE_AFRICA;
 
+    /** ADIF names, parted by commas. */
+    String bandsInUse = "";
+
+    /** Labels of radio modes, parted by commas. */
+    String modesInUse = "";
+
+    boolean miles;
+
+    @Enumerated(EnumType.STRING)
+    DateForm dateForm = DateForm.YEAR_FIRST;
+
+    /** An IANA time zone; null for the browser's own. */
     @Nullable
-    Long placeId;
+    String secondClock;
+
+    /** Host, or host and port; null for no check of the clock. */
+    @Nullable
+    String timeServer;
 }

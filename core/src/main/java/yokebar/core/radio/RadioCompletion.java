@@ -22,15 +22,26 @@ import yokebar.core.mode.Mode;
 public final class RadioCompletion {
     private RadioCompletion() {}
 
-    /** A radio that is connected, and what its modes mean. */
-    public record Reading(RadioState state, ModeMapping mapping) {}
+    /**
+     * A radio that is connected, and what its modes mean.
+     *
+     * @param radioId whatever the caller knows it by
+     */
+    public record Reading(long radioId, RadioState state, ModeMapping mapping) {}
 
     /**
      * A record with its blanks filled.
      *
      * @param fromRadio the ADIF names of the fields a radio gave
+     * @param radioId the radio it was made on, as far as can be told; null when it was on none
      */
-    public record Completed(AdifFields fields, List<String> fromRadio) {}
+    public record Completed(AdifFields fields, List<String> fromRadio, @Nullable Long radioId) {
+
+        /** As it came, made on no radio we know. */
+        public static Completed asItCame(AdifFields fields) {
+            return new Completed(fields, List.of(), null);
+        }
+    }
 
     /** What a field that a radio gave is called when people talk. */
     public static String words(String adifName) {
@@ -77,7 +88,7 @@ public final class RadioCompletion {
                 return fill(record, radio, hz);
             }
         }
-        return new Completed(record, List.of());
+        return Completed.asItCame(record);
     }
 
     private static Completed fill(AdifFields record, Reading radio, long hz) {
@@ -99,7 +110,7 @@ public final class RadioCompletion {
             fields = fields.with("TX_PWR", power.toString());
             filled.add("TX_PWR");
         }
-        return new Completed(fields, List.copyOf(filled));
+        return new Completed(fields, List.copyOf(filled), radio.radioId());
     }
 
     private static @Nullable Band band(AdifFields record) {

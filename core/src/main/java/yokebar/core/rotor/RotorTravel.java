@@ -1,8 +1,11 @@
 package yokebar.core.rotor;
 
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.DoubleStream;
 
 /**
@@ -17,6 +20,8 @@ import java.util.stream.DoubleStream;
  */
 public record RotorTravel(
         double stopDegrees, double travelDegrees, double mountOffsetDegrees, List<DeadZone> deadZones) {
+
+    private static final Pattern ZONE = Pattern.compile("(\\d{1,3})\\s*-\\s*(\\d{1,3})");
 
     /** A stop at north, once round, mounted straight, everywhere allowed. */
     public static final RotorTravel PLAIN = new RotorTravel(0, 360, 0, List.of());
@@ -77,11 +82,39 @@ public record RotorTravel(
      */
     public OptionalDouble target(double headingDegrees, double positionDegrees) {
         double heading = normal(headingDegrees);
-        if (deadZones.stream().anyMatch(zone -> zone.contains(heading))) {
+        if (inDeadZone(heading)) {
             return OptionalDouble.empty();
         }
         double first = stopDegrees + normal(heading - mountOffsetDegrees - stopDegrees);
         return nearest(first, positionDegrees);
+    }
+
+    /** Whether the antenna must not be pointed to a heading, degrees true. */
+    public boolean inDeadZone(double headingDegrees) {
+        double heading = normal(headingDegrees);
+        return deadZones.stream().anyMatch(zone -> zone.contains(heading));
+    }
+
+    /**
+     * Reads dead zones as people write them, clockwise: {@code 170-190, 350-10}.
+     *
+     * @throws IllegalArgumentException with a sentence that names the zone
+     */
+    public static List<DeadZone> readDeadZones(String text) {
+        List<DeadZone> zones = new ArrayList<>();
+        for (String zone : text.split(",")) {
+            String tidy = zone.strip();
+            if (tidy.isEmpty()) {
+                continue;
+            }
+            Matcher shape = ZONE.matcher(tidy);
+            if (!shape.matches() || Integer.parseInt(shape.group(1)) > 359 || Integer.parseInt(shape.group(2)) > 359) {
+                throw new IllegalArgumentException(
+                        "\"" + tidy + "\" is no dead zone; it is two headings clockwise, such as 170-190");
+            }
+            zones.add(new DeadZone(Integer.parseInt(shape.group(1)), Integer.parseInt(shape.group(2))));
+        }
+        return List.copyOf(zones);
     }
 
     private OptionalDouble nearest(double first, double here) {

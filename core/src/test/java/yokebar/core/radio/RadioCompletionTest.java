@@ -15,7 +15,7 @@ class RadioCompletionTest {
 
     private static RadioCompletion.Reading reading(Long hz, RadioMode mode, Integer watts) {
         return new RadioCompletion.Reading(
-                new RadioState(hz, null, Vfo.A, mode, false, false, watts, null, null), MAPPING);
+                1, new RadioState(hz, null, Vfo.A, mode, false, false, watts, null, null), MAPPING);
     }
 
     @Test
@@ -51,7 +51,7 @@ class RadioCompletionTest {
 
     @Test
     void aRadioThatSaidNothingGivesNothing() {
-        RadioCompletion.Reading silent = new RadioCompletion.Reading(RadioState.UNKNOWN, MAPPING);
+        RadioCompletion.Reading silent = new RadioCompletion.Reading(1, RadioState.UNKNOWN, MAPPING);
         RadioCompletion.Reading offBand = reading(9_000_000L, RadioMode.AM, 100);
         assertThat(RadioCompletion.complete(AdifFields.of("CALL", "ZP5QXA"), List.of(silent, offBand))
                         .fromRadio())
@@ -63,7 +63,7 @@ class RadioCompletionTest {
         RadioState split =
                 new RadioState(14_195_000L, 14_200_000L, Vfo.A, RadioMode.USB, true, false, null, null, null);
         RadioCompletion.Completed done = RadioCompletion.complete(
-                AdifFields.of("CALL", "ZP5QXA"), List.of(new RadioCompletion.Reading(split, MAPPING)));
+                AdifFields.of("CALL", "ZP5QXA"), List.of(new RadioCompletion.Reading(1, split, MAPPING)));
         assertThat(done.fields().get("FREQ")).isEqualTo("14.2");
         assertThat(done.fields().get("SUBMODE")).isEqualTo("USB");
         assertThat(done.fields().get("TX_PWR")).isNull();

@@ -8,6 +8,7 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.rotor.RotorState;
 import yokebar.core.rotor.RotorTravel;
+import yokebar.core.rotor.TurningSpeed;
 import yokebar.links.device.Conversation;
 import yokebar.links.wire.LinkFault;
 import yokebar.links.wire.Wire;
@@ -36,10 +37,18 @@ final class RotorConversation implements Conversation {
     private double restPosition = Double.NaN;
     private long restSince;
     private long nextAsk;
+    private final TurningSpeed speed;
     private boolean started;
     private boolean stuck;
 
-    RotorConversation(String name, RotorTravel travel, Queue<RotorCommand> commands, Consumer<RotorState> listener) {
+    /** @param speed known from connections before */
+    RotorConversation(
+            String name,
+            RotorTravel travel,
+            TurningSpeed speed,
+            Queue<RotorCommand> commands,
+            Consumer<RotorState> listener) {
+        this.speed = speed;
         this.name = name;
         this.travel = travel;
         this.commands = commands;
@@ -73,6 +82,7 @@ final class RotorConversation implements Conversation {
                 target = to.getAsDouble();
                 restPosition = position;
                 restSince = now;
+                speed.begin(position, now);
                 // Rotators with overlap count on beyond 360; others know their stop themselves.
                 out.send(Easycomm.turnTo(travel.travelDegrees() > 360 ? target : RotorTravel.normal(target)));
             }
@@ -80,6 +90,7 @@ final class RotorConversation implements Conversation {
             out.send(Easycomm.raiseTo(raise.elevationDegrees()));
         } else {
             target = Double.NaN;
+            speed.end();
             out.send(Easycomm.stop());
         }
         tell();
@@ -98,12 +109,14 @@ final class RotorConversation implements Conversation {
 
     private void moved(double reported, long now) {
         position = travel.position(reported, position);
+        speed.at(position, now);
         if (Double.isNaN(restPosition) || Math.abs(position - restPosition) > MOVED_DEGREES) {
             restPosition = position;
             restSince = now;
         }
         if (Math.abs(target - position) <= ARRIVED_WITHIN_DEGREES) {
             target = Double.NaN;
+            speed.end();
         }
         stuck = !Double.isNaN(target) && now - restSince > STUCK_AFTER_NANOS;
     }
@@ -125,6 +138,16 @@ final class RotorConversation implements Conversation {
         listener.accept(new RotorState(
                 Double.isNaN(position) ? null : travel.heading(position),
                 elevation,
-                Double.isNaN(target) ? null : travel.heading(target)));
+                Double.isNaN(target) ? null : travel.heading(target),
+                arrivesInSeconds()));
+    }
+
+    private @Nullable Integer arrivesInSeconds() {
+        OptionalDouble degreesPerSecond = speed.degreesPerSecond();
+        return Double.isNaN(target) || degreesPerSecond.isEmpty()
+                ? null
+                : (int) Math.ceil(RotorTravel.timeToTurn(position, target, degreesPerSecond.getAsDouble())
+                                .toMillis()
+                        / 1000.0);
     }
 }

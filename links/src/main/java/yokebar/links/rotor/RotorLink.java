@@ -6,6 +6,7 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.function.Consumer;
 import yokebar.core.rotor.RotorState;
 import yokebar.core.rotor.RotorTravel;
+import yokebar.core.rotor.TurningSpeed;
 import yokebar.links.device.DeviceLink;
 import yokebar.links.device.ManagedLink;
 import yokebar.links.status.LinkState;
@@ -16,6 +17,7 @@ import yokebar.links.wire.DeviceAddress;
 public final class RotorLink implements ManagedLink {
     private final DeviceLink link;
     private final Queue<RotorCommand> commands = new ConcurrentLinkedQueue<>();
+    private final TurningSpeed speed = new TurningSpeed();
     private final Consumer<RotorState> listener;
     private volatile RotorState state = RotorState.UNKNOWN;
 
@@ -32,7 +34,11 @@ public final class RotorLink implements ManagedLink {
             Consumer<LinkStatus> watcher) {
         this.listener = listener;
         this.link = new DeviceLink(
-                name, address, () -> new RotorConversation(name, travel, commands, this::take), clock, status -> {
+                name,
+                address,
+                () -> new RotorConversation(name, travel, speed, commands, this::take),
+                clock,
+                status -> {
                     if (status.state() != LinkState.LIVE && status.nextAttempt() != null) {
                         commands.clear();
                         take(RotorState.UNKNOWN);

@@ -10,8 +10,9 @@ import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Map;
-import java.util.TreeMap;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.StandIns;
@@ -73,42 +74,78 @@ public final class DemoSetup {
     public void furnishStation() throws IOException, InterruptedException, GeneralSecurityException {
         station();
         devices();
+        positions();
         countersign();
     }
 
     private void station() throws IOException, InterruptedException {
-        post("api/station/operators", Map.of("callSign", "CU9QBT", "name", "Branca Teles"));
-        post("api/station/operators", Map.of("callSign", "CU9QDM", "name", "Duarte Moniz"));
+        put("api/station", Map.of("ownCall", "CU9QYB"));
+        post("api/station/operators", Map.of("callSign", "CU9QBT", "name", "Branca Teles", "licence", "cept"));
+        post("api/station/operators", Map.of("callSign", "CU9QDM", "name", "Duarte Moniz", "licence", "cept-novice"));
+        LocalDate festival = LocalDate.now(ZoneOffset.UTC).minusDays(2);
         post(
-                "api/station/places",
+                "api/station/calls",
+                Map.of(
+                        "callSign",
+                        "CU9QLZ",
+                        "validFrom",
+                        festival.toString(),
+                        "validUntil",
+                        festival.plusDays(6).toString(),
+                        "note",
+                        "Festival of Lamps"));
+        post("api/station/places", place("Lighthouse", "HM49kq", "HF beam", 100));
+        post("api/station/places", place("Caldera rim", "HM49lq", "End-fed wire", 5));
+        put(
+                "api/station/preferences",
+                Map.of(
+                        "secondClock",
+                        "Atlantic/Azores",
+                        "timeServer",
+                        "127.0.0.1:" + standIns.timeServer().port()));
+    }
+
+    private static Map<String, Object> place(String name, String locator, String antenna, int powerW) {
+        return Map.of("name", name, "locator", locator, "rig", "Petrel 100", "antenna", antenna, "powerW", powerW);
+    }
+
+    /** Branca sits at the desk with the HF radio; there is a chair for Duarte at the VHF radio. */
+    private void positions() throws IOException, InterruptedException {
+        JsonNode whole = JSON.readTree(send(request("api/station").GET()).body());
+        JsonNode radios = JSON.readTree(send(request("api/radios").GET()).body());
+        long lighthouse = number(whole.path("places"), "name", "Lighthouse");
+        put(
+                "api/positions/1",
                 Map.of(
                         "name",
-                        "Lighthouse",
-                        "locator",
-                        "HM49kq",
-                        "rig",
-                        "Petrel 100",
-                        "antenna",
-                        "HF beam",
-                        "powerW",
-                        100));
-        JsonNode whole = post(
-                "api/station/places",
+                        "Lamp room",
+                        "operatorId",
+                        number(whole.path("operators"), "callSign", "CU9QBT"),
+                        "placeId",
+                        lighthouse,
+                        "radioId",
+                        number(radios, "name", "Petrel 100")));
+        post(
+                "api/positions",
                 Map.of(
-                        "name", "Caldera rim",
-                        "locator", "HM49lq",
-                        "rig", "Petrel 100",
-                        "antenna", "End-fed wire",
-                        "powerW", 5));
-        Map<String, Object> use = new TreeMap<>();
-        use.put("ownCall", "CU9QYB");
-        use.put("operatorId", whole.path("operators").get(0).path("id").asLong());
-        for (JsonNode place : whole.path("places")) {
-            if (place.path("name").asString().equals("Lighthouse")) {
-                use.put("placeId", place.path("id").asLong());
-            }
-        }
-        put("api/station", use);
+                        "name",
+                        "Workshop",
+                        "operatorId",
+                        number(whole.path("operators"), "callSign", "CU9QDM"),
+                        "placeId",
+                        lighthouse,
+                        "radioId",
+                        number(radios, "name", "Shearwater V/U")));
+        put("api/positions/1", Map.of("name", "Lamp room"));
+    }
+
+    private static long number(JsonNode list, String field, String value) {
+        return list.valueStream()
+                .filter(one -> one.path(field).asString().equals(value))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asLong();
     }
 
     private void devices() throws IOException, InterruptedException {
@@ -142,7 +179,9 @@ public final class DemoSetup {
                         "address",
                         "127.0.0.1:" + standIns.rotator().port(),
                         "stopDegrees",
-                        180));
+                        180,
+                        "presets",
+                        "45 Europe\n95 Africa\n200 Brazil\n285 North America\n345 Japan"));
     }
 
     private void countersign() throws IOException, InterruptedException, GeneralSecurityException {

@@ -1,0 +1,54 @@
+package yokebar.app.delivery;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import yokebar.app.settings.NamedParts;
+import yokebar.app.settings.SettingsPart;
+
+/** The services' share of the settings file: without passwords and without signing identities. */
+@Component
+class ServiceSettings implements SettingsPart {
+    private final Services services;
+    private final JsonMapper json;
+
+    ServiceSettings(Services services, JsonMapper json) {
+        this.services = services;
+        this.json = json;
+    }
+
+    private record Saved(
+            String name, @Nullable String address, @Nullable String account, boolean atOnce, int fetchEverySeconds) {}
+
+    @Override
+    public String name() {
+        return "services";
+    }
+
+    @Override
+    public int order() {
+        return 5;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public Object save() {
+        return services.ids().stream()
+                .map(services::row)
+                .map(row -> new Saved(row.name, row.address, row.account, row.atOnce, row.fetchEverySeconds))
+                .toList();
+    }
+
+    @Override
+    public int restore(JsonNode saved, List<String> told) {
+        return NamedParts.each(json, saved, Saved.class, "A service", told, one -> services.ids().stream()
+                .filter(id -> services.row(id).name.equals(one.name()))
+                .forEach(id -> services.change(
+                        id,
+                        new Services.Draft(
+                                one.address(), one.account(), null, one.atOnce(), one.fetchEverySeconds()))));
+    }
+}

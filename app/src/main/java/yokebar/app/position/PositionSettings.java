@@ -1,0 +1,91 @@
+package yokebar.app.position;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import yokebar.app.radio.RadioView;
+import yokebar.app.radio.Radios;
+import yokebar.app.settings.NamedParts;
+import yokebar.app.settings.SettingsPart;
+import yokebar.app.station.Station;
+import yokebar.app.station.StationView;
+
+/** The positions' share of the settings file; operators, places and radios are named in it, not numbered. */
+@Component
+class PositionSettings implements SettingsPart {
+    private final Positions positions;
+    private final Station station;
+    private final Radios radios;
+    private final JsonMapper json;
+
+    PositionSettings(Positions positions, Station station, Radios radios, JsonMapper json) {
+        this.positions = positions;
+        this.station = station;
+        this.radios = radios;
+        this.json = json;
+    }
+
+    private record Saved(
+            String name,
+            @Nullable String operator,
+            @Nullable String place,
+            @Nullable String radio,
+            @Nullable String ownCall) {}
+
+    @Override
+    public String name() {
+        return "positions";
+    }
+
+    @Override
+    public int order() {
+        return 4;
+    }
+
+    @Override
+    public Object save() {
+        StationView whole = station.view();
+        return positions.views().stream()
+                .map(p -> new Saved(
+                        p.name(),
+                        named(
+                                whole.operators(),
+                                o -> Objects.equals(o.id(), p.operatorId()),
+                                StationView.OperatorView::callSign),
+                        named(whole.places(), o -> Objects.equals(o.id(), p.placeId()), StationView.PlaceView::name),
+                        named(radios.views(), r -> Objects.equals(r.id(), p.radioId()), RadioView::name),
+                        p.chosenCall()))
+                .toList();
+    }
+
+    @Override
+    public int restore(JsonNode saved, List<String> told) {
+        StationView whole = station.view();
+        List<PositionView> before = positions.views();
+        return NamedParts.each(
+                json,
+                saved,
+                Saved.class,
+                "A position",
+                told,
+                one -> positions.save(
+                        named(before, p -> p.name().equalsIgnoreCase(one.name()), PositionView::id),
+                        new PositionDraft(
+                                one.name(),
+                                named(
+                                        whole.operators(),
+                                        o -> o.callSign().equals(one.operator()),
+                                        StationView.OperatorView::id),
+                                named(whole.places(), p -> p.name().equals(one.place()), StationView.PlaceView::id),
+                                named(radios.views(), r -> r.name().equals(one.radio()), RadioView::id),
+                                one.ownCall())));
+    }
+
+    private static <T, R> @Nullable R named(List<T> all, java.util.function.Predicate<T> which, Function<T, R> what) {
+        return all.stream().filter(which).map(what).findFirst().orElse(null);
+    }
+}

@@ -1,0 +1,66 @@
+package yokebar.app.rotor;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import yokebar.app.settings.NamedParts;
+import yokebar.app.settings.SettingsPart;
+
+/** The rotators' share of the settings file. */
+@Component
+class RotorSettings implements SettingsPart {
+    private final Rotors rotors;
+    private final JsonMapper json;
+
+    RotorSettings(Rotors rotors, JsonMapper json) {
+        this.rotors = rotors;
+        this.json = json;
+    }
+
+    @Override
+    public String name() {
+        return "rotators";
+    }
+
+    @Override
+    public int order() {
+        return 3;
+    }
+
+    @Override
+    public Object save() {
+        return rotors.views().stream()
+                .map(r -> new RotorDraft(
+                        r.name(),
+                        r.address(),
+                        r.baud(),
+                        r.stopDegrees(),
+                        r.travelDegrees(),
+                        r.mountOffsetDegrees(),
+                        r.deadZones(),
+                        r.presets().stream()
+                                .map(p -> p.headingDegrees() + " " + p.name())
+                                .collect(Collectors.joining("\n"))))
+                .toList();
+    }
+
+    @Override
+    public int restore(JsonNode saved, List<String> told) {
+        List<RotorView> before = rotors.views();
+        return NamedParts.each(
+                json,
+                saved,
+                RotorDraft.class,
+                "A rotator",
+                told,
+                draft -> rotors.save(
+                        before.stream()
+                                .filter(r -> r.name().equals(draft.name()))
+                                .map(RotorView::id)
+                                .findFirst()
+                                .orElse(null),
+                        draft));
+    }
+}

@@ -1,0 +1,37 @@
+package yokebar.app.settings;
+
+import java.util.List;
+import java.util.function.Consumer;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import yokebar.app.FieldProblem;
+
+/** Restores a list of things one by one, so that one that is refused keeps none of the others out. */
+public final class NamedParts {
+    private NamedParts() {}
+
+    /**
+     * @param what the kind of thing, for the sentence about one that is refused
+     * @param take stores one
+     * @return how many were taken
+     */
+    public static <T> int each(
+            JsonMapper json, JsonNode list, Class<T> kind, String what, List<String> told, Consumer<T> take) {
+        int taken = 0;
+        for (JsonNode one : list) {
+            if (one.isMissingNode() || one.isNull()) {
+                continue;
+            }
+            try {
+                take.accept(json.treeToValue(one, kind));
+                taken++;
+            } catch (FieldProblem e) {
+                told.add(what + " was left out: " + e.getBody().getDetail());
+            } catch (JacksonException e) {
+                told.add(what + " was left out: " + e.getOriginalMessage());
+            }
+        }
+        return taken;
+    }
+}
