@@ -1,12 +1,15 @@
 <script lang="ts">
+  import FirstSteps from './lib/steps/FirstSteps.svelte';
   import DeskView from './lib/desk/DeskView.svelte';
   import { AppState, type View } from './lib/frame/app.svelte';
   import Offline from './lib/frame/Offline.svelte';
   import Rail from './lib/frame/Rail.svelte';
   import Yoke from './lib/frame/Yoke.svelte';
+  import HookupDrawer from './lib/hookups/HookupDrawer.svelte';
   import HookupsView from './lib/hookups/HookupsView.svelte';
   import ContactDrawer from './lib/log/ContactDrawer.svelte';
   import LogView from './lib/log/LogView.svelte';
+  import PositionDrawer from './lib/position/PositionDrawer.svelte';
   import ServicesView from './lib/services/ServicesView.svelte';
   import StationView from './lib/station/StationView.svelte';
 
@@ -22,16 +25,29 @@
     );
   }
 
+  function act(key: string) {
+    const way = app.view === 'desk' ? app.path.path : undefined;
+    if (key === 'r') {
+      void app.radios.next();
+    } else if (key === 'p') {
+      app.showPosition();
+    } else if (key === 'b' && way) {
+      void app.rotors.point(Math.round(way.bearingDegrees) % 360);
+    } else if (key === 'B' && way) {
+      void app.rotors.point(Math.round(way.longPathDegrees) % 360);
+    }
+  }
+
   function onkeydown(event: KeyboardEvent) {
-    if (event.key === 'Escape' && app.openContact !== undefined) {
-      app.openContact = undefined;
+    if (event.key === 'Escape' && app.drawer) {
+      app.close();
       return;
     }
     if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
       return;
     }
-    if (event.key === 'r' && !awaitingView) {
-      app.radios.next();
+    if (!awaitingView) {
+      act(event.key);
     }
     const view = GO[event.key];
     if (awaitingView && view) {
@@ -59,15 +75,23 @@
           <HookupsView {app} />
         {:else if app.view === 'services'}
           <ServicesView {app} />
+        {:else if app.view === 'first-steps'}
+          <FirstSteps {app} />
         {:else}
-          <StationView station={app.station} />
+          <StationView {app} />
         {/if}
       </div>
     </main>
-    {#if app.openContact !== undefined}
-      {#key app.openContact}
-        <ContactDrawer {app} id={app.openContact} />
+    {#if app.drawer?.of === 'contact'}
+      {#key app.drawer.id}
+        <ContactDrawer {app} id={app.drawer.id} />
       {/key}
+    {:else if app.drawer?.of === 'hookup'}
+      {#key app.drawer.id}
+        <HookupDrawer {app} id={app.drawer.id} />
+      {/key}
+    {:else if app.drawer}
+      <PositionDrawer {app} />
     {/if}
   </div>
 </div>

@@ -17,6 +17,20 @@ export type RadioChoices = Schema['Choices'];
 export type Rotor = Schema['RotorView'];
 export type RotorDraft = Schema['RotorDraft'];
 export type StationView = Schema['StationView'];
+export type OwnCallView = Schema['CallView'];
+export type OperatorView = Schema['OperatorView'];
+export type PlaceView = Schema['PlaceView'];
+export type PlaceDraft = Schema['PlaceDraft'];
+export type Preferences = Schema['Preferences'];
+export type Position = Schema['PositionView'];
+export type PositionDraft = Schema['PositionDraft'];
+export type BandView = Schema['BandView'];
+export type ClockView = Schema['ClockView'];
+export type SearchView = Schema['SearchView'];
+export type Finding = Schema['FindingView'];
+export type PathView = Schema['PathView'];
+export type SunView = Schema['SunView'];
+export type SettingsRestored = Schema['Restored'];
 
 export const api = createClient<paths>({
   baseUrl: location.origin,

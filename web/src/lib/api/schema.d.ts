@@ -4,6 +4,38 @@
  */
 
 export interface paths {
+  '/api/band-plan': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['bands'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/clock': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['clock'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/contacts': {
     parameters: {
       query?: never;
@@ -52,6 +84,22 @@ export interface paths {
     patch: operations['edit'];
     trace?: never;
   };
+  '/api/device-search': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['search'];
+    put?: never;
+    post: operations['start'];
+    delete: operations['cancel'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/hookups': {
     parameters: {
       query?: never;
@@ -59,7 +107,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['all_3'];
+    get: operations['all_4'];
     put?: never;
     post?: never;
     delete?: never;
@@ -142,6 +190,70 @@ export interface paths {
     get: operations['page'];
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/path': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['path'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/positions': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['all_2'];
+    put?: never;
+    post: operations['add_2'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/positions/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['change_3'];
+    post?: never;
+    delete: operations['remove_2'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/positions/{id}/sit-down': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sitDown'];
     delete?: never;
     options?: never;
     head?: never;
@@ -283,7 +395,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['all_2'];
+    get: operations['all_3'];
     put?: never;
     post?: never;
     delete?: never;
@@ -388,6 +500,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/settings': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['save'];
+    put?: never;
+    post: operations['restore'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/station': {
     parameters: {
       query?: never;
@@ -396,9 +524,41 @@ export interface paths {
       cookie?: never;
     };
     get: operations['station'];
-    put: operations['use'];
+    put: operations['name'];
     post?: never;
     delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/station/calls': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['addCall'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/station/calls/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['changeCall'];
+    post?: never;
+    delete: operations['removeCall'];
     options?: never;
     head?: never;
     patch?: never;
@@ -468,13 +628,87 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/station/preferences': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['prefer'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/sun': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sun'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    BandView: {
+      /** Format: int64 */
+      cwHz: number;
+      /** Format: int64 */
+      digitalHz: number;
+      /** Format: int64 */
+      highHz: number;
+      /** Format: int64 */
+      lowHz: number;
+      name: string;
+      segments: components['schemas']['SegmentView'][];
+      /** Format: int64 */
+      voiceHz: number;
+    };
+    CallDraft: {
+      callSign?: string;
+      note?: string;
+      /** Format: date */
+      validFrom?: string;
+      /** Format: date */
+      validUntil?: string;
+    };
+    CallView: {
+      callSign: string;
+      /** Format: int64 */
+      id: number;
+      note?: string;
+      /** Format: date */
+      validFrom?: string;
+      validNow: boolean;
+      /** Format: date */
+      validUntil?: string;
+    };
     Choices: {
       dialects: components['schemas']['Dialect'][];
       serialPorts: components['schemas']['Port'][];
+    };
+    ClockView: {
+      /** Format: int64 */
+      behindMs?: number;
+      /** Format: date-time */
+      checkedAt?: string;
+      hookup: string;
+      sentence?: string;
+      server?: string;
     };
     ContactDetail: {
       fields: {
@@ -506,10 +740,32 @@ export interface components {
       /** Format: int32 */
       version: number;
     };
+    End: {
+      /** Format: double */
+      latitudeDegrees: number;
+      /** Format: double */
+      longitudeDegrees: number;
+      /** Format: date-time */
+      sunrise?: string;
+      /** Format: date-time */
+      sunset?: string;
+    };
     FetchResult: {
       complete: boolean;
       /** Format: int32 */
       fetched: number;
+      sentence: string;
+    };
+    FindingView: {
+      address: string;
+      /** Format: int32 */
+      baud?: number;
+      /** Format: int32 */
+      bus: number;
+      dialect?: string;
+      fix?: string;
+      /** @enum {string} */
+      kind: 'RADIO' | 'ROTATOR' | 'NOTHING';
       sentence: string;
     };
     HandoverView: {
@@ -548,7 +804,7 @@ export interface components {
       fix?: string;
       id: string;
       /** @enum {string} */
-      kind: 'DEVICE' | 'PROGRAM' | 'FEED' | 'SERVICE';
+      kind: 'DEVICE' | 'PROGRAM' | 'FEED' | 'CLOCK' | 'SERVICE';
       /** Format: date-time */
       lastData?: string;
       lastEvent?: string;
@@ -644,6 +900,10 @@ export interface components {
       identities: components['schemas']['IdentityView'][];
       name: string;
     };
+    LicenceView: {
+      id: string;
+      name: string;
+    };
     LogLine: {
       band: string;
       call: string;
@@ -693,35 +953,117 @@ export interface components {
     };
     OperatorDraft: {
       callSign?: string;
+      licence?: string;
       name?: string;
     };
     OperatorView: {
       callSign: string;
       /** Format: int64 */
       id: number;
+      licence?: string;
       name?: string;
+    };
+    OwnCall: {
+      ownCall?: string;
+    };
+    PathView: {
+      /** Format: double */
+      bearingDegrees: number;
+      /** Format: double */
+      distanceKm: number;
+      from: components['schemas']['End'];
+      greyLine: boolean;
+      /** Format: double */
+      longPathDegrees: number;
+      to: components['schemas']['End'];
     };
     PlaceDraft: {
       antenna?: string;
+      comment?: string;
+      /** Format: int32 */
+      cqZone?: number;
+      /** Format: int32 */
+      entityCode?: number;
+      /** Format: int32 */
+      ituZone?: number;
       locator?: string;
       name?: string;
       /** Format: int32 */
       powerW?: number;
       rig?: string;
     };
+    PlaceSituation: {
+      continent: string;
+      /** Format: int32 */
+      cqZone: number;
+      entity: string;
+      /** Format: int32 */
+      entityCode: number;
+      /** Format: int32 */
+      ituZone: number;
+    };
     PlaceView: {
       antenna?: string;
+      comment?: string;
+      /** Format: int32 */
+      cqZone?: number;
+      /** Format: int32 */
+      entityCode?: number;
       /** Format: int64 */
       id: number;
+      /** Format: int32 */
+      ituZone?: number;
       locator?: string;
       name: string;
       /** Format: int32 */
       powerW?: number;
       rig?: string;
+      situation?: components['schemas']['PlaceSituation'];
     };
     Port: {
       description: string;
       path: string;
+    };
+    PositionDraft: {
+      name?: string;
+      /** Format: int64 */
+      operatorId?: number;
+      ownCall?: string;
+      /** Format: int64 */
+      placeId?: number;
+      /** Format: int64 */
+      radioId?: number;
+    };
+    PositionView: {
+      callProblem?: string;
+      chosenCall?: string;
+      /** Format: int64 */
+      id: number;
+      /** Format: double */
+      latitudeDegrees?: number;
+      /** Format: double */
+      longitudeDegrees?: number;
+      name: string;
+      objection?: string;
+      /** Format: int64 */
+      operatorId?: number;
+      ownCall?: string;
+      /** Format: int64 */
+      placeId?: number;
+      /** Format: int64 */
+      radioId?: number;
+      segment?: string;
+    };
+    Preferences: {
+      bandsInUse?: string[];
+      /** @enum {string} */
+      dateForm?: 'YEAR_FIRST' | 'DAY_FIRST' | 'MONTH_NAMED';
+      miles?: boolean;
+      modesInUse?: string[];
+      /** @enum {string} */
+      region?: 'EUROPE_AFRICA' | 'AMERICAS' | 'ASIA_PACIFIC';
+      secondClock?: string;
+      timeServer?: string;
     };
     Program: {
       address: string;
@@ -771,22 +1113,38 @@ export interface components {
       sharePort?: number;
       shareProblem?: string;
     };
+    Restored: {
+      problems: string[];
+      taken: {
+        [key: string]: number;
+      };
+    };
     RotorDraft: {
       address?: string;
       /** Format: int32 */
       baud?: number;
+      deadZones?: string;
       /** Format: double */
       mountOffsetDegrees?: number;
       name?: string;
+      presets?: string;
       /** Format: double */
       stopDegrees?: number;
       /** Format: double */
       travelDegrees?: number;
     };
+    RotorPreset: {
+      /** Format: int32 */
+      headingDegrees: number;
+      name: string;
+    };
     RotorView: {
       address: string;
       /** Format: int32 */
+      arrivesInSeconds?: number;
+      /** Format: int32 */
       baud?: number;
+      deadZones: string;
       /** Format: double */
       elevationDegrees?: number;
       /** Format: double */
@@ -797,6 +1155,7 @@ export interface components {
       /** Format: double */
       mountOffsetDegrees: number;
       name: string;
+      presets: components['schemas']['RotorPreset'][];
       /** Format: double */
       stopDegrees: number;
       /** Format: double */
@@ -810,15 +1169,54 @@ export interface components {
       service: number;
       state: string;
     };
-    StationView: {
+    SearchView: {
+      findings: components['schemas']['FindingView'][];
+      now?: string;
+      /** Format: int32 */
+      of: number;
+      /** Format: int32 */
+      port: number;
+      /** Format: int32 */
+      ports: number;
+      running: boolean;
+      /** Format: int32 */
+      tried: number;
+    };
+    SegmentView: {
       /** Format: int64 */
-      operatorId?: number;
+      highHz: number;
+      /** Format: int64 */
+      lowHz: number;
+      /** @enum {string} */
+      use:
+        | 'CW'
+        | 'NARROW'
+        | 'DIGITAL'
+        | 'ALL'
+        | 'BEACONS'
+        | 'FM'
+        | 'REPEATERS_IN'
+        | 'REPEATERS_OUT'
+        | 'SATELLITE';
+      words: string;
+    };
+    StationView: {
+      calls: components['schemas']['CallView'][];
+      licences: components['schemas']['LicenceView'][];
+      licencesProblem?: string;
       operators: components['schemas']['OperatorView'][];
       ownCall?: string;
-      /** Format: int64 */
-      placeId?: number;
       places: components['schemas']['PlaceView'][];
+      preferences: components['schemas']['Preferences'];
       ready: boolean;
+    };
+    SunView: {
+      /** Format: date-time */
+      at: string;
+      /** Format: double */
+      latitudeDegrees: number;
+      /** Format: double */
+      longitudeDegrees: number;
     };
     Told: {
       told: boolean;
@@ -829,12 +1227,8 @@ export interface components {
       mode?: string;
       split?: boolean;
     };
-    Use: {
-      /** Format: int64 */
-      operatorId?: number;
-      ownCall?: string;
-      /** Format: int64 */
-      placeId?: number;
+    Where: {
+      addresses?: string[];
     };
   };
   responses: never;
@@ -845,6 +1239,46 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+  bands: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['BandView'][];
+        };
+      };
+    };
+  };
+  clock: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ClockView'];
+        };
+      };
+    };
+  };
   page_1: {
     parameters: {
       query?: {
@@ -937,7 +1371,71 @@ export interface operations {
       };
     };
   };
-  all_3: {
+  search: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SearchView'];
+        };
+      };
+    };
+  };
+  start: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Where'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SearchView'];
+        };
+      };
+    };
+  };
+  cancel: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SearchView'];
+        };
+      };
+    };
+  };
+  all_4: {
     parameters: {
       query?: never;
       header?: never;
@@ -1070,6 +1568,143 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['JournalLine'][];
+        };
+      };
+    };
+  };
+  path: {
+    parameters: {
+      query: {
+        from: string;
+        to: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['PathView'];
+        };
+      };
+    };
+  };
+  all_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['PositionView'][];
+        };
+      };
+    };
+  };
+  add_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PositionDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['PositionView'][];
+        };
+      };
+    };
+  };
+  change_3: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['PositionDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['PositionView'][];
+        };
+      };
+    };
+  };
+  remove_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['PositionView'][];
+        };
+      };
+    };
+  };
+  sitDown: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['PositionView'][];
         };
       };
     };
@@ -1352,7 +1987,7 @@ export interface operations {
       };
     };
   };
-  all_2: {
+  all_3: {
     parameters: {
       query?: never;
       header?: never;
@@ -1525,6 +2160,53 @@ export interface operations {
       };
     };
   };
+  save: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          'application/json': string;
+        };
+      };
+    };
+  };
+  restore: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: {
+      content: {
+        'application/json': {
+          /** Format: binary */
+          file: string;
+        };
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Restored'];
+        };
+      };
+    };
+  };
   station: {
     parameters: {
       query?: never;
@@ -1545,7 +2227,7 @@ export interface operations {
       };
     };
   };
-  use: {
+  name: {
     parameters: {
       query?: never;
       header?: never;
@@ -1554,9 +2236,81 @@ export interface operations {
     };
     requestBody: {
       content: {
-        'application/json': components['schemas']['Use'];
+        'application/json': components['schemas']['OwnCall'];
       };
     };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['StationView'];
+        };
+      };
+    };
+  };
+  addCall: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CallDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['StationView'];
+        };
+      };
+    };
+  };
+  changeCall: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CallDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['StationView'];
+        };
+      };
+    };
+  };
+  removeCall: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
     responses: {
       /** @description OK */
       200: {
@@ -1665,6 +2419,50 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['StationView'];
+        };
+      };
+    };
+  };
+  prefer: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Preferences'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['StationView'];
+        };
+      };
+    };
+  };
+  sun: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SunView'];
         };
       };
     };

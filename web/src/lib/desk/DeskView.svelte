@@ -2,6 +2,7 @@
   import type { AppState } from '../frame/app.svelte';
   import RadioPanel from '../radio/RadioPanel.svelte';
   import RotorPanel from '../rotor/RotorPanel.svelte';
+  import PathMap from '../map/PathMap.svelte';
   import LatestContacts from './LatestContacts.svelte';
 
   let { app }: { app: AppState } = $props();
@@ -10,6 +11,7 @@
 <section class="view desk" aria-label="Desk">
   <div class="left">
     <LatestContacts {app} />
+    <PathMap {app} />
   </div>
   <div class="right">
     <RadioPanel {app} />
@@ -22,6 +24,13 @@
     display: grid;
     grid-template-columns: minmax(0, 1fr) 440px;
     gap: 32px;
+  }
+
+  .left {
+    display: flex;
+    flex-direction: column;
+    gap: 16px;
+    justify-content: space-between;
   }
 
   .right {

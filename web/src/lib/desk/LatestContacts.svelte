@@ -6,8 +6,29 @@
 
   let { app }: { app: AppState } = $props();
 
-  const SHOWN = 18;
+  const SHOWN = 10;
   const latest = $derived(app.log.lines.slice(0, SHOWN));
+  /** The contact the map leads to: the one that was pointed out, else the newest. */
+  let pointedId = $state<number | undefined>(undefined);
+  const pointed = $derived(latest.find((line) => line.id === pointedId) ?? latest[0]);
+  const from = $derived(
+    app.station.view?.places.find((place) => place.id === app.positions.here?.placeId)?.locator,
+  );
+
+  $effect(() => void app.path.show(from, pointed));
+
+  function onkeydown(event: KeyboardEvent) {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    const at = latest.findIndex((line) => line.id === pointed?.id);
+    if (step !== undefined) {
+      pointedId = latest[Math.min(latest.length - 1, Math.max(0, at + step))]?.id;
+    } else if (event.key === 'Enter') {
+      app.showContact(pointed?.id);
+    } else {
+      return;
+    }
+    event.preventDefault();
+  }
 </script>
 
 <section aria-label="Last contacts">
@@ -18,7 +39,8 @@
       <a href="#/hookups">Hookups</a> whether they reach the log.
     </p>
   {:else}
-    <table class="list">
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+    <table class="list" tabindex="0" {onkeydown}>
       <thead>
         <tr>
           <th>UTC</th><th>Call</th><th class="number">kHz</th><th>Mode</th><th>Sent</th><th>Rcvd</th><th
@@ -29,10 +51,10 @@
       <tbody>
         {#each latest as line (line.id)}
           {@const state = (line.seals[0]?.state ?? 'NOT_MEANT') as LaneState}
-          <tr>
+          <tr class:pointed={line.id === pointed?.id} onclick={() => (pointedId = line.id)}>
             <td class="mono" title={localTime(line.start)}>{utcMinute(line.start)}</td>
             <td class="mono call">
-              <button onclick={() => (app.openContact = line.id)}>{line.call}</button>
+              <button onclick={() => app.showContact(line.id)}>{line.call}</button>
             </td>
             <td class="mono number">{kiloHertz(line.frequencyHz) || line.band}</td>
             <td>{line.mode}</td>
@@ -52,6 +74,20 @@
   td {
     height: 30px;
     white-space: nowrap;
+  }
+
+  tbody tr {
+    cursor: default;
+  }
+
+  .pointed {
+    background: var(--yb-selected);
+    box-shadow: inset 3px 0 0 var(--yb-accent);
+  }
+
+  td:first-child,
+  th:first-child {
+    padding-left: 8px;
   }
 
   .number {

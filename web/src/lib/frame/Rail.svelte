@@ -1,6 +1,16 @@
 <script lang="ts">
-  import { Asleep, Catalog, ConnectionSignal, Dashboard, Light, Radio, SendAlt } from 'carbon-icons-svelte';
-  import type { AppState, View } from './app.svelte';
+  import {
+    Asleep,
+    Catalog,
+    ConnectionSignal,
+    Dashboard,
+    Light,
+    Radio,
+    SendAlt,
+    UserAvatar,
+    View as Eye,
+  } from 'carbon-icons-svelte';
+  import type { AppState, Theme, View } from './app.svelte';
 
   let { app }: { app: AppState } = $props();
 
@@ -11,6 +21,17 @@
     { view: 'hookups', label: 'Hookups', icon: ConnectionSignal },
     { view: 'station', label: 'Station', icon: Radio },
   ];
+
+  const THEMES: Record<Theme, { next: string; label: string; icon: typeof Catalog }> = {
+    night: { next: 'day', label: 'Night', icon: Asleep },
+    day: { next: 'red lamp', label: 'Day', icon: Light },
+    red: { next: 'night', label: 'Red lamp', icon: Eye },
+  };
+
+  const theme = $derived(THEMES[app.theme]);
+  const ThemeIcon = $derived(theme.icon);
+  const here = $derived(app.positions.here);
+  const operator = $derived(app.station.view?.operators.find((o) => o.id === here?.operatorId));
 </script>
 
 <nav class="rail" aria-label="Views">
@@ -25,12 +46,15 @@
     </a>
   {/each}
   <button
-    class="theme"
-    onclick={() => app.setTheme(app.theme === 'night' ? 'day' : 'night')}
-    title={app.theme === 'night' ? 'Change to the day theme' : 'Change to the night theme'}
+    class="here"
+    onclick={() => (app.drawer?.of === 'position' ? app.close() : app.showPosition())}
+    title={`Where you are: ${here?.name ?? ''} (p)`}
   >
-    {#if app.theme === 'night'}<Light size={20} /><span>Day</span>{:else}<Asleep size={20} /><span>Night</span
-      >{/if}
+    <UserAvatar size={20} />
+    <span class="mono">{operator?.callSign ?? here?.name ?? ''}</span>
+  </button>
+  <button onclick={() => app.nextTheme()} title={`Change to the ${theme.next} theme`}>
+    <ThemeIcon size={20} /><span>{theme.label}</span>
   </button>
 </nav>
 
@@ -45,7 +69,7 @@
   }
 
   a,
-  .theme {
+  button {
     display: flex;
     flex-direction: column;
     align-items: center;
@@ -65,18 +89,25 @@
   }
 
   a:hover,
-  .theme:hover {
+  button:hover {
     background: var(--yb-hover);
     color: var(--yb-ink);
   }
 
-  .here {
+  a.here {
     border-left-color: var(--yb-accent);
     color: var(--yb-ink);
     background: var(--yb-selected);
   }
 
-  .theme {
+  button.here {
     margin-top: auto;
+  }
+
+  button span {
+    max-width: 100%;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
 </style>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { clock } from '../shared/clock.svelte';
-  import { grouped, megaHertz } from '../shared/format';
+  import { grouped, megaHertz, secondName, secondTime } from '../shared/format';
+  import { preferred } from '../shared/preferred.svelte';
   import type { AppState } from './app.svelte';
   import Plate from './Plate.svelte';
 
@@ -14,7 +15,7 @@
   <div class="beam" aria-hidden="true"></div>
   <div class="side left">
     {#each app.hookups.sources as hookup (hookup.id)}
-      <Plate {hookup} onopen={() => app.go('hookups')} />
+      <Plate {hookup} onopen={() => app.showHookup(hookup.id)} />
     {/each}
     <div class="track" aria-hidden="true">
       {#each app.beads.filter((b) => b.from === 'source') as bead (bead.id)}
@@ -35,9 +36,23 @@
     <span class="label">Log</span>
     <span class="mono count" data-testid="log-total">{grouped(app.log.total)}</span>
     <span class="divide"></span>
-    <span class="mono time" title={`${new Date(clock.now).toLocaleTimeString()} local time`}>{clock.utc}</span
-    >
-    <span class="label">UTC</span>
+    <span class="clocks" title={`${secondTime(clock.now)} ${secondName()} time`}>
+      <span class="mono time">{clock.utc}</span>
+      <span class="label">UTC</span>
+      {#if preferred.secondClock}
+        <span class="second"><span class="mono">{secondTime(clock.now)}</span> {secondName()}</span>
+      {/if}
+    </span>
+    {#if app.clockCheck.offset}
+      <button
+        class="offset mono"
+        class:bad={app.hookups.clock?.state === 'TROUBLE'}
+        title={app.clockCheck.view?.sentence}
+        onclick={() => app.showHookup('clock')}
+      >
+        clock {app.clockCheck.offset}
+      </button>
+    {/if}
   </div>
   <div class="side right">
     <div class="track" aria-hidden="true">
@@ -46,7 +61,7 @@
       {/each}
     </div>
     {#each app.hookups.services as hookup (hookup.id)}
-      <Plate {hookup} onopen={() => app.go('services')} />
+      <Plate {hookup} onopen={() => app.showHookup(hookup.id)} />
     {/each}
   </div>
 </header>
@@ -148,6 +163,42 @@
   .time {
     font-size: 18px;
     font-weight: 600;
+  }
+
+  .clocks {
+    display: flex;
+    align-items: baseline;
+    gap: 8px;
+    white-space: nowrap;
+  }
+
+  .second {
+    color: var(--yb-ink-2);
+    font-size: 13px;
+  }
+
+  .offset {
+    padding: 0 6px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 2px;
+    background: none;
+    color: var(--yb-ink);
+    font-size: 12px;
+    line-height: 22px;
+    white-space: nowrap;
+    cursor: pointer;
+  }
+
+  .offset.bad {
+    border-color: var(--yb-trouble);
+    color: var(--yb-trouble);
+    font-weight: 600;
+  }
+
+  @media (max-width: 1500px) {
+    .second {
+      display: none;
+    }
   }
 
   .divide {

@@ -1,14 +1,24 @@
+import { ClockCheckStore } from '../clock/clock-check.svelte';
 import { HookupStore } from '../hookups/hookups.svelte';
 import { LiveConnection } from '../live/live.svelte';
 import { LogStore } from '../log/log.svelte';
+import { PathStore } from '../map/path.svelte';
+import { PositionStore } from '../position/positions.svelte';
+import { BandPlanStore } from '../radio/band-plan.svelte';
 import { RadioStore } from '../radio/radios.svelte';
 import { RotorStore } from '../rotor/rotors.svelte';
+import { SearchStore } from '../search/search.svelte';
 import { LaneStore } from '../services/lanes.svelte';
 import { StationStore } from '../station/station.svelte';
 
-export const VIEWS = ['desk', 'log', 'hookups', 'services', 'station'] as const;
+export const VIEWS = ['desk', 'log', 'hookups', 'services', 'station', 'first-steps'] as const;
 export type View = (typeof VIEWS)[number];
-export type Theme = 'night' | 'day';
+
+export const THEMES = ['night', 'day', 'red'] as const;
+export type Theme = (typeof THEMES)[number];
+
+/** What is open at the side. */
+export type Drawer = { of: 'contact'; id: number } | { of: 'hookup'; id: string } | { of: 'position' };
 
 /** A contact on its way along the Yoke, for the eye. */
 export interface Bead {
@@ -17,20 +27,27 @@ export interface Bead {
 }
 
 const THEME_KEY = 'yokebar-theme';
+const STEPS_KEY = 'yokebar-first-steps';
 
 /** Everything the page holds, and how news reach it. */
 export class AppState {
   readonly live = new LiveConnection();
   readonly log = new LogStore();
   readonly hookups = new HookupStore();
-  readonly radios = new RadioStore();
+  readonly positions = new PositionStore();
+  readonly radios = new RadioStore(this.positions);
+  readonly bandPlan = new BandPlanStore();
   readonly rotors = new RotorStore();
   readonly lanes = new LaneStore();
   readonly station = new StationStore();
+  readonly clockCheck = new ClockCheckStore();
+  readonly search = new SearchStore();
+  readonly path = new PathStore();
 
   view = $state<View>('log');
-  /** The contact in the drawer. */
-  openContact = $state<number | undefined>(undefined);
+  /** The page within a view that has several, as the address says. */
+  page = $state('');
+  drawer = $state.raw<Drawer | undefined>(undefined);
   theme = $state<Theme>('night');
   beads = $state.raw<Bead[]>([]);
 
@@ -39,7 +56,7 @@ export class AppState {
   start(): void {
     this.#readAddress();
     addEventListener('hashchange', () => this.#readAddress());
-    this.setTheme(localStorage.getItem(THEME_KEY) === 'day' ? 'day' : 'night');
+    this.setTheme(THEMES.find((t) => t === localStorage.getItem(THEME_KEY)) ?? 'night');
     this.live.on('afresh', () => this.#loadAll());
     this.live.on('log', (news) => {
       this.log.take(news);
@@ -59,12 +76,48 @@ export class AppState {
     this.live.on('radios', (radios) => this.radios.takeAll(radios));
     this.live.on('rotors', (rotors) => this.rotors.takeAll(rotors));
     this.live.on('lanes', () => void this.lanes.load());
-    this.live.on('station', () => void this.station.load());
+    this.live.on('station', () => {
+      void this.station.load();
+      void this.bandPlan.load();
+    });
+    this.live.on('positions', (positions) => this.positions.takeAll(positions));
+    this.live.on('clock', (clock) => this.clockCheck.take(clock));
+    this.live.on('search', (search) => this.search.take(search));
     this.live.start();
   }
 
-  go(view: View): void {
-    location.hash = `#/${view}`;
+  go(view: View, page = ''): void {
+    location.hash = page ? `#/${view}/${page}` : `#/${view}`;
+  }
+
+  get openContact(): number | undefined {
+    return this.drawer?.of === 'contact' ? this.drawer.id : undefined;
+  }
+
+  showContact(id: number | undefined): void {
+    this.drawer = id === undefined ? undefined : { of: 'contact', id };
+  }
+
+  showHookup(id: string): void {
+    this.drawer = { of: 'hookup', id };
+  }
+
+  showPosition(): void {
+    this.drawer = { of: 'position' };
+  }
+
+  close(): void {
+    this.drawer = undefined;
+  }
+
+  nextTheme(): void {
+    this.setTheme(THEMES[(THEMES.indexOf(this.theme) + 1) % THEMES.length] ?? 'night');
+  }
+
+  /** The operator is through with the first steps, or does not want them. */
+  stepsDone(): void {
+    localStorage.setItem(STEPS_KEY, 'done');
+    this.go('desk');
   }
 
   setTheme(theme: Theme): void {
@@ -80,12 +133,24 @@ export class AppState {
     void this.radios.load();
     void this.rotors.load();
     void this.lanes.load();
-    void this.station.load();
+    void this.bandPlan.load();
+    void this.positions.load();
+    void this.clockCheck.load();
+    void this.station.load().then(() => this.#welcome());
+  }
+
+  /** Who comes to an empty station, and has not said otherwise, is shown the way. */
+  #welcome(): void {
+    const fresh = this.station.view !== undefined && !this.station.view.ownCall;
+    if (fresh && location.hash === '' && localStorage.getItem(STEPS_KEY) === null) {
+      this.go('first-steps');
+    }
   }
 
   #readAddress(): void {
-    const name = location.hash.replace(/^#\//, '');
+    const [name, page = ''] = location.hash.replace(/^#\//, '').split('/');
     this.view = VIEWS.find((v) => v === name) ?? 'log';
+    this.page = page;
   }
 
   #bead(from: Bead['from']): void {

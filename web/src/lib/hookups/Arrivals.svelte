@@ -63,7 +63,7 @@
                 {openLine === line.id ? 'Hide record' : 'Record'}
               </button>
               {#if line.contactId !== undefined}
-                <button onclick={() => (app.openContact = line.contactId)}>Contact</button>
+                <button onclick={() => app.showContact(line.contactId)}>Contact</button>
               {/if}
             </td>
           </tr>

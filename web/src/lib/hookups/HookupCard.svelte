@@ -13,17 +13,25 @@
     store,
     onsetup,
     details,
-  }: { hookup: Hookup; store: HookupStore; onsetup?: () => void; details?: Snippet } = $props();
+    plain = false,
+  }: {
+    hookup: Hookup;
+    store: HookupStore;
+    onsetup?: () => void;
+    details?: Snippet;
+    /** Without a frame, where something else gives it one. */
+    plain?: boolean;
+  } = $props();
 
   const proof = $derived(store.proofs[hookup.id]);
   const busy = $derived(store.busy[hookup.id] ?? false);
   const unit = $derived(hookup.kind === 'SERVICE' ? 'contacts' : 'records');
 </script>
 
-<article class="card" class:in-trouble={hookup.state === 'TROUBLE'} aria-label={hookup.name}>
+<article class="card" class:plain class:in-trouble={hookup.state === 'TROUBLE'} aria-label={hookup.name}>
   <header>
     <div>
-      <h3>{hookup.name}</h3>
+      {#if !plain}<h3>{hookup.name}</h3>{/if}
       <p class="muted mono where">{hookup.where}</p>
     </div>
     <div class="state">
@@ -31,7 +39,7 @@
       <span>{STATE_WORDS[hookup.state]}</span>
     </div>
   </header>
-  {#if hookup.state === 'TROUBLE'}
+  {#if hookup.state === 'TROUBLE' || hookup.reason}
     <div class="fault" role="status">
       <p><strong>{hookup.reason}</strong></p>
       {#if hookup.fix}<p>{hookup.fix}</p>{/if}
@@ -41,7 +49,7 @@
     </div>
   {/if}
   <dl>
-    {#if hookup.kind !== 'DEVICE'}
+    {#if hookup.kind !== 'DEVICE' && hookup.kind !== 'CLOCK'}
       <dt>Last minute</dt>
       <dd>{grouped(hookup.lastMinute)} {unit}</dd>
     {/if}
@@ -91,7 +99,12 @@
     background: var(--yb-panel);
   }
 
-  .in-trouble {
+  .plain {
+    padding: 0;
+    border: 0;
+  }
+
+  .in-trouble:not(.plain) {
     border-color: var(--yb-trouble);
   }
 
@@ -120,13 +133,6 @@
 
   .fault {
     margin-top: 12px;
-    padding: 8px 12px;
-    border-left: 3px solid var(--yb-trouble);
-    background: var(--yb-raised);
-  }
-
-  .fault strong {
-    font-weight: 600;
   }
 
   dl {

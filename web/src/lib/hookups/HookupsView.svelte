@@ -35,9 +35,9 @@
         {@const radio = app.radios.all.find((r) => r.hookup === hookup.id)}
         {@const rotor = app.rotors.all.find((r) => r.hookup === hookup.id)}
         {#if radio && setUp === hookup.id}
-          <RadioForm radios={app.radios} {radio} onclose={() => (setUp = '')} />
+          <RadioForm radios={app.radios} search={app.search} {radio} onclose={() => (setUp = '')} />
         {:else if rotor && setUp === hookup.id}
-          <RotorForm rotors={app.rotors} {rotor} onclose={() => (setUp = '')} />
+          <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (setUp = '')} />
         {:else}
           <div class="wired right">
             <HookupCard
@@ -51,9 +51,9 @@
         {/if}
       {/each}
       {#if setUp === 'new-radio'}
-        <RadioForm radios={app.radios} onclose={() => (setUp = '')} />
+        <RadioForm radios={app.radios} search={app.search} onclose={() => (setUp = '')} />
       {:else if setUp === 'new-rotor'}
-        <RotorForm rotors={app.rotors} onclose={() => (setUp = '')} />
+        <RotorForm rotors={app.rotors} search={app.search} onclose={() => (setUp = '')} />
       {:else}
         <div class="add">
           <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-radio')}>Radio</Button
@@ -76,6 +76,10 @@
       {#each app.hookups.services as hookup (hookup.id)}
         <div class="wired left"><HookupCard {hookup} store={app.hookups} /></div>
       {/each}
+      {#if app.hookups.clock}
+        <h2>Beside it all</h2>
+        <HookupCard hookup={app.hookups.clock} store={app.hookups} />
+      {/if}
     </div>
   </div>
   <Arrivals {app} />

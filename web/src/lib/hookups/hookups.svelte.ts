@@ -10,11 +10,16 @@ export class HookupStore {
   busy = $state<Record<string, boolean>>({});
 
   get sources(): Hookup[] {
-    return this.all.filter((h) => h.kind !== 'SERVICE');
+    return this.all.filter((h) => h.kind !== 'SERVICE' && h.kind !== 'CLOCK');
   }
 
   get services(): Hookup[] {
     return this.all.filter((h) => h.kind === 'SERVICE');
+  }
+
+  /** Feeds nothing, but everything depends on it. */
+  get clock(): Hookup | undefined {
+    return this.all.find((h) => h.kind === 'CLOCK');
   }
 
   async load(): Promise<void> {

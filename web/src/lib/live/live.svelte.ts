@@ -1,4 +1,4 @@
-import type { Hookup, LogLine, Radio, Rotor } from '../api/client';
+import type { ClockView, Hookup, LogLine, Position, Radio, Rotor, SearchView } from '../api/client';
 
 export interface LogNews {
   added: LogLine[];
@@ -18,6 +18,9 @@ export interface LiveTopics {
   rotors: Rotor[];
   lanes: { services: number[] };
   station: unknown;
+  positions: Position[];
+  clock: ClockView;
+  search: SearchView;
 }
 
 type Listener<K extends keyof LiveTopics> = (content: LiveTopics[K]) => void;
@@ -40,6 +43,9 @@ const KINDS: (keyof LiveTopics)[] = [
   'rotors',
   'lanes',
   'station',
+  'positions',
+  'clock',
+  'search',
 ];
 /** The server beats every ten seconds; without a sign for this long the connection is dead, whatever the browser says. */
 const SILENCE_MS = 25_000;

@@ -1,10 +1,10 @@
 <script lang="ts">
   import { Button, TextInput, Select, SelectItem } from 'carbon-components-svelte';
-  import { Close } from 'carbon-icons-svelte';
   import { untrack } from 'svelte';
   import { api, got, Problem, type ContactDetail } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
   import { STATE_NAMES, type LaneState } from '../services/lanes.svelte';
+  import Drawer from '../shared/Drawer.svelte';
   import SealGlyph from '../shared/SealGlyph.svelte';
   import { changedFields, MAIN_FIELDS, otherFields, PROPAGATION } from './fields';
   import Journey from './Journey.svelte';
@@ -91,109 +91,71 @@
   />
 {/snippet}
 
-<aside class="drawer" aria-label="Contact">
-  <header>
-    <div>
-      <h1 class="mono">{contact?.line.call ?? ''}</h1>
-      <p class="muted">{[contact?.line.name, contact?.line.country].filter(Boolean).join(', ')}</p>
-    </div>
-    <Button
-      kind="ghost"
-      size="small"
-      iconDescription="Close"
-      icon={Close}
-      on:click={() => (app.openContact = undefined)}
-    />
-  </header>
+<Drawer
+  label="Contact"
+  title={contact?.line.call ?? ''}
+  mono
+  subtitle={[contact?.line.name, contact?.line.country].filter(Boolean).join(', ')}
+  onclose={() => app.close()}
+>
   {#if contact}
-    <div class="content">
-      {#each contact.line.seals as seal (seal.service)}
-        <p class="standing">
-          <SealGlyph state={seal.state} size={18} />
-          <span>Countersign: <strong>{STATE_NAMES[seal.state as LaneState]}</strong></span>
-          {#if seal.reason}<span class="reason">{seal.reason}</span>{/if}
-        </p>
-      {/each}
+    {#each contact.line.seals as seal (seal.service)}
+      <p class="standing">
+        <SealGlyph state={seal.state} size={18} />
+        <span>Countersign: <strong>{STATE_NAMES[seal.state as LaneState]}</strong></span>
+        {#if seal.reason}<span class="reason">{seal.reason}</span>{/if}
+      </p>
+    {/each}
 
-      <div class="tabs" role="tablist">
-        <button role="tab" aria-selected={tab === 'journey'} onclick={() => (tab = 'journey')}>Journey</button
-        >
-        <button role="tab" aria-selected={tab === 'fields'} onclick={() => (tab = 'fields')}>Fields</button>
-      </div>
-
-      {#if tab === 'journey'}
-        <Journey steps={contact.journey} />
-      {:else}
-        <form onsubmit={save} aria-label="Fields">
-          <div class="fields">
-            {#each MAIN_FIELDS as { name, label, wide } (name)}
-              <div class:wide>{@render field(name, label)}</div>
-            {/each}
-            <div class="wide">
-              <Select size="sm" labelText="How the signal travelled" bind:selected={form['PROP_MODE']}>
-                {#each PROPAGATION as { code, label } (code)}
-                  <SelectItem value={code} text={label} />
-                {/each}
-              </Select>
-            </div>
-          </div>
-          {#if others.length > 0}
-            <details>
-              <summary>{others.length} more fields, as they came</summary>
-              <div class="fields">
-                {#each others as name (name)}
-                  <div>{@render field(name, name)}</div>
-                {/each}
-              </div>
-            </details>
-          {/if}
-          <div class="actions">
-            <Button type="submit" size="small" disabled={!dirty || saving}>Save changes</Button>
-            {#if dirty || problem}
-              <Button kind="ghost" size="small" on:click={startOver}>Take the log's values</Button>
-            {/if}
-            <span role="status">{saved ? 'Saved.' : ''}</span>
-          </div>
-          {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
-        </form>
-      {/if}
+    <div class="tabs" role="tablist">
+      <button role="tab" aria-selected={tab === 'journey'} onclick={() => (tab = 'journey')}>Journey</button>
+      <button role="tab" aria-selected={tab === 'fields'} onclick={() => (tab = 'fields')}>Fields</button>
     </div>
+
+    {#if tab === 'journey'}
+      <Journey steps={contact.journey} />
+    {:else}
+      <form onsubmit={save} aria-label="Fields">
+        <div class="fields">
+          {#each MAIN_FIELDS as { name, label, wide } (name)}
+            <div class:wide>{@render field(name, label)}</div>
+          {/each}
+          <div class="wide">
+            <Select size="sm" labelText="How the signal travelled" bind:selected={form['PROP_MODE']}>
+              {#each PROPAGATION as { code, label } (code)}
+                <SelectItem value={code} text={label} />
+              {/each}
+            </Select>
+          </div>
+        </div>
+        {#if others.length > 0}
+          <details>
+            <summary>{others.length} more fields, as they came</summary>
+            <div class="fields">
+              {#each others as name (name)}
+                <div>{@render field(name, name)}</div>
+              {/each}
+            </div>
+          </details>
+        {/if}
+        <div class="actions">
+          <Button type="submit" size="small" disabled={!dirty || saving}>Save changes</Button>
+          {#if dirty || problem}
+            <Button kind="ghost" size="small" on:click={startOver}>Take the log's values</Button>
+          {/if}
+          <span role="status">{saved ? 'Saved.' : ''}</span>
+        </div>
+        {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
+      </form>
+    {/if}
   {:else if problem}
-    <p class="trouble content" role="alert">{problem.message}</p>
+    <p class="trouble" role="alert">{problem.message}</p>
   {:else}
-    <p class="muted content">Reading the contact…</p>
+    <p class="muted">Reading the contact…</p>
   {/if}
-</aside>
+</Drawer>
 
 <style>
-  .drawer {
-    display: flex;
-    flex-direction: column;
-    width: var(--yb-drawer-width);
-    flex: none;
-    background: var(--yb-panel);
-    border-left: 1px solid var(--yb-line);
-  }
-
-  header {
-    display: flex;
-    justify-content: space-between;
-    padding: 12px 12px 8px 20px;
-    border-bottom: 1px solid var(--yb-line);
-  }
-
-  h1 {
-    font-size: 24px;
-    font-weight: 600;
-    line-height: 32px;
-  }
-
-  .content {
-    overflow-y: auto;
-    padding: 12px 20px 24px;
-    scrollbar-color: var(--yb-line-strong) transparent;
-  }
-
   .standing {
     display: flex;
     flex-wrap: wrap;

@@ -59,7 +59,7 @@
         scroller.scrollTo({ top: top - viewHeight / 2 });
       }
     } else if (event.key === 'Enter') {
-      app.openContact = app.log.lines[cursor]?.id;
+      app.showContact(app.log.lines[cursor]?.id);
     }
   }
 </script>
@@ -105,7 +105,7 @@
           style:top={`${index * ROW_HEIGHT}px`}
           onclick={() => {
             cursor = index;
-            app.openContact = line.id;
+            app.showContact(line.id);
           }}
         >
           <span role="cell" class="mono date" class:repeated={!newDay(index)}>{utcDate(line.start)}</span>

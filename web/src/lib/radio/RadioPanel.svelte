@@ -2,7 +2,7 @@
   import { Button } from 'carbon-components-svelte';
   import type { AppState } from '../frame/app.svelte';
   import { megaHertz } from '../shared/format';
-  import { BAND_ENTRIES, MODES } from './dial';
+  import { metres } from './dial';
   import Meter from './Meter.svelte';
   import Readout from './Readout.svelte';
 
@@ -10,7 +10,23 @@
 
   const radio = $derived(app.radios.chosen);
   const now = $derived(radio?.now);
+  const here = $derived(app.positions.here);
+  const bands = $derived(app.station.view?.preferences.bandsInUse ?? []);
+  const modes = $derived(app.station.view?.preferences.modesInUse ?? []);
   const hookup = $derived(app.hookups.all.find((h) => h.id === radio?.hookup));
+
+  $effect(() => {
+    if (radio && now) {
+      app.bandPlan.at(radio.id, now.band, now.frequencyHz);
+    }
+  });
+
+  function enter(band: string) {
+    const hz = radio && app.bandPlan.entryHz(radio.id, band, now?.mode);
+    if (hz) {
+      void app.radios.tune({ frequencyHz: hz });
+    }
+  }
 </script>
 
 <section class="radio" aria-label="Radio">
@@ -27,7 +43,7 @@
   </header>
   {#if !radio}
     <p class="muted">No radio yet. With one, nobody types a frequency again.</p>
-    <Button size="small" href="#/hookups">Connect a radio</Button>
+    <Button size="small" href="#/first-steps">Connect a radio</Button>
   {:else if now}
     <Readout
       hz={now.frequencyHz}
@@ -36,7 +52,8 @@
     />
     <p class="facts">
       <span class="mono strong">{now.mode ?? '—'}</span>
-      <span>{now.band ? `${now.band.replace(/(c?m)$/, ' $1')}` : 'outside the amateur bands'}</span>
+      <span>{now.band ? metres(now.band) : 'outside the amateur bands'}</span>
+      {#if here?.segment && now.band}<span class="muted">{here.segment}</span>{/if}
       {#if now.powerW !== undefined}<span>{now.powerW} W</span>{/if}
       {#if now.bandwidthHz}<span>{now.bandwidthHz} Hz wide</span>{/if}
       <span class="muted">logged as {now.logMode ?? 'what the program says'}</span>
@@ -47,19 +64,18 @@
         <span>sends on <span class="mono">{megaHertz(now.transmitHz)}</span></span>
       </p>
     {/if}
+    {#if here?.objection}<p class="fault" role="alert">{here.objection}</p>{/if}
     <Meter value={now.meter} transmitting={now.transmitting} />
     <div class="keys" role="group" aria-label="Mode">
-      {#each MODES as mode (mode)}
+      {#each modes as mode (mode)}
         <button aria-pressed={now.mode === mode} onclick={() => app.radios.tune({ mode })}>{mode}</button>
       {/each}
       <button aria-pressed={now.split} onclick={() => app.radios.tune({ split: !now.split })}>Split</button>
     </div>
     <div class="keys bands" role="group" aria-label="Band, metres">
-      {#each BAND_ENTRIES as { band, hz } (band)}
-        <button
-          class="mono"
-          aria-pressed={now.band === band}
-          onclick={() => app.radios.tune({ frequencyHz: hz })}>{band.replace('m', '')}</button
+      {#each bands as band (band)}
+        <button class="mono" title={metres(band)} aria-pressed={now.band === band} onclick={() => enter(band)}
+          >{band.replace(/(?<!c|m)m$/, '')}</button
         >
       {/each}
     </div>
@@ -73,7 +89,7 @@
       {:else}
         Connecting to {radio.name}…
       {/if}
-      <a href="#/hookups">See Hookups</a>
+      <button class="more" onclick={() => radio && app.showHookup(radio.hookup)}>More</button>
     </p>
   {/if}
   {#if app.radios.problem}<p class="trouble" role="alert">{app.radios.problem}</p>{/if}
@@ -108,38 +124,12 @@
   }
 
   .keys {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 4px;
     margin-top: 8px;
-  }
-
-  .keys button {
-    min-width: 40px;
-    height: 28px;
-    padding: 0 8px;
-    border: 1px solid var(--yb-line);
-    border-radius: 2px;
-    background: var(--yb-raised);
-    color: var(--yb-ink);
-    font-size: 13px;
-    cursor: pointer;
-  }
-
-  .keys button:hover {
-    background: var(--yb-selected);
-  }
-
-  .keys button[aria-pressed='true'] {
-    border-color: var(--yb-accent);
-    box-shadow: inset 0 -3px 0 var(--yb-accent);
-    font-weight: 600;
   }
 
   .bands {
     display: grid;
-    grid-template-columns: repeat(12, 1fr);
+    grid-template-columns: repeat(auto-fit, minmax(32px, 1fr));
   }
 
   .bands button {
@@ -148,12 +138,6 @@
   }
 
   .fault {
-    padding: 8px 12px;
-    border-left: 3px solid var(--yb-trouble);
-    background: var(--yb-raised);
-  }
-
-  .fault strong {
-    font-weight: 600;
+    margin: 4px 0;
   }
 </style>

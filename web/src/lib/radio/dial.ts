@@ -37,20 +37,7 @@ export function typedHz(text: string): number | undefined {
   return Math.round(value * (megahertz ? 1_000_000 : 1000));
 }
 
-/** Where each band is entered by its button, in Hz: the middle of everyday traffic. */
-export const BAND_ENTRIES: { band: string; hz: number }[] = [
-  { band: '160m', hz: 1_840_000 },
-  { band: '80m', hz: 3_650_000 },
-  { band: '60m', hz: 5_357_000 },
-  { band: '40m', hz: 7_074_000 },
-  { band: '30m', hz: 10_136_000 },
-  { band: '20m', hz: 14_074_000 },
-  { band: '17m', hz: 18_100_000 },
-  { band: '15m', hz: 21_074_000 },
-  { band: '12m', hz: 24_915_000 },
-  { band: '10m', hz: 28_074_000 },
-  { band: '6m', hz: 50_313_000 },
-  { band: '2m', hz: 144_300_000 },
-];
-
-export const MODES = ['LSB', 'USB', 'CW', 'DATA-U', 'RTTY', 'AM', 'FM'];
+/** A band's ADIF name as people read it: `20 m`, `70 cm`. */
+export function metres(band: string): string {
+  return band.replace(/(c?m{1,2})$/, '\u2009$1');
+}

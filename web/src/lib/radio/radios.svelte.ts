@@ -1,29 +1,26 @@
 import { api, got, Problem, type Radio, type RadioDraft } from '../api/client';
 
-const CHOSEN_KEY = 'yokebar-radio';
-
-/** Where this browser remembers its radio; each has its own, so that two people do not disturb each other. */
-export type Memory = Pick<Storage, 'getItem' | 'setItem'>;
+/** Which radio is in front of the person, and how another is chosen: the position knows. */
+export interface RadioChoice {
+  readonly radioId: number | undefined;
+  choose(id: number): Promise<unknown>;
+}
 
 /** The radios; what they report comes with the event stream. */
 export class RadioStore {
   all = $state.raw<Radio[]>([]);
-  /** The radio in front of the person; undefined until one was chosen. */
-  chosenId = $state<number | undefined>(undefined);
 
-  #memory: Memory;
+  #choice: RadioChoice;
 
-  constructor(memory: Memory = localStorage) {
-    this.#memory = memory;
-    const remembered = Number(memory.getItem(CHOSEN_KEY));
-    this.chosenId = remembered || undefined;
+  constructor(choice: RadioChoice) {
+    this.#choice = choice;
   }
 
   /** What could not be done, for the person. */
   problem = $state('');
 
   get chosen(): Radio | undefined {
-    return this.all.find((r) => r.id === this.chosenId) ?? this.all[0];
+    return this.all.find((r) => r.id === this.#choice.radioId) ?? this.all[0];
   }
 
   async load(): Promise<void> {
@@ -39,10 +36,12 @@ export class RadioStore {
   }
 
   /** The next radio comes to the front. */
-  next(): void {
+  async next(): Promise<void> {
     const at = this.all.findIndex((r) => r.id === this.chosen?.id);
-    this.chosenId = this.all[(at + 1) % this.all.length]?.id;
-    this.#memory.setItem(CHOSEN_KEY, String(this.chosenId ?? ''));
+    const next = this.all[(at + 1) % this.all.length];
+    if (next && next.id !== this.chosen?.id) {
+      await this.#try(() => this.#choice.choose(next.id));
+    }
   }
 
   async tune(tuning: { frequencyHz?: number; mode?: string; split?: boolean }): Promise<void> {

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Radio } from '../api/client';
 import { FakeServer } from '../shared/fake-server';
-import { RadioStore, type Memory } from './radios.svelte';
+import { RadioStore, type RadioChoice } from './radios.svelte';
 
 function radio(id: number, frequencyHz = 14_074_000): Radio {
   return {
@@ -19,12 +19,13 @@ function radio(id: number, frequencyHz = 14_074_000): Radio {
   };
 }
 
-function memory(): Memory & { kept: Map<string, string> } {
-  const kept = new Map<string, string>();
+/** A position as the store knows it. */
+function position(): RadioChoice & { radioId: number | undefined } {
   return {
-    kept,
-    getItem: (key) => kept.get(key) ?? null,
-    setItem: (key, value) => void kept.set(key, value),
+    radioId: undefined,
+    async choose(id) {
+      this.radioId = id;
+    },
   };
 }
 
@@ -34,35 +35,33 @@ describe('RadioStore', () => {
   beforeEach(() => (server = new FakeServer()));
   afterEach(() => vi.unstubAllGlobals());
 
-  it('has the first radio in front until another is chosen, and remembers which', async () => {
+  it('has the first radio in front until the position says another', async () => {
     server.on('GET /api/radios', [radio(1), radio(2)]);
-    const kept = memory();
-    const radios = new RadioStore(kept);
+    const here = position();
+    const radios = new RadioStore(here);
     await radios.load();
     expect(radios.chosen?.id).toBe(1);
-    radios.next();
+    await radios.next();
+    expect(here.radioId).toBe(2);
     expect(radios.chosen?.id).toBe(2);
-    const again = new RadioStore(kept);
-    await again.load();
-    expect(again.chosen?.id).toBe(2);
-    again.next();
-    expect(again.chosen?.id).toBe(1);
+    await radios.next();
+    expect(radios.chosen?.id).toBe(1);
   });
 
-  it('falls back to the first when the chosen one was removed', () => {
-    const radios = new RadioStore(memory());
+  it('falls back to the first when the chosen one was removed', async () => {
+    const radios = new RadioStore(position());
     radios.takeAll([radio(1), radio(2)]);
-    radios.next();
+    await radios.next();
     radios.takeAll([radio(1)]);
     expect(radios.chosen?.id).toBe(1);
     radios.takeAll([]);
     expect(radios.chosen).toBeUndefined();
-    radios.next();
+    await radios.next();
     expect(radios.chosen).toBeUndefined();
   });
 
   it('takes what a radio reports and leaves the others', () => {
-    const radios = new RadioStore(memory());
+    const radios = new RadioStore(position());
     radios.takeAll([radio(1), radio(2)]);
     radios.take(radio(2, 7_010_000));
     expect(radios.all.map((r) => r.now?.frequencyHz)).toEqual([14_074_000, 7_010_000]);
@@ -70,7 +69,7 @@ describe('RadioStore', () => {
 
   it('tunes the radio in front, and says why when that was refused', async () => {
     server.on('POST /api/radios/1/tune', { detail: 'Radio 1 is not connected, so it was not tuned.' }, 422);
-    const radios = new RadioStore(memory());
+    const radios = new RadioStore(position());
     await radios.tune({ mode: 'CW' });
     expect(server.asked).toEqual([]);
     radios.takeAll([radio(1)]);
@@ -88,7 +87,7 @@ describe('RadioStore', () => {
       { detail: 'no', fields: [{ field: 'address', sentence: 'No address.' }] },
       422,
     );
-    const radios = new RadioStore(memory());
+    const radios = new RadioStore(position());
     await expect(radios.save(undefined, draft)).rejects.toMatchObject({
       fields: new Map([['address', 'No address.']]),
     });

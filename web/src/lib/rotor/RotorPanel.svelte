@@ -1,7 +1,6 @@
 <script lang="ts">
-  import { Button } from 'carbon-components-svelte';
   import type { AppState } from '../frame/app.svelte';
-  import { headingOf, onCircle, opposite } from './compass';
+  import { deadArcs, headingOf, onCircle, opposite } from './compass';
 
   let { app }: { app: AppState } = $props();
 
@@ -50,18 +49,21 @@
     <h2>{rotor?.name ?? 'Rotator'}</h2>
     {#if heading !== undefined}
       <span class="mono now" data-testid="heading">{Math.round(heading) % 360}°</span>
-      {#if target !== undefined}<span class="muted" role="status">turning to {Math.round(target) % 360}°</span
+      {#if target !== undefined}<span class="muted" role="status"
+          >turning to {Math.round(target) % 360}°{rotor?.arrivesInSeconds
+            ? `, there in ${rotor.arrivesInSeconds} s`
+            : ''}</span
         >{/if}
     {/if}
   </header>
   {#if !rotor}
-    <p class="muted">No rotator yet. Connect one under <a href="#/hookups">Hookups</a>.</p>
+    <p class="muted">No rotator yet. <a href="#/first-steps">Connect one</a>.</p>
   {:else if heading === undefined}
     <p class="fault">
       {#if hookup?.state === 'TROUBLE'}<strong>{hookup.reason}</strong>
         {hookup.fix}{:else if hookup?.state === 'OFF'}{rotor.name}
         is switched off here.{:else}Connecting to {rotor.name}…{/if}
-      <a href="#/hookups">See Hookups</a>
+      <button class="more" onclick={() => app.showHookup(rotor.hookup)}>More</button>
     </p>
   {:else}
     <div class="body">
@@ -90,6 +92,9 @@
           {@const stop = onCircle(rotor.stopDegrees + rotor.mountOffsetDegrees, 80)}
           <rect class="stop" x={stop.x - 3} y={stop.y - 3} width="6" height="6"><title>The stop</title></rect>
         {/if}
+        {#each deadArcs(rotor.deadZones, 74, 84) as arc (arc)}
+          <path class="dead" d={arc}><title>A dead zone: never pointed to</title></path>
+        {/each}
         {#if target !== undefined}
           {@const to = onCircle(target, 84)}
           <line class="target" x1="0" y1="0" x2={to.x} y2={to.y} />
@@ -108,10 +113,20 @@
             onkeydown={(e) => e.key === 'Enter' && go()}
           />
         </label>
-        <Button kind="tertiary" size="small" on:click={() => app.rotors.point(opposite(Math.round(aim)))}>
-          Long path
-        </Button>
-        <Button kind="tertiary" size="small" on:click={() => app.rotors.stop()}>Stop</Button>
+        <div class="keys">
+          <button onclick={() => app.rotors.point(opposite(Math.round(aim)))}>Long path</button>
+          <button onclick={() => app.rotors.stop()}>Stop</button>
+        </div>
+        {#if rotor.presets.length > 0}
+          <div class="keys" role="group" aria-label="Headings">
+            {#each rotor.presets as preset (preset.name)}
+              <button
+                title={`${preset.headingDegrees}°`}
+                onclick={() => app.rotors.point(preset.headingDegrees)}>{preset.name}</button
+              >
+            {/each}
+          </div>
+        {/if}
       </div>
     </div>
     {#if hookup?.state === 'TROUBLE'}
@@ -165,6 +180,11 @@
     fill: var(--yb-ink-2);
   }
 
+  .dead {
+    fill: var(--yb-line-strong);
+    fill-opacity: 0.6;
+  }
+
   .target {
     stroke: var(--yb-accent);
     stroke-width: 2;
@@ -196,15 +216,5 @@
     background: var(--yb-raised);
     color: var(--yb-ink);
     padding: 0 8px;
-  }
-
-  .fault {
-    padding: 8px 12px;
-    border-left: 3px solid var(--yb-trouble);
-    background: var(--yb-raised);
-  }
-
-  .fault strong {
-    font-weight: 600;
   }
 </style>

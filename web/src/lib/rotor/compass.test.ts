@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { headingOf, onCircle, opposite } from './compass';
+import { deadArcs, headingOf, onCircle, opposite } from './compass';
 
 describe('the compass', () => {
   it.each([
@@ -20,5 +20,14 @@ describe('the compass', () => {
   it('knows the long path', () => {
     expect(opposite(10)).toBe(190);
     expect(opposite(350)).toBe(170);
+  });
+});
+
+describe('dead zones', () => {
+  it('are drawn as pieces of a ring', () => {
+    expect(deadArcs('', 74, 84)).toEqual([]);
+    expect(deadArcs('170-190, 300-310', 74, 84)).toHaveLength(2);
+    expect(deadArcs('10-350', 74, 84)[0]).toContain('A84 84 0 1 1');
+    expect(deadArcs('350-10', 74, 84)[0]).toContain('A84 84 0 0 1');
   });
 });

@@ -13,3 +13,19 @@ export function headingOf(dx: number, dy: number): number {
 export function opposite(degrees: number): number {
   return (degrees + 180) % 360;
 }
+
+/** The arcs of dead zones as they are written, `170-190, 300-310`, as outlines of a ring's pieces. */
+export function deadArcs(zones: string, inner: number, outer: number): string[] {
+  return zones
+    .split(',')
+    .map((zone) => zone.trim().split('-').map(Number))
+    .filter((ends) => ends.length === 2 && ends.every((end) => Number.isFinite(end)))
+    .map(([from = 0, to = 0]) => {
+      const large = (to - from + 360) % 360 > 180 ? 1 : 0;
+      const a = onCircle(from, outer);
+      const b = onCircle(to, outer);
+      const c = onCircle(to, inner);
+      const d = onCircle(from, inner);
+      return `M${a.x} ${a.y}A${outer} ${outer} 0 ${large} 1 ${b.x} ${b.y}L${c.x} ${c.y}A${inner} ${inner} 0 ${large} 0 ${d.x} ${d.y}Z`;
+    });
+}

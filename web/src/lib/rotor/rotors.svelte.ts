@@ -42,6 +42,10 @@ export class RotorStore {
     );
   }
 
+  async remove(id: number): Promise<void> {
+    await this.#try(got(api.DELETE('/api/rotors/{id}', { params: { path: { id } } })));
+  }
+
   async #try(answer: Promise<Rotor[]>): Promise<void> {
     try {
       this.takeAll(await answer);

@@ -11,6 +11,8 @@ const WINDROSE: Rotor = {
   stopDegrees: 180,
   travelDegrees: 360,
   mountOffsetDegrees: 0,
+  deadZones: '',
+  presets: [],
   headingDegrees: 10,
 };
 

@@ -38,7 +38,7 @@
             <td>{line.mode}</td>
             <td class="why">{reason(line)}</td>
             <td class="act">
-              <Button kind="ghost" size="small" on:click={() => (app.openContact = line.id)}>Open</Button>
+              <Button kind="ghost" size="small" on:click={() => app.showContact(line.id)}>Open</Button>
               <Button kind="ghost" size="small" on:click={() => app.lanes.setMeant(lane.id, line.id, false)}>
                 Leave out
               </Button>

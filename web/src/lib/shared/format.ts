@@ -1,3 +1,5 @@
+import { preferred } from './preferred.svelte';
+
 /** A frequency in Hz as it is read in tables: kHz with one decimal, thousands apart: `14 074.5`. */
 export function kiloHertz(hz: number | undefined): string {
   if (hz === undefined) {
@@ -18,9 +20,40 @@ export function grouped(n: number): string {
   return String(n).replace(/\B(?=(\d{3})+(?!\d))/g, '\u2009');
 }
 
-/** `2026-05-01` of an ISO instant, UTC. */
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** The day of an ISO instant, UTC, as the station likes it: `2026-05-01`, `01.05.2026` or `01 May 2026`. */
 export function utcDate(instant: string): string {
-  return instant.slice(0, 10);
+  const [year = '', month = '', day = ''] = instant.slice(0, 10).split('-');
+  switch (preferred.dateForm) {
+    case 'DAY_FIRST':
+      return `${day}.${month}.${year}`;
+    case 'MONTH_NAMED':
+      return `${day} ${MONTHS[Number(month) - 1] ?? month} ${year}`;
+    default:
+      return `${year}-${month}-${day}`;
+  }
+}
+
+const KM_PER_MILE = 1.609344;
+
+/** A distance as the station likes it: `7 832 km` or `4 867 mi`. */
+export function distance(km: number): string {
+  return preferred.miles ? `${grouped(Math.round(km / KM_PER_MILE))} mi` : `${grouped(Math.round(km))} km`;
+}
+
+/** `18:50` on the second clock. */
+export function secondTime(now: number): string {
+  return new Date(now).toLocaleTimeString('en-GB', {
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: preferred.secondClock || undefined,
+  });
+}
+
+/** What the second clock is called: the city of its zone, else `local`. */
+export function secondName(): string {
+  return preferred.secondClock.split('/').at(-1)?.replaceAll('_', ' ') || 'local';
 }
 
 /** `14:07` of an ISO instant, UTC. */
@@ -33,9 +66,10 @@ export function utcSecond(instant: string): string {
   return instant.slice(11, 19);
 }
 
-/** The same instant on the clock of the person, for a hover. */
+/** The same instant on the second clock, for a hover. */
 export function localTime(instant: string): string {
-  return `${new Date(instant).toLocaleString()} local time`;
+  const zone = preferred.secondClock || undefined;
+  return `${new Date(instant).toLocaleString(undefined, { timeZone: zone })} ${secondName()} time`;
 }
 
 /** How long ago, roughly: `now`, `40 s ago`, `3 min ago`, `2 h ago`, then the date. */

@@ -1,30 +1,34 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import type { StationView } from '../api/client';
-  import SavingInput from './SavingInput.svelte';
-  import type { PlaceDraft, StationStore } from './station.svelte';
+  import type { PlaceDraft, PlaceView } from '../api/client';
+  import SavingInput from '../shared/SavingInput.svelte';
+  import type { StationStore } from './station.svelte';
 
-  type Place = StationView['places'][number];
-  let { place, station }: { place?: Place; station: StationStore } = $props();
+  let { place, station, onadded }: { place?: PlaceView; station: StationStore; onadded?: () => void } =
+    $props();
 
-  const EMPTY: PlaceDraft = { name: '', locator: '', rig: '', antenna: '', powerW: null };
   const key = $derived(`place-${place?.id ?? 'new'}`);
-  const saved = $derived(!!place && station.saved?.key === key && !station.saved.problem);
-  let fresh = $state<PlaceDraft>({ ...EMPTY });
+  const saved = $derived(!!place && station.saving.saved(key));
+  let fresh = $state<PlaceDraft>({});
 
   const draft = $derived<PlaceDraft>(
     place
       ? {
           name: place.name,
-          locator: place.locator ?? '',
-          rig: place.rig ?? '',
-          antenna: place.antenna ?? '',
-          powerW: place.powerW ?? null,
+          locator: place.locator,
+          rig: place.rig,
+          antenna: place.antenna,
+          powerW: place.powerW,
+          comment: place.comment,
+          entityCode: place.entityCode,
+          cqZone: place.cqZone,
+          ituZone: place.ituZone,
         }
       : fresh,
   );
+  const situation = $derived(place?.situation);
 
-  function change(part: Partial<PlaceDraft>) {
+  function change(part: PlaceDraft) {
     if (place) {
       void station.savePlace(place.id, { ...draft, ...part });
     } else {
@@ -34,55 +38,78 @@
 
   async function add() {
     if (await station.savePlace(undefined, fresh)) {
-      fresh = { ...EMPTY };
+      fresh = {};
+      onadded?.();
     }
   }
 
-  const power = (text: string) =>
-    text === '' || Number.isNaN(Number(text)) ? null : Math.round(Number(text));
+  const number = (text: string) =>
+    text === '' || Number.isNaN(Number(text)) ? undefined : Math.round(Number(text));
+  const text = (value: string | number | undefined) => (value === undefined ? '' : String(value));
 </script>
 
-<div class="row">
+{#snippet field(name: keyof PlaceDraft, label: string, as: 'text' | 'number' = 'text', placeholder = '')}
   <SavingInput
-    label={place ? 'Name' : 'New place'}
-    value={draft.name}
+    {label}
+    {placeholder}
+    mono={name === 'locator'}
+    value={text(draft[name])}
     {saved}
-    fault={station.fault(key, 'name')}
-    onsave={(name) => change({ name })}
+    fault={station.saving.fault(key, name)}
+    onsave={(typed) => change({ [name]: as === 'number' ? number(typed) : typed })}
   />
-  <SavingInput
-    label="Locator"
-    mono
-    value={draft.locator}
-    {saved}
-    fault={station.fault(key, 'locator')}
-    onsave={(locator) => change({ locator })}
-  />
-  <SavingInput label="Rig" value={draft.rig} {saved} onsave={(rig) => change({ rig })} />
-  <SavingInput label="Antenna" value={draft.antenna} {saved} onsave={(antenna) => change({ antenna })} />
-  <SavingInput
-    label="Power, W"
-    value={draft.powerW === null ? '' : String(draft.powerW)}
-    {saved}
-    fault={station.fault(key, 'powerW')}
-    onsave={(text) => change({ powerW: power(text) })}
-  />
-  {#if !place}
-    <Button kind="tertiary" size="small" disabled={!fresh.name} on:click={add}>Add place</Button>
-  {/if}
-</div>
+{/snippet}
+
+<section class="place" aria-label={place?.name ?? 'New place'}>
+  <div class="row">
+    {@render field('name', place ? 'Name' : 'New place')}
+    {@render field('locator', 'Locator')}
+    {@render field('rig', 'Rig')}
+    {@render field('antenna', 'Antenna')}
+    {@render field('powerW', 'Power, W', 'number')}
+  </div>
+  <div class="row second">
+    {@render field('comment', 'Comment of new contacts')}
+    {@render field('entityCode', 'Entity number', 'number', text(situation?.entityCode))}
+    {@render field('cqZone', 'CQ zone', 'number', text(situation?.cqZone))}
+    {@render field('ituZone', 'ITU zone', 'number', text(situation?.ituZone))}
+    {#if place}
+      <p class="situation muted">
+        {situation ? `${situation.entity}, ${situation.continent}` : 'no entity without a call'}
+      </p>
+    {:else}
+      <Button kind="tertiary" size="small" disabled={!fresh.name} on:click={add}>Add place</Button>
+    {/if}
+  </div>
+</section>
 
 <style>
-  .row {
-    display: grid;
-    grid-template-columns: 200px 120px 200px 200px 96px auto;
-    gap: 12px;
-    align-items: end;
-    justify-content: start;
+  .place {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    padding-bottom: 16px;
+    border-bottom: 1px solid var(--yb-line);
   }
 
-  @media (max-width: 1100px) {
-    .row {
+  .row {
+    display: grid;
+    grid-template-columns: 1.5fr 112px 1.5fr 1.5fr 88px;
+    gap: 12px;
+    align-items: end;
+  }
+
+  .second {
+    grid-template-columns: 1.5fr 112px 96px 96px 1.5fr;
+  }
+
+  .situation {
+    line-height: 32px;
+  }
+
+  @media (max-width: 900px) {
+    .row,
+    .second {
       grid-template-columns: repeat(3, minmax(0, 1fr));
     }
   }

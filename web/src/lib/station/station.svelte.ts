@@ -1,25 +1,19 @@
-import { api, got, Problem, type StationView } from '../api/client';
+import { api, got, Problem, type PlaceDraft, type Preferences, type StationView } from '../api/client';
+import { preferred } from '../shared/preferred.svelte';
+import { Saving } from '../shared/saving.svelte';
 
-export type PlaceDraft = {
-  name: string;
-  locator: string;
-  rig: string;
-  antenna: string;
-  powerW: number | null;
-};
-
-/** Which field of which thing on the page was saved, or why it was not. */
-export type Saved = { key: string; problem?: Problem };
+export type CallFields = { callSign: string; validFrom: string; validUntil: string; note: string };
+export type OperatorFields = { callSign: string; name: string; licence: string };
 
 /** The station; every change is saved as it is made and says so. */
 export class StationStore {
   view = $state.raw<StationView | undefined>(undefined);
   problem = $state('');
-  saved = $state.raw<Saved | undefined>(undefined);
+  readonly saving = new Saving();
 
   async load(): Promise<void> {
     try {
-      this.view = await got(api.GET('/api/station'));
+      this.#take(await got(api.GET('/api/station')));
       this.problem = '';
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : String(e);
@@ -27,50 +21,57 @@ export class StationStore {
   }
 
   setOwnCall(ownCall: string): Promise<boolean> {
-    return this.#save('ownCall', got(api.PUT('/api/station', { body: { ownCall } })));
+    return this.#save('ownCall', () => got(api.PUT('/api/station', { body: { ownCall } })));
   }
 
-  setOperator(operatorId: number): Promise<boolean> {
-    return this.#save('operatorId', got(api.PUT('/api/station', { body: { operatorId } })));
+  /** What is left out stays as it is. */
+  prefer(body: Partial<Preferences>): Promise<boolean> {
+    return this.#save(`preference-${Object.keys(body)[0]}`, () =>
+      got(api.PUT('/api/station/preferences', { body })),
+    );
   }
 
-  setPlace(placeId: number): Promise<boolean> {
-    return this.#save('placeId', got(api.PUT('/api/station', { body: { placeId } })));
+  saveCall(id: number | undefined, fields: CallFields): Promise<boolean> {
+    const body = {
+      ...fields,
+      validFrom: fields.validFrom || undefined,
+      validUntil: fields.validUntil || undefined,
+    };
+    return this.#save(`call-${id ?? 'new'}`, () =>
+      id === undefined
+        ? got(api.POST('/api/station/calls', { body }))
+        : got(api.PUT('/api/station/calls/{id}', { params: { path: { id } }, body })),
+    );
   }
 
-  saveOperator(id: number | undefined, callSign: string, name: string): Promise<boolean> {
-    const body = { callSign, name };
-    return this.#save(
-      `operator-${id ?? 'new'}`,
+  removeCall(id: number): Promise<boolean> {
+    return this.#save(`call-${id}`, () =>
+      got(api.DELETE('/api/station/calls/{id}', { params: { path: { id } } })),
+    );
+  }
+
+  saveOperator(id: number | undefined, body: OperatorFields): Promise<boolean> {
+    return this.#save(`operator-${id ?? 'new'}`, () =>
       id === undefined
         ? got(api.POST('/api/station/operators', { body }))
         : got(api.PUT('/api/station/operators/{id}', { params: { path: { id } }, body })),
     );
   }
 
-  savePlace(id: number | undefined, draft: PlaceDraft): Promise<boolean> {
-    const body = { ...draft, powerW: draft.powerW ?? undefined };
-    return this.#save(
-      `place-${id ?? 'new'}`,
+  savePlace(id: number | undefined, body: PlaceDraft): Promise<boolean> {
+    return this.#save(`place-${id ?? 'new'}`, () =>
       id === undefined
         ? got(api.POST('/api/station/places', { body }))
         : got(api.PUT('/api/station/places/{id}', { params: { path: { id } }, body })),
     );
   }
 
-  /** What is wrong with a field of the thing last saved, if that is it. */
-  fault(key: string, field: string): string {
-    return this.saved?.key === key ? (this.saved.problem?.fields.get(field) ?? '') : '';
+  #take(view: StationView): void {
+    this.view = view;
+    preferred.take(view.preferences);
   }
 
-  async #save(key: string, answer: Promise<StationView>): Promise<boolean> {
-    try {
-      this.view = await answer;
-      this.saved = { key };
-      return true;
-    } catch (e) {
-      this.saved = { key, problem: e instanceof Problem ? e : new Problem(String(e)) };
-      return false;
-    }
+  #save(key: string, change: () => Promise<StationView>): Promise<boolean> {
+    return this.saving.during(key, async () => this.#take(await change()));
   }
 }

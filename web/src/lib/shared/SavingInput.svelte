@@ -8,6 +8,9 @@
     saved,
     fault = '',
     mono = false,
+    hideLabel = false,
+    placeholder = '',
+    type = 'text',
     onsave,
   }: {
     label: string;
@@ -15,23 +18,35 @@
     saved: boolean;
     fault?: string;
     mono?: boolean;
+    hideLabel?: boolean;
+    placeholder?: string;
+    type?: 'text' | 'date';
     onsave: (text: string) => unknown;
   } = $props();
 
   // What is typed stands until the saved value changes under it.
   let text = $derived(value);
+  /** Whether this is the field that was changed last; the others of its row were not touched. */
+  let changed = $state(false);
 
   function save() {
-    if (text.trim() !== value) {
-      onsave(text.trim());
+    const tidy = String(text ?? '').trim();
+    if (tidy !== value) {
+      changed = true;
+      onsave(tidy);
+    } else {
+      changed = false;
     }
   }
 </script>
 
-<div class="saving" class:call={mono}>
+<div class="saving" class:call={mono} class:bare={hideLabel}>
   <TextInput
     size="sm"
     labelText={label}
+    {hideLabel}
+    {placeholder}
+    {type}
     bind:value={text}
     invalid={!!fault}
     invalidText={fault}
@@ -39,7 +54,7 @@
     on:keydown={(event) => event.key === 'Enter' && save()}
   />
   <span class="tick" role="status">
-    {#if saved && !fault}<Checkmark size={16} /><span class="visually-hidden">Saved</span>{/if}
+    {#if saved && changed && !fault}<Checkmark size={16} /><span class="visually-hidden">Saved</span>{/if}
   </span>
 </div>
 
@@ -58,5 +73,9 @@
     right: 8px;
     top: 26px;
     color: var(--yb-accent);
+  }
+
+  .bare .tick {
+    top: 8px;
   }
 </style>

@@ -1,0 +1,89 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import type { AppState } from '../frame/app.svelte';
+  import RadioForm from '../radio/RadioForm.svelte';
+  import RadioSharing from '../radio/RadioSharing.svelte';
+  import RotorForm from '../rotor/RotorForm.svelte';
+  import Finder from '../search/Finder.svelte';
+  import Drawer from '../shared/Drawer.svelte';
+  import HookupCard from './HookupCard.svelte';
+
+  let { app, id }: { app: AppState; id: string } = $props();
+
+  const hookup = $derived(app.hookups.all.find((h) => h.id === id));
+  const radio = $derived(app.radios.all.find((r) => r.hookup === id));
+  const rotor = $derived(app.rotors.all.find((r) => r.hookup === id));
+  const address = $derived(radio?.address ?? rotor?.address);
+  let settingUp = $state(false);
+  let finding = $state(false);
+
+  /** A port that answers may be asked how it wants to be spoken to, once the device has let go of it. */
+  async function find() {
+    if (hookup && address) {
+      await app.hookups.setConnected(hookup.id, false);
+      finding = true;
+      await app.search.start([address]);
+    }
+  }
+
+  async function use(found: { baud?: number; dialect?: string; bus: number }) {
+    if (radio && hookup) {
+      await app.radios.save(radio.id, {
+        ...radio,
+        sharePort: radio.sharePort ?? 0,
+        baud: found.baud,
+        dialect: found.dialect,
+        bus: found.bus,
+      });
+    } else if (rotor) {
+      await app.rotors.save(rotor.id, {
+        ...rotor,
+        presets: rotor.presets.map((p) => `${p.headingDegrees} ${p.name}`).join('\n'),
+        baud: found.baud,
+      });
+    }
+    finding = false;
+    await app.hookups.setConnected(id, true);
+  }
+</script>
+
+<Drawer label="Hookup" title={hookup?.name ?? ''} subtitle="" onclose={() => app.close()}>
+  {#if !hookup}
+    <p class="muted">It was taken down.</p>
+  {:else if settingUp && radio}
+    <RadioForm radios={app.radios} search={app.search} {radio} onclose={() => (settingUp = false)} />
+  {:else if settingUp && rotor}
+    <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (settingUp = false)} />
+  {:else}
+    <HookupCard
+      plain
+      {hookup}
+      store={app.hookups}
+      onsetup={radio || rotor ? () => (settingUp = true) : undefined}
+    >
+      {#snippet details()}{#if radio}<RadioSharing {radio} />{/if}{/snippet}
+    </HookupCard>
+    {#if address && hookup.state !== 'LIVE'}
+      <p class="find">
+        <Button size="small" kind="tertiary" on:click={find}>Find out what answers there</Button>
+      </p>
+      {#if finding}
+        <Finder
+          search={app.search}
+          want={radio ? 'RADIO' : 'ROTATOR'}
+          useWords="Set it up so"
+          onuse={(f) => void use(f)}
+        />
+      {/if}
+    {/if}
+    {#if hookup.kind === 'SERVICE'}<p><a href="#/services">See its lane</a></p>{/if}
+    {#if hookup.kind === 'CLOCK'}<p><a href="#/station/clocks">Choose the time server</a></p>{/if}
+    {#if hookup.kind === 'PROGRAM'}<p><a href="#/hookups">See what arrived lately</a></p>{/if}
+  {/if}
+</Drawer>
+
+<style>
+  .find {
+    margin-top: 16px;
+  }
+</style>

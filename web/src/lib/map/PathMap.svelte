@@ -1,0 +1,183 @@
+<script lang="ts">
+  import { geoCircle, geoEquirectangular, geoPath } from 'd3-geo';
+  import type { FeatureCollection, Feature } from 'geojson';
+  import type { AppState } from '../frame/app.svelte';
+  import { distance, utcMinute } from '../shared/format';
+  import { beamLine, nightCentre } from './map';
+
+  let { app }: { app: AppState } = $props();
+
+  const WIDTH = 720;
+  const HEIGHT = 300;
+  /** The edges of day, in degrees of the sun below the horizon, from dusk to night. */
+  const DUSK = [0, 6, 12];
+
+  let land = $state.raw<FeatureCollection | Feature | undefined>(undefined);
+
+  const store = $derived(app.path);
+  const here = $derived(app.positions.here);
+  const home = $derived(
+    here?.longitudeDegrees !== undefined && here.latitudeDegrees !== undefined
+      ? ([here.longitudeDegrees, here.latitudeDegrees] as [number, number])
+      : undefined,
+  );
+  const projection = $derived(
+    geoEquirectangular()
+      .rotate([home ? -home[0] : 0, 0])
+      .scale(WIDTH / (2 * Math.PI))
+      .translate([WIDTH / 2, HEIGHT / 2 + 14]),
+  );
+  const draw = $derived(geoPath(projection));
+  const night = $derived(store.sun && nightCentre(store.sun.latitudeDegrees, store.sun.longitudeDegrees));
+  const heading = $derived(app.rotors.chosen?.headingDegrees);
+  const way = $derived(store.path);
+  const far = $derived(
+    way ? ([way.to.longitudeDegrees, way.to.latitudeDegrees] as [number, number]) : undefined,
+  );
+
+  $effect(() => store.watchSun());
+  $effect(() => {
+    void loadLand();
+  });
+
+  async function loadLand() {
+    const [{ feature }, atlas] = await Promise.all([
+      import('topojson-client'),
+      import('world-atlas/land-110m.json'),
+    ]);
+    const topology = atlas.default as unknown as Parameters<typeof feature>[0];
+    const object = topology.objects.land;
+    if (object) {
+      land = feature(topology, object);
+    }
+  }
+
+  const dot = (at: [number, number]) => projection(at) ?? [0, 0];
+</script>
+
+<section class="map" aria-label="Path map">
+  <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="World with night, beam and path">
+    <rect class="sea" width={WIDTH} height={HEIGHT} />
+    {#if land}<path class="land" d={draw(land)} />{/if}
+    {#if night}
+      {#each DUSK as below (below)}
+        <path
+          class="night"
+          d={draw(
+            geoCircle()
+              .center(night)
+              .radius(90 - below)(),
+          )}
+        />
+      {/each}
+    {/if}
+    {#if home && heading !== undefined}
+      <path class="beam" d={draw(beamLine(home, heading))} />
+    {/if}
+    {#if home && far && way}
+      <path class="long" d={draw(beamLine(home, way.longPathDegrees))} />
+      <path class="path" d={draw({ type: 'LineString', coordinates: [home, far] })} />
+      <circle class="far" cx={dot(far)[0]} cy={dot(far)[1]} r="4" />
+    {/if}
+    {#if home}
+      <rect class="home" x={dot(home)[0] - 4} y={dot(home)[1] - 4} width="8" height="8" />
+    {/if}
+  </svg>
+  <div class="caption">
+    {#if way && store.to}
+      <span class="mono call">{store.to.call}</span>
+      <span>{distance(way.distanceKm)}</span>
+      <span class="muted">
+        sun there {way.to.sunrise ? utcMinute(way.to.sunrise) : '—'} to {way.to.sunset
+          ? utcMinute(way.to.sunset)
+          : '—'} UTC
+      </span>
+      {#if way.greyLine}<span class="grey">on the grey line</span>{/if}
+      {#if app.rotors.chosen}
+        <div class="keys">
+          <button onclick={() => app.rotors.point(Math.round(way.bearingDegrees) % 360)}
+            >Beam {Math.round(way.bearingDegrees) % 360}° (b)</button
+          >
+          <button onclick={() => app.rotors.point(Math.round(way.longPathDegrees) % 360)}
+            >Long {Math.round(way.longPathDegrees) % 360}° (Shift+B)</button
+          >
+        </div>
+      {:else}
+        <span class="mono">{Math.round(way.bearingDegrees) % 360}°</span>
+      {/if}
+    {:else if !home}
+      <span class="muted">
+        Give this position a place with a locator, and the map turns round it.
+        <button class="more" onclick={() => app.showPosition()}>Choose the place</button>
+      </span>
+    {:else}
+      <span class="muted">Choose a contact with a locator to see the way there.</span>
+    {/if}
+  </div>
+</section>
+
+<style>
+  svg {
+    display: block;
+    width: 100%;
+    border: 1px solid var(--yb-line);
+    border-radius: 4px;
+  }
+
+  .sea {
+    fill: var(--yb-panel);
+  }
+
+  .land {
+    fill: var(--yb-line);
+  }
+
+  .night {
+    fill: #000;
+    opacity: 0.2;
+  }
+
+  .path {
+    fill: none;
+    stroke: var(--yb-accent);
+    stroke-width: 2;
+  }
+
+  .long {
+    fill: none;
+    stroke: var(--yb-accent);
+    stroke-dasharray: 2 5;
+  }
+
+  .beam {
+    fill: none;
+    stroke: var(--yb-ink-2);
+    stroke-dasharray: 6 4;
+  }
+
+  .far {
+    fill: var(--yb-accent);
+  }
+
+  .home {
+    fill: var(--yb-ink);
+  }
+
+  .caption {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 16px;
+    align-items: center;
+    min-height: 36px;
+    padding-top: 4px;
+  }
+
+  .call,
+  .grey {
+    font-weight: 600;
+  }
+
+  .caption .keys {
+    margin-left: auto;
+  }
+</style>

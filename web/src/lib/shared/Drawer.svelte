@@ -1,0 +1,67 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { Button } from 'carbon-components-svelte';
+  import { Close } from 'carbon-icons-svelte';
+
+  let {
+    label,
+    title,
+    mono = false,
+    subtitle = '',
+    onclose,
+    children,
+  }: {
+    label: string;
+    title: string;
+    mono?: boolean;
+    subtitle?: string;
+    onclose: () => void;
+    children: Snippet;
+  } = $props();
+</script>
+
+<aside class="drawer" aria-label={label}>
+  <header>
+    <div>
+      <h1 class:mono>{title}</h1>
+      <p class="muted">{subtitle}</p>
+    </div>
+    <Button kind="ghost" size="small" iconDescription="Close" icon={Close} on:click={onclose} />
+  </header>
+  <div class="content">{@render children()}</div>
+</aside>
+
+<style>
+  .drawer {
+    display: flex;
+    flex-direction: column;
+    width: var(--yb-drawer-width);
+    flex: none;
+    background: var(--yb-panel);
+    border-left: 1px solid var(--yb-line);
+  }
+
+  header {
+    display: flex;
+    justify-content: space-between;
+    padding: 12px 12px 8px 20px;
+    border-bottom: 1px solid var(--yb-line);
+  }
+
+  h1 {
+    font-size: 20px;
+    font-weight: 600;
+    line-height: 32px;
+  }
+
+  h1.mono {
+    font-size: 24px;
+  }
+
+  .content {
+    flex: 1;
+    overflow-y: auto;
+    padding: 12px 20px 24px;
+    scrollbar-color: var(--yb-line-strong) transparent;
+  }
+</style>

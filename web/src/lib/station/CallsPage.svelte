@@ -1,0 +1,274 @@
+<script lang="ts">
+  import { Button, Select, SelectItem } from 'carbon-components-svelte';
+  import type { OperatorView, OwnCallView, StationView } from '../api/client';
+  import SavingInput from '../shared/SavingInput.svelte';
+  import type { StationStore } from './station.svelte';
+
+  let { station, view }: { station: StationStore; view: StationView } = $props();
+
+  const NEW_CALL = { callSign: '', validFrom: '', validUntil: '', note: '' };
+  const NEW_OPERATOR = { callSign: '', name: '', licence: '' };
+  let newCall = $state({ ...NEW_CALL });
+  let newOperator = $state({ ...NEW_OPERATOR });
+
+  const callFields = (c: OwnCallView) => ({
+    callSign: c.callSign,
+    validFrom: c.validFrom ?? '',
+    validUntil: c.validUntil ?? '',
+    note: c.note ?? '',
+  });
+  const operatorFields = (o: OperatorView) => ({
+    callSign: o.callSign,
+    name: o.name ?? '',
+    licence: o.licence ?? '',
+  });
+
+  async function addCall() {
+    if (await station.saveCall(undefined, newCall)) {
+      newCall = { ...NEW_CALL };
+    }
+  }
+
+  async function addOperator() {
+    if (await station.saveOperator(undefined, newOperator)) {
+      newOperator = { ...NEW_OPERATOR };
+    }
+  }
+</script>
+
+{#snippet licence(selected: string, choose: (id: string) => void)}
+  <Select
+    size="sm"
+    labelText="Licence"
+    hideLabel
+    {selected}
+    on:update={(event) => choose(String(event.detail))}
+  >
+    <SelectItem value="" text="not watched" />
+    {#each view.licences as choice (choice.id)}
+      <SelectItem value={choice.id} text={choice.name} />
+    {/each}
+  </Select>
+{/snippet}
+
+<h2>Own call</h2>
+<p class="muted">Contacts are logged with it unless a position uses another one.</p>
+<div class="own">
+  <SavingInput
+    label="Own call"
+    value={view.ownCall ?? ''}
+    mono
+    saved={station.saving.saved('ownCall')}
+    fault={station.saving.fault('ownCall', 'ownCall')}
+    onsave={(call) => station.setOwnCall(call)}
+  />
+</div>
+
+<h2>Further calls</h2>
+<p class="muted">A call for an event, another country, a club. Days are whole days, UTC.</p>
+<table class="list form">
+  <thead>
+    <tr><th>Call</th><th>First day</th><th>Last day</th><th>What for</th><th></th></tr>
+  </thead>
+  <tbody>
+    {#each view.calls as call (call.id)}
+      {@const key = `call-${call.id}`}
+      {@const save = (part: Partial<typeof NEW_CALL>) =>
+        station.saveCall(call.id, { ...callFields(call), ...part })}
+      {@const saved = station.saving.saved(key)}
+      <tr>
+        <td class="call"
+          ><SavingInput
+            label="Call"
+            hideLabel
+            mono
+            value={call.callSign}
+            {saved}
+            fault={station.saving.fault(key, 'callSign')}
+            onsave={(callSign) => save({ callSign })}
+          /></td
+        >
+        <td class="day"
+          ><SavingInput
+            label="First day"
+            hideLabel
+            type="date"
+            value={call.validFrom ?? ''}
+            {saved}
+            onsave={(validFrom) => save({ validFrom })}
+          /></td
+        >
+        <td class="day"
+          ><SavingInput
+            label="Last day"
+            hideLabel
+            type="date"
+            value={call.validUntil ?? ''}
+            {saved}
+            fault={station.saving.fault(key, 'validUntil')}
+            onsave={(validUntil) => save({ validUntil })}
+          /></td
+        >
+        <td
+          ><SavingInput
+            label="What for"
+            hideLabel
+            value={call.note ?? ''}
+            {saved}
+            onsave={(note) => save({ note })}
+          /></td
+        >
+        <td class="act">
+          <span class="muted">{call.validNow ? 'valid today' : 'not valid today'}</span>
+          <Button kind="ghost" size="small" on:click={() => station.removeCall(call.id)}>Remove</Button>
+        </td>
+      </tr>
+    {/each}
+    <tr>
+      <td class="call"
+        ><SavingInput
+          label="New call"
+          hideLabel
+          placeholder="new call"
+          mono
+          value={newCall.callSign}
+          saved={false}
+          fault={station.saving.fault('call-new', 'callSign')}
+          onsave={(callSign) => (newCall.callSign = callSign)}
+        /></td
+      >
+      <td class="day"
+        ><SavingInput
+          label="First day of the new call"
+          hideLabel
+          type="date"
+          value={newCall.validFrom}
+          saved={false}
+          onsave={(day) => (newCall.validFrom = day)}
+        /></td
+      >
+      <td class="day"
+        ><SavingInput
+          label="Last day of the new call"
+          hideLabel
+          type="date"
+          value={newCall.validUntil}
+          saved={false}
+          fault={station.saving.fault('call-new', 'validUntil')}
+          onsave={(day) => (newCall.validUntil = day)}
+        /></td
+      >
+      <td
+        ><SavingInput
+          label="What the new call is for"
+          hideLabel
+          value={newCall.note}
+          saved={false}
+          onsave={(note) => (newCall.note = note)}
+        /></td
+      >
+      <td class="act"
+        ><Button kind="tertiary" size="small" disabled={!newCall.callSign} on:click={addCall}>Add call</Button
+        ></td
+      >
+    </tr>
+  </tbody>
+</table>
+
+<h2>Operators</h2>
+<p class="muted">
+  With a licence chosen, the Desk says when the radio is set to what it does not allow.
+  {#if view.licencesProblem}<span class="trouble">{view.licencesProblem}</span>{/if}
+</p>
+<table class="list form">
+  <thead>
+    <tr><th>Call</th><th>Name</th><th>Licence</th><th></th></tr>
+  </thead>
+  <tbody>
+    {#each view.operators as operator (operator.id)}
+      {@const key = `operator-${operator.id}`}
+      {@const save = (part: Partial<typeof NEW_OPERATOR>) =>
+        station.saveOperator(operator.id, { ...operatorFields(operator), ...part })}
+      {@const saved = station.saving.saved(key)}
+      <tr>
+        <td class="call"
+          ><SavingInput
+            label="Operator's call"
+            hideLabel
+            mono
+            value={operator.callSign}
+            {saved}
+            fault={station.saving.fault(key, 'callSign')}
+            onsave={(callSign) => save({ callSign })}
+          /></td
+        >
+        <td
+          ><SavingInput
+            label="Operator's name"
+            hideLabel
+            value={operator.name ?? ''}
+            {saved}
+            onsave={(name) => save({ name })}
+          /></td
+        >
+        <td>{@render licence(operator.licence ?? '', (id) => void save({ licence: id }))}</td>
+        <td></td>
+      </tr>
+    {/each}
+    <tr>
+      <td class="call"
+        ><SavingInput
+          label="New operator's call"
+          hideLabel
+          placeholder="new operator"
+          mono
+          value={newOperator.callSign}
+          saved={false}
+          fault={station.saving.fault('operator-new', 'callSign')}
+          onsave={(callSign) => (newOperator.callSign = callSign)}
+        /></td
+      >
+      <td
+        ><SavingInput
+          label="New operator's name"
+          hideLabel
+          value={newOperator.name}
+          saved={false}
+          onsave={(name) => (newOperator.name = name)}
+        /></td
+      >
+      <td>{@render licence(newOperator.licence, (id) => (newOperator.licence = id))}</td>
+      <td class="act"
+        ><Button kind="tertiary" size="small" disabled={!newOperator.callSign} on:click={addOperator}
+          >Add operator</Button
+        ></td
+      >
+    </tr>
+  </tbody>
+</table>
+
+<style>
+  .own {
+    width: 160px;
+    margin: 8px 0 24px;
+  }
+
+  table {
+    max-width: 960px;
+    margin: 4px 0 24px;
+  }
+
+  .call {
+    width: 150px;
+  }
+
+  .day {
+    width: 160px;
+  }
+
+  .act {
+    width: 200px;
+    text-align: right;
+    white-space: nowrap;
+  }
+</style>
