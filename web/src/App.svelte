@@ -117,6 +117,7 @@
   }
 
   .place {
+    container-type: inline-size;
     flex: 1;
     min-height: 0;
   }

@@ -681,9 +681,7 @@ export interface components {
     CallDraft: {
       callSign?: string;
       note?: string;
-      /** Format: date */
       validFrom?: string;
-      /** Format: date */
       validUntil?: string;
     };
     CallView: {

@@ -41,12 +41,15 @@
     border-left: 1px solid var(--yb-line);
   }
 
-  @media (max-width: 1000px) {
+  @container (max-width: 1000px) {
     .desk {
       grid-template-columns: 1fr;
+      align-content: start;
     }
 
     .right {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
       order: -1;
       padding-left: 0;
       border-left: 0;

@@ -72,7 +72,7 @@
       {/each}
       <button aria-pressed={now.split} onclick={() => app.radios.tune({ split: !now.split })}>Split</button>
     </div>
-    <div class="keys bands" role="group" aria-label="Band, metres">
+    <div class="keys bands" style:--bands={Math.min(12, bands.length)} role="group" aria-label="Band, metres">
       {#each bands as band (band)}
         <button class="mono" title={metres(band)} aria-pressed={now.band === band} onclick={() => enter(band)}
           >{band.replace(/(?<!c|m)m$/, '')}</button
@@ -129,7 +129,7 @@
 
   .bands {
     display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(32px, 1fr));
+    grid-template-columns: repeat(var(--bands), 1fr);
   }
 
   .bands button {

@@ -1,4 +1,5 @@
 import { api, got, Problem, type Radio, type RadioDraft } from '../api/client';
+import { withReports } from '../devices/newest';
 
 /** Which radio is in front of the person, and how another is chosen: the position knows. */
 export interface RadioChoice {
@@ -55,11 +56,10 @@ export class RadioStore {
 
   /** Throws the Problem, so that the form can show it at its fields. */
   async save(id: number | undefined, body: RadioDraft): Promise<void> {
-    this.takeAll(
-      await (id === undefined
-        ? got(api.POST('/api/radios', { body }))
-        : got(api.PUT('/api/radios/{id}', { params: { path: { id } }, body }))),
-    );
+    const saved = await (id === undefined
+      ? got(api.POST('/api/radios', { body }))
+      : got(api.PUT('/api/radios/{id}', { params: { path: { id } }, body })));
+    this.takeAll(withReports(saved, this.all, ['now']));
   }
 
   async remove(id: number): Promise<void> {

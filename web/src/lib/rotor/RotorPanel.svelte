@@ -155,6 +155,7 @@
   }
 
   svg {
+    flex: none;
     width: 208px;
     height: 208px;
     cursor: crosshair;

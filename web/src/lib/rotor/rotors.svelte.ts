@@ -1,4 +1,5 @@
 import { api, got, Problem, type Rotor, type RotorDraft } from '../api/client';
+import { withReports } from '../devices/newest';
 
 /** The rotators; where they point comes with the event stream. */
 export class RotorStore {
@@ -35,11 +36,10 @@ export class RotorStore {
 
   /** Throws the Problem, so that the form can show it at its fields. */
   async save(id: number | undefined, body: RotorDraft): Promise<void> {
-    this.takeAll(
-      await (id === undefined
-        ? got(api.POST('/api/rotors', { body }))
-        : got(api.PUT('/api/rotors/{id}', { params: { path: { id } }, body }))),
-    );
+    const saved = await (id === undefined
+      ? got(api.POST('/api/rotors', { body }))
+      : got(api.PUT('/api/rotors/{id}', { params: { path: { id } }, body })));
+    this.takeAll(withReports(saved, this.all, ['headingDegrees', 'targetDegrees', 'elevationDegrees']));
   }
 
   async remove(id: number): Promise<void> {

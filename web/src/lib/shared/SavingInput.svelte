@@ -10,7 +10,6 @@
     mono = false,
     hideLabel = false,
     placeholder = '',
-    type = 'text',
     onsave,
   }: {
     label: string;
@@ -20,7 +19,6 @@
     mono?: boolean;
     hideLabel?: boolean;
     placeholder?: string;
-    type?: 'text' | 'date';
     onsave: (text: string) => unknown;
   } = $props();
 
@@ -30,7 +28,7 @@
   let changed = $state(false);
 
   function save() {
-    const tidy = String(text ?? '').trim();
+    const tidy = text.trim();
     if (tidy !== value) {
       changed = true;
       onsave(tidy);
@@ -46,7 +44,6 @@
     labelText={label}
     {hideLabel}
     {placeholder}
-    {type}
     bind:value={text}
     invalid={!!fault}
     invalidText={fault}

@@ -56,6 +56,7 @@
 <div class="own">
   <SavingInput
     label="Own call"
+    hideLabel
     value={view.ownCall ?? ''}
     mono
     saved={station.saving.saved('ownCall')}
@@ -92,9 +93,10 @@
           ><SavingInput
             label="First day"
             hideLabel
-            type="date"
+            placeholder="always"
             value={call.validFrom ?? ''}
             {saved}
+            fault={station.saving.fault(key, 'validFrom')}
             onsave={(validFrom) => save({ validFrom })}
           /></td
         >
@@ -102,7 +104,7 @@
           ><SavingInput
             label="Last day"
             hideLabel
-            type="date"
+            placeholder="for ever"
             value={call.validUntil ?? ''}
             {saved}
             fault={station.saving.fault(key, 'validUntil')}
@@ -141,9 +143,10 @@
         ><SavingInput
           label="First day of the new call"
           hideLabel
-          type="date"
+          placeholder="2026-05-01"
           value={newCall.validFrom}
           saved={false}
+          fault={station.saving.fault('call-new', 'validFrom')}
           onsave={(day) => (newCall.validFrom = day)}
         /></td
       >
@@ -151,7 +154,7 @@
         ><SavingInput
           label="Last day of the new call"
           hideLabel
-          type="date"
+          placeholder="2026-05-01"
           value={newCall.validUntil}
           saved={false}
           fault={station.saving.fault('call-new', 'validUntil')}
@@ -263,12 +266,18 @@
   }
 
   .day {
-    width: 160px;
+    width: 144px;
   }
 
   .act {
-    width: 200px;
+    width: 216px;
+    padding-right: 0;
+    line-height: 32px;
     text-align: right;
     white-space: nowrap;
+  }
+
+  .act :global(.bx--btn) {
+    vertical-align: middle;
   }
 </style>

@@ -46,7 +46,7 @@ describe('the first steps', () => {
       .on('PUT /api/station', STATION)
       .on('PUT /api/station/operators/3', STATION)
       .on('POST /api/station/operators', STATION)
-      .on('POST /api/station/places', STATION)
+      .on('PUT /api/station/places/7', STATION)
       .on('PUT /api/positions/1', [DESK])
       .on('POST /api/device-search', { running: true, tried: 0, of: 0, port: 0, ports: 3, findings: [] });
     app = stores();
@@ -63,7 +63,7 @@ describe('the first steps', () => {
     expect(way.problem).toBe('');
     expect(way.step).toBe('radio');
     expect(way.number).toBe(3);
-    expect(app.search.view.running).toBe(true);
+    await vi.waitFor(() => expect(app.search.view.running).toBe(true));
   });
 
   it('stays where something is wrong and says what', async () => {

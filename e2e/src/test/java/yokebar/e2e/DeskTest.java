@@ -44,14 +44,14 @@ class DeskTest {
     @BeforeAll
     void start() throws Exception {
         yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
-        standIns = new StandIns(
-                new StandIns.Settings(9, Clock.systemUTC(), folder.resolve("stand-ins"), yokebar.adifPort(), 0, 0));
+        standIns = new StandIns(new StandIns.Settings(
+                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), false));
         cable = new SerialLine(folder.resolve("shearwater"), standIns.vhfRadio().port());
         cable.plugIn();
         setDefaultAssertionTimeout(20_000);
         browser = new Browser();
         page = browser.page(faults);
-        page.navigate(yokebar.address().toString());
+        page.navigate(yokebar.address() + "#/log");
         page.getByText("No contacts yet").waitFor();
     }
 
@@ -69,7 +69,9 @@ class DeskTest {
     }
 
     private void open(String view) {
-        page.getByRole(AriaRole.NAVIGATION).getByText(view).click();
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(view))
+                .click();
     }
 
     private Locator button(String name) {
@@ -161,7 +163,7 @@ class DeskTest {
         await("mode", () -> standIns.hfRadio().front().mode().equals("CW"));
         assertThat(button("CW")).hasAttribute("aria-pressed", "true");
         button("15").click();
-        await("band", () -> standIns.hfRadio().front().frequencyHz() == 21_074_000);
+        await("band", () -> standIns.hfRadio().front().frequencyHz() == 21_035_000);
     }
 
     @Test
@@ -175,7 +177,7 @@ class DeskTest {
                 .isVisible();
         assertThat(page.getByTestId("yoke-dial")).isHidden();
         standIns.hfRadio().setPlugged(true);
-        assertThat(readout()).hasAttribute("aria-valuenow", "21074000");
+        assertThat(readout()).hasAttribute("aria-valuenow", "21035000");
         standIns.hfRadio().setPowered(false);
         assertThat(page.getByText("Petrel 100 does not answer on 127.0.0.1:")).isVisible();
         standIns.hfRadio().setPowered(true);
@@ -224,7 +226,7 @@ class DeskTest {
     void theRotatorTurnsWhereTheCompassIsClickedAndSaysWhenItIsStuck() {
         button("Rotator").click();
         Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Add a rotator"));
-        form.getByLabel("Name").fill("Windrose");
+        form.getByLabel("Name", new Locator.GetByLabelOptions().setExact(true)).fill("Windrose");
         form.getByLabel("Serial port, or host and port")
                 .fill("127.0.0.1:" + standIns.rotator().port());
         form.getByText("Add and connect").click();
@@ -268,7 +270,7 @@ class DeskTest {
                 .isVisible();
         assertThat(readout()).hasAttribute("aria-valuenow", "145500000");
         page.keyboard().press("r");
-        assertThat(readout()).hasAttribute("aria-valuenow", "21074000");
+        assertThat(readout()).hasAttribute("aria-valuenow", "21035000");
     }
 
     @Test
@@ -290,5 +292,73 @@ class DeskTest {
         }
         assertThat(card.getByText("no program uses it")).isVisible();
         await("the key is released", () -> !standIns.hfRadio().front().transmitting());
+    }
+
+    @Test
+    @Order(10)
+    void twoBrowsersOnTwoRadiosDoNotDisturbEachOther() {
+        page.keyboard().press("p");
+        Locator drawer = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Position"));
+        drawer.getByLabel("Radio").selectOption("Petrel 100");
+        Page other = browser.page(faults);
+        other.navigate(yokebar.address() + "#/desk");
+        other.getByTestId("readout").waitFor();
+        other.keyboard().press("p");
+        Locator chair = other.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Position"));
+        chair.getByLabel("New position").fill("Workshop");
+        other.keyboard().press("Enter");
+        assertThat(chair.getByLabel("This browser is at")).hasValue("2");
+        chair.getByLabel("Radio").selectOption("Shearwater V/U");
+        assertThat(other.getByTestId("readout")).hasAttribute("aria-valuenow", "145500000");
+        page.keyboard().press("Escape");
+        open("Desk");
+        assertThat(readout()).hasAttribute("aria-valuenow", "21035000");
+        standIns.vhfRadio().front().turn(12_500);
+        assertThat(other.getByTestId("readout")).hasAttribute("aria-valuenow", "145512500");
+        assertThat(readout()).hasAttribute("aria-valuenow", "21035000");
+        other.reload();
+        assertThat(other.getByTestId("yoke-dial")).hasText("145.512\u2009500");
+        other.close();
+    }
+
+    @Test
+    @Order(11)
+    void aClockThatIsOffIsSaidInTheYoke() throws Exception {
+        page.navigate(yokebar.address() + "#/station/clocks");
+        Locator server = page.getByLabel("Time server the computer's clock is checked against");
+        server.fill("127.0.0.1:" + standIns.timeServer().port());
+        server.press("Enter");
+        assertThat(page.getByText("which hurts nothing")).isVisible();
+        standIns.timeServer().setAhead(java.time.Duration.ofMillis(1400));
+        open("Hookups");
+        Locator card = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Clock"));
+        card.getByText("Test").click();
+        Locator offset = page.getByRole(AriaRole.BANNER).getByText("clock −1.4 s");
+        assertThat(offset).isVisible();
+        offset.click();
+        assertThat(page.getByRole(AriaRole.COMPLEMENTARY).getByText("digital programs decode little"))
+                .isVisible();
+        page.keyboard().press("Escape");
+        standIns.timeServer().setAhead(java.time.Duration.ZERO);
+        card.getByText("Test").click();
+        assertThat(offset).isHidden();
+    }
+
+    @Test
+    @Order(12)
+    void aRadioAtTheWrongSettingIsFoundOutFromItsDrawer() throws Exception {
+        open("Desk");
+        page.getByRole(AriaRole.BANNER).getByText("Shearwater V/U").click();
+        Locator drawer = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Hookup"));
+        drawer.getByText("Set up").click();
+        drawer.getByLabel("It speaks").selectOption("Semicolon CAT");
+        drawer.getByText("Save").click();
+        assertThat(drawer.getByText("Shearwater V/U does not answer on").or(drawer.getByText("makes no sense as")))
+                .isVisible();
+        drawer.getByText("Find out what answers there").click();
+        assertThat(drawer.getByText("answers a radio that speaks Framed binary CAT as number 5C on its bus."))
+                .isVisible();
+        drawer.getByText("Set it up so").click();
+        assertThat(drawer.getByText("live")).isVisible();
     }
 }

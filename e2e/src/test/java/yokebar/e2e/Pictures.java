@@ -1,5 +1,6 @@
 package yokebar.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
@@ -25,11 +26,15 @@ public final class Pictures {
                     .waitFor();
             take(page, folder, "contact");
             page.keyboard().press("Escape");
-            page.getByRole(AriaRole.NAVIGATION).getByText("Desk").click();
+            page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Desk"))
+                    .click();
             page.getByTestId("heading").waitFor();
             take(page, folder, "desk");
             for (String view : new String[] {"Hookups", "Services", "Station"}) {
-                page.getByRole(AriaRole.NAVIGATION).getByText(view).click();
+                page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
+                        .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(view))
+                        .click();
                 page.getByRole(
                                 AriaRole.HEADING,
                                 new Page.GetByRoleOptions().setName(view).setLevel(1))
@@ -37,7 +42,9 @@ public final class Pictures {
                 take(page, folder, view.toLowerCase());
             }
             page.getByTitle("Change to the day theme").click();
-            page.getByRole(AriaRole.NAVIGATION).getByText("Log").click();
+            page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
+                    .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Log"))
+                    .click();
             page.locator("[data-contact]").first().waitFor();
             take(page, folder, "log-day");
         }

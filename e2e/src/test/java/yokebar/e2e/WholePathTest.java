@@ -83,22 +83,31 @@ class WholePathTest {
     @Test
     @Order(1)
     void anEmptyLogSaysWhatToDoAndFirstStepsDoIt() {
+        assertThat(page.getByText("Which call do you use?")).isVisible();
+        page.getByText("I will set it up myself").click();
+        open("Log");
         assertThat(page.getByText("No contacts yet")).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("tell Yokebar your call first"))
                 .click();
-        assertThat(page.getByText("First steps")).isVisible();
+        assertThat(page.getByText("Take the first steps")).isVisible();
         page.getByLabel("Own call").fill("cu9qyb");
         page.getByLabel("Own call").press("Enter");
         assertThat(page.getByLabel("Own call")).hasValue("CU9QYB");
-        page.getByLabel("New place").fill("Lighthouse");
-        Locator places = page.locator(".row", new Page.LocatorOptions().setHas(page.getByText("Add place")));
-        places.getByLabel("Locator").fill("nonsense");
-        places.getByText("Add place").click();
-        assertThat(places.getByText("\"nonsense\" is not a locator")).isVisible();
-        places.getByLabel("Locator").fill("hm49kq");
-        places.getByText("Add place").click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Places"))
+                .click();
+        Locator place = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("New place"));
+        place.getByLabel("New place").fill("Lighthouse");
+        place.getByLabel("Locator").fill("nonsense");
+        place.getByText("Add place").click();
+        assertThat(place.getByText("\"nonsense\" is not a locator")).isVisible();
+        place.getByLabel("Locator").fill("hm49kq");
+        place.getByText("Add place").click();
+        assertThat(page.getByText("Azores, EU")).isVisible();
+        assertThat(page.getByText("Take the first steps")).isHidden();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Positions"))
+                .click();
         page.getByLabel("Place", new Page.GetByLabelOptions().setExact(true)).selectOption("Lighthouse, HM49kq");
-        assertThat(page.getByText("First steps")).isHidden();
+        assertThat(page.getByText("Saved").first()).isVisible();
     }
 
     @Test

@@ -14,8 +14,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import yokebar.standins.StandIns;
 
 /** The packed application as a process of its own, on its own ports and folder; it can be killed and started again. */
 public final class YokebarProcess implements AutoCloseable {
@@ -29,6 +32,7 @@ public final class YokebarProcess implements AutoCloseable {
     private final int port;
     private final int adifPort;
     private final int sharePort;
+    private final StandIns.DevicePorts devices;
     private Process process;
 
     public YokebarProcess(Path home) throws IOException {
@@ -36,6 +40,17 @@ public final class YokebarProcess implements AutoCloseable {
         this.port = freeTcpPort();
         this.adifPort = freeUdpPort();
         this.sharePort = freeTcpPort();
+        this.devices = new StandIns.DevicePorts(freeTcpPort(), freeTcpPort(), freeTcpPort(), freeUdpPort());
+    }
+
+    /** Where it looks for the simulated devices. */
+    public StandIns.DevicePorts devices() {
+        return devices;
+    }
+
+    /** The folder the stand-ins have beside its own. */
+    public Path standInsHome() {
+        return home.resolveSibling("stand-ins");
     }
 
     public int adifPort() {
@@ -120,6 +135,13 @@ public final class YokebarProcess implements AutoCloseable {
         builder.environment().put("YOKEBAR_PORT", String.valueOf(port));
         builder.environment().put("YOKEBAR_ADIF_UDP_PORT", String.valueOf(adifPort));
         builder.environment().put("YOKEBAR_RADIO_SHARE_PORT", String.valueOf(sharePort));
+        builder.environment().put("YOKEBAR_STANDINS_HOME", standInsHome().toString());
+        builder.environment()
+                .put(
+                        "YOKEBAR_SIMULATED_DEVICES",
+                        IntStream.of(devices.hfRadio(), devices.vhfRadio(), devices.rotator())
+                                .mapToObj(device -> "127.0.0.1:" + device)
+                                .collect(Collectors.joining(",")));
         return builder;
     }
 

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.security.GeneralSecurityException;
 import java.time.Clock;
 import java.util.Map;
+import java.util.TreeMap;
 import yokebar.standins.backstage.Backstage;
 import yokebar.standins.backstage.DeviceKnobs;
 import yokebar.standins.clock.TimeServer;
@@ -73,7 +74,8 @@ public final class StandIns implements AutoCloseable {
         serialLines = new SerialLines(
                 settings.folder().resolve("serial"),
                 settings.serial() && SerialLine.possible()
-                        ? Map.of("petrel", hfRadio.port(), "shearwater", vhfRadio.port(), "windrose", rotator.port())
+                        ? new TreeMap<>(Map.of(
+                                "petrel", hfRadio.port(), "shearwater", vhfRadio.port(), "windrose", rotator.port()))
                         : Map.of());
         program = new DigitalProgram(
                 world, settings.clock(), settings.seed(), settings.folder().resolve("wavelet"), settings.adifPort());

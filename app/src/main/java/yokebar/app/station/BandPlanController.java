@@ -8,6 +8,7 @@ import yokebar.core.band.Band;
 import yokebar.core.band.BandPlan;
 import yokebar.core.band.Region;
 import yokebar.core.band.Segment;
+import yokebar.core.radio.ModeMapping;
 
 /** The bands as the station's region uses them, over HTTP. */
 @RestController
@@ -52,7 +53,7 @@ class BandPlanController {
                 band.highHz(),
                 plan.entryHz(band, Segment.Use.ALL),
                 plan.entryHz(band, Segment.Use.CW),
-                plan.entryHz(band, Segment.Use.NARROW),
+                ModeMapping.digitalHz(band).orElseGet(() -> plan.entryHz(band, Segment.Use.NARROW)),
                 plan.of(band).stream()
                         .map(s -> new SegmentView(
                                 s.lowHz(), s.highHz(), s.use(), s.use().words()))

@@ -2,6 +2,7 @@ package yokebar.app.station;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.List;
@@ -89,13 +90,13 @@ public class Station {
     /**
      * A call as it is typed.
      *
-     * @param validFrom first day, UTC; null for always
-     * @param validUntil last day, UTC; null for ever
+     * @param validFrom first day, UTC, such as 2026-05-01; null or blank for always
+     * @param validUntil last day, UTC; null or blank for ever
      */
     record CallDraft(
             @Nullable String callSign,
-            @Nullable LocalDate validFrom,
-            @Nullable LocalDate validUntil,
+            @Nullable String validFrom,
+            @Nullable String validUntil,
             @Nullable String note) {}
 
     @Transactional
@@ -103,14 +104,14 @@ public class Station {
         FurtherCall call = id == null ? new FurtherCall() : Stored.found(db, FurtherCall.class, "id", id);
         String text = call("callSign", draft.callSign() == null ? "" : draft.callSign());
         refuseTwice(FurtherCall.class, text, id, " is there already.");
-        if (draft.validFrom() != null
-                && draft.validUntil() != null
-                && draft.validUntil().isBefore(draft.validFrom())) {
+        LocalDate from = day("validFrom", draft.validFrom());
+        LocalDate until = day("validUntil", draft.validUntil());
+        if (from != null && until != null && until.isBefore(from)) {
             throw new FieldProblem("validUntil", "It ends before it begins.");
         }
         call.callSign = text;
-        call.validFrom = draft.validFrom();
-        call.validUntil = draft.validUntil();
+        call.validFrom = from;
+        call.validUntil = until;
         call.note = Stored.blankToNull(draft.note());
         db.persist(call);
         events.publishEvent(new StationChanged());
@@ -168,6 +169,15 @@ public class Station {
                 .anyMatch(other -> !other.equals(id));
         if (taken) {
             throw new FieldProblem("callSign", call + why);
+        }
+    }
+
+    private static @Nullable LocalDate day(String field, @Nullable String text) {
+        String tidy = Stored.blankToNull(text);
+        try {
+            return tidy == null ? null : LocalDate.parse(tidy);
+        } catch (DateTimeException e) {
+            throw new FieldProblem(field, "\"" + tidy + "\" is no day; write it like 2026-05-01.");
         }
     }
 

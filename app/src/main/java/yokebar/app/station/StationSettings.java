@@ -1,5 +1,6 @@
 package yokebar.app.station;
 
+import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -45,12 +46,17 @@ class StationSettings implements SettingsPart {
                 view.ownCall(),
                 view.preferences(),
                 view.calls().stream()
-                        .map(c -> new Station.CallDraft(c.callSign(), c.validFrom(), c.validUntil(), c.note()))
+                        .map(c -> new Station.CallDraft(
+                                c.callSign(), text(c.validFrom()), text(c.validUntil()), c.note()))
                         .toList(),
                 view.operators().stream()
                         .map(o -> new Station.OperatorDraft(o.callSign(), o.name(), o.licence()))
                         .toList(),
                 view.places().stream().map(StationSettings::draft).toList());
+    }
+
+    private static @Nullable String text(@Nullable LocalDate day) {
+        return day == null ? null : day.toString();
     }
 
     private static Places.PlaceDraft draft(StationView.PlaceView p) {

@@ -96,6 +96,7 @@ class StationTest extends AppTest {
                 "POST; places; {\"name\":\"X\",\"cqZone\":41}; cqZone",
                 "POST; places; {\"name\":\"X\",\"ituZone\":0}; ituZone",
                 "POST; places; {\"name\":\"X\",\"entityCode\":999}; entityCode",
+                "POST; calls; {\"callSign\":\"CU9QLY\",\"validFrom\":\"tomorrow\"}; validFrom",
                 "POST; operators; {\"callSign\":\"?\"}; callSign",
                 "POST; operators; {\"callSign\":\"CU9QZZ\",\"licence\":\"none\"}; licence",
                 "PUT; preferences; {\"bandsInUse\":[\"21m\"]}; bandsInUse",

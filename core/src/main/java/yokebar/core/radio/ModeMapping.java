@@ -1,8 +1,10 @@
 package yokebar.core.radio;
 
 import java.util.Map;
+import java.util.OptionalLong;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.band.Band;
 import yokebar.core.data.DataLines;
 import yokebar.core.mode.Mode;
 import yokebar.core.mode.Modes;
@@ -66,6 +68,15 @@ public record ModeMapping(boolean lowerSidebandIsKeyed) {
             }
             default -> RadioMode.DATA_U;
         };
+    }
+
+    /** Where most digital traffic of a band is, Hz: the dial for the mode that is used most. Empty where none is known. */
+    public static OptionalLong digitalHz(Band band) {
+        return GATHERINGS.values().stream()
+                .filter(g -> g.lowHz() >= band.lowHz() && g.highHz() <= band.highHz())
+                .filter(g -> g.mode().label().equals("FT8"))
+                .mapToLong(Gathering::lowHz)
+                .findFirst();
     }
 
     /** The sideband phone is on at a frequency in Hz. */

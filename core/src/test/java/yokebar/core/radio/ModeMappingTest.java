@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import yokebar.core.band.Band;
 import yokebar.core.mode.Mode;
 import yokebar.core.mode.Modes;
 
@@ -71,5 +72,11 @@ class ModeMappingTest {
             assertThat(RadioMode.labelled(" " + mode.label().toLowerCase())).isEqualTo(mode);
         }
         assertThat(RadioMode.labelled("XYZ")).isNull();
+    }
+
+    @Test
+    void digitalTrafficIsWhereMostOfItIs() {
+        assertThat(ModeMapping.digitalHz(Band.M20)).hasValue(14_074_000);
+        assertThat(ModeMapping.digitalHz(Band.CM23)).isEmpty();
     }
 }
