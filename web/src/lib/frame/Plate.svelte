@@ -32,6 +32,8 @@
     align-items: flex-start;
     justify-content: center;
     gap: 3px;
+    flex: 0 1 auto;
+    min-width: 54px;
     height: 40px;
     padding: 0 12px;
     border: 1px solid var(--yb-line);
@@ -48,17 +50,30 @@
     background: var(--yb-selected);
   }
 
+  /* Trouble is read in full; the others give it room. */
   .in-trouble {
+    flex-shrink: 0;
     border-color: var(--yb-trouble);
   }
 
   .face {
+    max-width: 100%;
     display: flex;
     align-items: center;
     gap: 8px;
     font-size: 13px;
     line-height: 18px;
     white-space: nowrap;
+  }
+
+  .face :global(svg) {
+    flex: none;
+  }
+
+  .name {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
 
   .reason {

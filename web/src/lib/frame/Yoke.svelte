@@ -69,8 +69,8 @@
 <style>
   .yoke {
     position: relative;
-    display: grid;
-    grid-template-columns: minmax(max-content, 1fr) auto minmax(max-content, 1fr);
+    display: flex;
+    gap: 8px;
     align-items: center;
     height: var(--yb-yoke-height);
     padding: 0 12px;
@@ -86,7 +86,9 @@
     border-top: 2px solid var(--yb-line-strong);
   }
 
+  /* Both sides take what the middle leaves; the plates give way before it does. */
   .side {
+    flex: 1 1 auto;
     display: flex;
     align-items: center;
     gap: 8px;
@@ -101,7 +103,7 @@
     position: relative;
     flex: 1;
     height: 10px;
-    min-width: 24px;
+    min-width: 12px;
   }
 
   .bead {
@@ -132,6 +134,8 @@
   }
 
   .hub {
+    flex: none;
+    white-space: nowrap;
     position: relative;
     z-index: 1;
     display: flex;
@@ -193,6 +197,22 @@
     border-color: var(--yb-trouble);
     color: var(--yb-trouble);
     font-weight: 600;
+  }
+
+  @media (max-width: 1000px) {
+    .hub {
+      gap: 4px;
+      padding: 0 12px;
+    }
+
+    .divide {
+      margin: 0 4px;
+    }
+
+    .dial,
+    .dial + .divide {
+      display: none;
+    }
   }
 
   @media (max-width: 1500px) {

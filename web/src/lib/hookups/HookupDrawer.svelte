@@ -16,15 +16,27 @@
   const address = $derived(radio?.address ?? rotor?.address);
   let settingUp = $state(false);
   let finding = $state(false);
+  let searched = false;
 
   /** A port that answers may be asked how it wants to be spoken to, once the device has let go of it. */
   async function find() {
     if (hookup && address) {
       await app.hookups.setConnected(hookup.id, false);
       finding = true;
+      searched = false;
       await app.search.start([address]);
     }
   }
+
+  // The search had the port; whatever it found, the device gets it back.
+  $effect(() => {
+    if (app.search.view.running) {
+      searched = finding;
+    } else if (searched) {
+      searched = false;
+      void app.hookups.setConnected(id, true);
+    }
+  });
 
   async function use(found: { baud?: number; dialect?: string; bus: number }) {
     if (radio && hookup) {
@@ -43,7 +55,6 @@
       });
     }
     finding = false;
-    await app.hookups.setConnected(id, true);
   }
 </script>
 
@@ -63,7 +74,7 @@
     >
       {#snippet details()}{#if radio}<RadioSharing {radio} />{/if}{/snippet}
     </HookupCard>
-    {#if address && hookup.state !== 'LIVE'}
+    {#if address && (finding || hookup.state !== 'LIVE')}
       <p class="find">
         <Button size="small" kind="tertiary" on:click={find}>Find out what answers there</Button>
       </p>

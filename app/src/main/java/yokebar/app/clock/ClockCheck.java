@@ -36,6 +36,8 @@ public class ClockCheck implements Hookup, SmartLifecycle {
     private static final Duration LOOK_EVERY = Duration.ofSeconds(15);
     private static final Duration CHECK_EVERY = Duration.ofMinutes(10);
     private static final Duration CHECK_AGAIN_AFTER_TROUBLE = Duration.ofMinutes(1);
+    /** Nobody needs it better. */
+    private static final Duration RIGHT = Duration.ofMillis(50);
     /** From here on it is worth telling. */
     private static final Duration NOTABLE = Duration.ofMillis(500);
     /** From here on programs that work in time slots suffer. */
@@ -189,6 +191,9 @@ public class ClockCheck implements Hookup, SmartLifecycle {
 
     /** {@code 0.7 s behind}. */
     private static String words(Duration behind) {
+        if (behind.abs().compareTo(RIGHT) < 0) {
+            return "right to a tenth of a second";
+        }
         return seconds(behind.abs()) + " s " + (behind.isNegative() ? "ahead" : "behind");
     }
 

@@ -74,6 +74,7 @@ public final class DeviceSearch {
         } catch (IllegalArgumentException e) {
             return new Finding(address, null, null, String.valueOf(e.getMessage()), null);
         }
+        boolean[] noise = new boolean[1];
         for (int i = 0; i < tries.size() && !cancelled.getAsBoolean(); i++) {
             Try attempt = tries.get(i);
             progress.at(
@@ -81,7 +82,7 @@ public final class DeviceSearch {
                     tries.size(),
                     attempt.address().words() + ", " + attempt.probe().words());
             try {
-                Optional<Probe.Answer> answer = attempt(attempt, cancelled);
+                Optional<Probe.Answer> answer = attempt(attempt, cancelled, noise);
                 if (answer.isPresent()) {
                     return found(address, attempt, answer.get());
                 }
@@ -92,12 +93,26 @@ public final class DeviceSearch {
                 LOG.debug("{} was lost during the search", attempt.address().words(), e);
             }
         }
-        return new Finding(
-                address,
-                null,
-                null,
-                cancelled.getAsBoolean() ? "The search was stopped." : "Nothing answers on " + address + ".",
-                "Is the device on and its cable in? Some radios must be told in their menu to answer a computer.");
+        return nothing(address, cancelled.getAsBoolean(), noise[0]);
+    }
+
+    private static Finding nothing(String address, boolean stopped, boolean noise) {
+        if (stopped) {
+            return new Finding(address, null, null, "The search was stopped.", null);
+        }
+        return noise
+                ? new Finding(
+                        address,
+                        null,
+                        null,
+                        "Something talks on " + address + ", but in no way that is known here.",
+                        "Is it set to an unusual speed, or is it another kind of device?")
+                : new Finding(
+                        address,
+                        null,
+                        null,
+                        "Nothing answers on " + address + ".",
+                        "Is the device on and its cable in? Some radios must be told in their menu to answer a computer.");
     }
 
     private static Finding found(String address, Try attempt, Probe.Answer answer) {
@@ -129,7 +144,9 @@ public final class DeviceSearch {
         return tries;
     }
 
-    private static Optional<Probe.Answer> attempt(Try attempt, BooleanSupplier cancelled) throws IOException {
+    /** @param noise set when anything at all was heard */
+    private static Optional<Probe.Answer> attempt(Try attempt, BooleanSupplier cancelled, boolean[] noise)
+            throws IOException {
         byte[] buffer = new byte[BUFFER_BYTES];
         try (Wire wire = attempt.address().open()) {
             long begin = System.nanoTime();
@@ -140,6 +157,7 @@ public final class DeviceSearch {
                     asked = now;
                 }
                 int count = wire.read(buffer, Wire.READ_WAIT_MS);
+                noise[0] |= count > 0;
                 Optional<Probe.Answer> answer =
                         count == 0 ? Optional.empty() : attempt.probe().listen(buffer, count);
                 if (answer.isPresent()) {

@@ -82,6 +82,14 @@ class DeviceSearchTest {
     }
 
     @Test
+    void noiseIsToldFromSilence() throws Exception {
+        try (HfRadio radio = new HfRadio(0)) {
+            radio.setGarbled(true);
+            assertThat(find("127.0.0.1:" + radio.port()).sentence()).startsWith("Something talks on 127.0.0.1:");
+        }
+    }
+
+    @Test
     void whatKeepsFromThePortIsSaidAtOnce() throws Exception {
         int closed;
         try (ServerSocket socket = new ServerSocket(0)) {
