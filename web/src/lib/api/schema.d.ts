@@ -793,7 +793,9 @@ export interface components {
     };
     Heading: {
       /** Format: double */
-      headingDegrees: number;
+      elevationDegrees?: number;
+      /** Format: double */
+      headingDegrees?: number;
     };
     HookupView: {
       /** Format: int32 */

@@ -10,6 +10,7 @@
   const target = $derived(rotor?.targetDegrees);
   const aim = $derived(target ?? heading ?? 0);
   let typed = $state('');
+  let typedElevation = $state('');
 
   const POINTS = [
     { label: 'N', degrees: 0 },
@@ -42,6 +43,13 @@
       typed = '';
     }
   }
+
+  function raise() {
+    if (typedElevation !== '') {
+      void app.rotors.raise(Number(typedElevation));
+      typedElevation = '';
+    }
+  }
 </script>
 
 <section class="rotor" aria-label="Rotator">
@@ -49,6 +57,9 @@
     <h2>{rotor?.name ?? 'Rotator'}</h2>
     {#if heading !== undefined}
       <span class="mono now" data-testid="heading">{Math.round(heading) % 360}°</span>
+      {#if rotor?.elevationDegrees !== undefined}<span class="mono" data-testid="elevation"
+          >up {Math.round(rotor.elevationDegrees)}°</span
+        >{/if}
       {#if target !== undefined}<span class="muted" role="status"
           >turning to {Math.round(target) % 360}°{rotor?.arrivesInSeconds
             ? `, there in ${rotor.arrivesInSeconds} s`
@@ -104,15 +115,28 @@
         </g>
       </svg>
       <div class="side">
-        <label>
-          <span class="muted">Turn to, degrees</span>
-          <input
-            class="mono"
-            inputmode="numeric"
-            bind:value={typed}
-            onkeydown={(e) => e.key === 'Enter' && go()}
-          />
-        </label>
+        <div class="typed">
+          <label>
+            <span class="muted">Turn to, degrees</span>
+            <input
+              class="mono"
+              inputmode="numeric"
+              bind:value={typed}
+              onkeydown={(e) => e.key === 'Enter' && go()}
+            />
+          </label>
+          {#if rotor.elevationDegrees !== undefined}
+            <label>
+              <span class="muted">Raise to</span>
+              <input
+                class="mono up"
+                inputmode="numeric"
+                bind:value={typedElevation}
+                onkeydown={(e) => e.key === 'Enter' && raise()}
+              />
+            </label>
+          {/if}
+        </div>
         <div class="keys">
           <button onclick={() => app.rotors.point(opposite(Math.round(aim)))}>Long path</button>
           <button onclick={() => app.rotors.stop()}>Stop</button>
@@ -201,6 +225,15 @@
     flex-direction: column;
     gap: 8px;
     align-items: flex-start;
+  }
+
+  .typed {
+    display: flex;
+    gap: 8px;
+  }
+
+  .typed .up {
+    width: 64px;
   }
 
   label {

@@ -27,6 +27,15 @@ export class RotorStore {
     }
   }
 
+  /** Raises the antenna, degrees above the horizon. */
+  async raise(elevationDegrees: number): Promise<void> {
+    const rotor = this.chosen;
+    if (rotor) {
+      const params = { path: { id: rotor.id } };
+      await this.#try(got(api.POST('/api/rotors/{id}/point', { params, body: { elevationDegrees } })));
+    }
+  }
+
   async stop(): Promise<void> {
     const rotor = this.chosen;
     if (rotor) {

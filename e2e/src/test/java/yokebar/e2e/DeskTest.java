@@ -238,6 +238,9 @@ class DeskTest {
         rose.click(new Locator.ClickOptions().setPosition(170, 104));
         assertThat(page.getByTestId("heading")).hasText("90°");
         assertThat(rose).hasAttribute("aria-valuenow", "90");
+        page.getByLabel("Raise to").fill("30");
+        page.keyboard().press("Enter");
+        assertThat(page.getByTestId("elevation")).hasText("up 30°");
         page.getByText("Long path").click();
         assertThat(page.getByTestId("heading")).hasText("270°");
         standIns.rotator().setStuck(true);

@@ -9,6 +9,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermission;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -33,6 +35,7 @@ public final class YokebarProcess implements AutoCloseable {
     private final int adifPort;
     private final int sharePort;
     private final StandIns.DevicePorts devices;
+    private List<String> runner = List.of();
     private Process process;
 
     public YokebarProcess(Path home) throws IOException {
@@ -41,6 +44,22 @@ public final class YokebarProcess implements AutoCloseable {
         this.adifPort = freeUdpPort();
         this.sharePort = freeTcpPort();
         this.devices = new StandIns.DevicePorts(freeTcpPort(), freeTcpPort(), freeTcpPort(), freeUdpPort());
+    }
+
+    /** Has it run without root's rights, as it runs at a station; nothing changes when the tests have none themselves. */
+    public YokebarProcess asNobody() throws IOException {
+        if ("root".equals(System.getProperty("user.name"))) {
+            runner = List.of("setpriv", "--reuid=65534", "--regid=65534", "--clear-groups");
+            Files.createDirectories(home);
+            for (Path folder = home.toAbsolutePath().getParent(); folder != null; folder = folder.getParent()) {
+                if (Files.getPosixFilePermissions(folder).contains(PosixFilePermission.OTHERS_EXECUTE)) {
+                    break;
+                }
+                Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwxr-xr-x"));
+            }
+            Files.setPosixFilePermissions(home, PosixFilePermissions.fromString("rwxrwxrwx"));
+        }
+        return this;
     }
 
     /** Where it looks for the simulated devices. */
@@ -127,7 +146,8 @@ public final class YokebarProcess implements AutoCloseable {
     }
 
     private ProcessBuilder command(Path output) {
-        List<String> command = new ArrayList<>(
+        List<String> command = new ArrayList<>(runner);
+        command.addAll(
                 List.of(java(), "-Xmx600m", "-Dspring.aot.enabled=true", "-jar", UNPACKED + "/yokebar-exec.jar"));
         ProcessBuilder builder =
                 new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile());

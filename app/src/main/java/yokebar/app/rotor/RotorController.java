@@ -1,6 +1,7 @@
 package yokebar.app.rotor;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -20,8 +21,13 @@ class RotorController {
         this.rotors = rotors;
     }
 
-    /** Where to turn to, degrees true. */
-    record Heading(double headingDegrees) {}
+    /**
+     * Where to turn to; what is left out stays.
+     *
+     * @param headingDegrees degrees true, 0 to 360
+     * @param elevationDegrees above the horizon, 0 to 90
+     */
+    record Heading(@Nullable Double headingDegrees, @Nullable Double elevationDegrees) {}
 
     @GetMapping
     List<RotorView> all() {
@@ -48,7 +54,12 @@ class RotorController {
 
     @PostMapping("/{id}/point")
     List<RotorView> point(@PathVariable long id, @RequestBody Heading heading) {
-        rotors.point(id, heading.headingDegrees());
+        if (heading.headingDegrees() != null) {
+            rotors.point(id, heading.headingDegrees());
+        }
+        if (heading.elevationDegrees() != null) {
+            rotors.raise(id, heading.elevationDegrees());
+        }
         return rotors.views();
     }
 

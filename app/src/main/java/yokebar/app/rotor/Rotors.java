@@ -130,6 +130,19 @@ public class Rotors implements SmartLifecycle, Rotor.Listener {
         link.point(headingDegrees);
     }
 
+    /** Raises an antenna, degrees above the horizon. */
+    void raise(long id, double elevationDegrees) {
+        if (!(elevationDegrees >= 0 && elevationDegrees <= 90)) {
+            throw new FieldProblem("elevationDegrees", "An elevation is 0 to 90 degrees.");
+        }
+        Rotor rotor = found(id);
+        RotorLink link = connected(rotor);
+        if (link.state().elevationDegrees() == null) {
+            throw new FieldProblem("elevationDegrees", rotor.row().name + " does not turn up and down.");
+        }
+        link.raise(elevationDegrees);
+    }
+
     void stop(long id) {
         connected(found(id)).stop();
     }
