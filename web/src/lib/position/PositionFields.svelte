@@ -1,8 +1,8 @@
 <script lang="ts">
   import { Select, SelectItem } from 'carbon-components-svelte';
-  import { Checkmark } from 'carbon-icons-svelte';
   import type { Position } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
+  import SavedMark from '../shared/SavedMark.svelte';
 
   /** Operator, place, radio and call of one position; each is saved as it is chosen. */
   let { app, position }: { app: AppState; position: Position } = $props();
@@ -64,16 +64,4 @@
   {/each}
 </Select>
 {#if position.callProblem}<p class="fault">{position.callProblem}</p>{/if}
-<p class="told" role="status">
-  {#if problem}<span class="trouble">{problem}</span>{:else if saved}<Checkmark size={16} /> Saved{/if}
-</p>
-
-<style>
-  .told {
-    display: flex;
-    align-items: center;
-    gap: 4px;
-    min-height: 20px;
-    color: var(--yb-accent);
-  }
-</style>
+<SavedMark {saved} {problem} />

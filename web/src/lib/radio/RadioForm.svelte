@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { Checkbox, Select, SelectItem } from 'carbon-components-svelte';
   import { api, got, type Finding, type Radio, type RadioChoices } from '../api/client';
   import { isSerial } from '../devices/address';
   import DeviceAddress from '../devices/DeviceAddress.svelte';
   import DeviceForm from '../devices/DeviceForm.svelte';
+  import Field from '../devices/Field.svelte';
   import type { SearchStore } from '../search/search.svelte';
   import type { RadioStore } from './radios.svelte';
 
@@ -65,13 +66,7 @@
   {onclose}
 >
   {#snippet children(fault)}
-    <TextInput
-      size="sm"
-      labelText="Name"
-      bind:value={name}
-      invalid={!!fault('name')}
-      invalidText={fault('name')}
-    />
+    <Field label="Name" bind:value={name} fault={fault('name')} />
     <Select size="sm" labelText="It speaks" bind:selected={dialect}>
       {#each dialects as choice (choice.id)}
         <SelectItem value={choice.id} text={choice.words} />
@@ -88,29 +83,15 @@
       onfound={found}
     />
     {#if spoken?.bus}
-      <TextInput
-        size="sm"
-        labelText="Address on the bus, 1 to 223"
-        bind:value={bus}
-        invalid={!!fault('bus')}
-        invalidText={fault('bus')}
-      />
+      <Field label="Address on the bus, 1 to 223" bind:value={bus} fault={fault('bus')} />
     {/if}
-    <TextInput
-      size="sm"
-      labelText="Full power, W"
-      bind:value={fullPowerW}
-      invalid={!!fault('fullPowerW')}
-      invalidText={fault('fullPowerW')}
-    />
+    <Field label="Full power, W" bind:value={fullPowerW} fault={fault('fullPowerW')} />
     {#if radio}
-      <TextInput
-        size="sm"
-        labelText="Shared on port"
-        helperText="Empty for not sharing it"
+      <Field
+        label="Shared on port"
         bind:value={sharePort}
-        invalid={!!fault('sharePort')}
-        invalidText={fault('sharePort')}
+        fault={fault('sharePort')}
+        helper="Empty for not sharing it"
       />
     {/if}
     <div class="across">

@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { TextArea, TextInput } from 'carbon-components-svelte';
+  import { TextArea } from 'carbon-components-svelte';
   import type { Rotor } from '../api/client';
   import { isSerial } from '../devices/address';
   import DeviceAddress from '../devices/DeviceAddress.svelte';
   import DeviceForm from '../devices/DeviceForm.svelte';
+  import Field from '../devices/Field.svelte';
   import type { SearchStore } from '../search/search.svelte';
   import type { RotorStore } from './rotors.svelte';
 
@@ -49,13 +50,7 @@
 >
   {#snippet children(fault)}
     <div class="across">
-      <TextInput
-        size="sm"
-        labelText="Name"
-        bind:value={name}
-        invalid={!!fault('name')}
-        invalidText={fault('name')}
-      />
+      <Field label="Name" bind:value={name} fault={fault('name')} />
     </div>
     <DeviceAddress
       bind:address
@@ -67,38 +62,30 @@
       fault={fault('address')}
       onfound={() => {}}
     />
-    <TextInput
-      size="sm"
-      labelText="Stop at, degrees"
-      helperText="The end it reaches turning anticlockwise"
+    <Field
+      label="Stop at, degrees"
       bind:value={stop}
-      invalid={!!fault('stopDegrees')}
-      invalidText={fault('stopDegrees')}
+      fault={fault('stopDegrees')}
+      helper="The end it reaches turning anticlockwise"
     />
-    <TextInput
-      size="sm"
-      labelText="Turns through, degrees"
-      helperText="More than 360 if it overlaps"
+    <Field
+      label="Turns through, degrees"
       bind:value={travel}
-      invalid={!!fault('travelDegrees')}
-      invalidText={fault('travelDegrees')}
+      fault={fault('travelDegrees')}
+      helper="More than 360 if it overlaps"
     />
-    <TextInput
-      size="sm"
-      labelText="Mounted askew by, degrees"
-      helperText="Added to its angle to get the heading"
+    <Field
+      label="Mounted askew by, degrees"
       bind:value={offset}
-      invalid={!!fault('mountOffsetDegrees')}
-      invalidText={fault('mountOffsetDegrees')}
+      fault={fault('mountOffsetDegrees')}
+      helper="Added to its angle to get the heading"
     />
-    <TextInput
-      size="sm"
-      labelText="Never point to, degrees"
-      placeholder="170-190, 300-310"
-      helperText="Dead zones, clockwise"
+    <Field
+      label="Never point to, degrees"
       bind:value={deadZones}
-      invalid={!!fault('deadZones')}
-      invalidText={fault('deadZones')}
+      fault={fault('deadZones')}
+      helper="Dead zones, clockwise"
+      placeholder="170-190, 300-310"
     />
     <div class="across">
       <TextArea

@@ -23,6 +23,11 @@ export class Saving {
     return this.last?.key === key && !this.last.problem;
   }
 
+  /** Whether the thing saved last is one of those whose keys begin so. */
+  savedAny(start: string): boolean {
+    return this.last !== undefined && this.last.key.startsWith(start) && !this.last.problem;
+  }
+
   /** What is wrong with a field of the thing last saved, if that is it; without a field, with the whole. */
   fault(key: string, field?: string): string {
     const problem = this.last?.key === key ? this.last.problem : undefined;

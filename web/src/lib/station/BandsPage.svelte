@@ -3,6 +3,7 @@
   import { api, got, type BandView, type StationView } from '../api/client';
   import { metres } from '../radio/dial';
   import { kiloHertz } from '../shared/format';
+  import SavedMark from '../shared/SavedMark.svelte';
   import type { StationStore } from './station.svelte';
 
   let { station, view }: { station: StationStore; view: StationView } = $props();
@@ -74,6 +75,7 @@
     >
       {#each REGIONS as region (region.id)}<SelectItem value={region.id} text={region.words} />{/each}
     </Select>
+    <SavedMark saved={station.saving.savedAny('preference-')} />
     <p class="muted">
       What an operator's licence allows is set with the operator, under Calls and operators.
     </p>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button, Select, SelectItem } from 'carbon-components-svelte';
   import type { OperatorView, OwnCallView, StationView } from '../api/client';
+  import SavedMark from '../shared/SavedMark.svelte';
   import SavingInput from '../shared/SavingInput.svelte';
   import type { StationStore } from './station.svelte';
 
@@ -215,7 +216,7 @@
           /></td
         >
         <td>{@render licence(operator.licence ?? '', (id) => void save({ licence: id }))}</td>
-        <td></td>
+        <td class="act"><SavedMark {saved} /></td>
       </tr>
     {/each}
     <tr>

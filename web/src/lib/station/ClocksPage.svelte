@@ -3,6 +3,7 @@
   import type { ClockView, StationView } from '../api/client';
   import { ago, secondName, secondTime } from '../shared/format';
   import { clock as seconds } from '../shared/clock.svelte';
+  import SavedMark from '../shared/SavedMark.svelte';
   import SavingInput from '../shared/SavingInput.svelte';
   import type { StationStore } from './station.svelte';
 
@@ -37,6 +38,8 @@
   >
     {#each FORMS as form (form.id)}<SelectItem value={form.id} text={form.words} />{/each}
   </Select>
+
+  <SavedMark saved={station.saving.savedAny('preference-')} />
 
   <h2>Clocks</h2>
   <div>
