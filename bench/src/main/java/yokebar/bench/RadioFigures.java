@@ -36,7 +36,7 @@ public final class RadioFigures {
     private static final int PROGRAMS = 20;
     private static final int POLLS_A_SECOND = 10;
     private static final int MEASURE_SECONDS = 20;
-    private static final int SETTLE_SECONDS = 20;
+    private static final int SETTLE_SECONDS = 90;
 
     private final HttpClient http = HttpClient.newHttpClient();
     private final HfRadio hf = new HfRadio(0);
@@ -168,7 +168,7 @@ public final class RadioFigures {
             program.start();
             programs.add(program);
         }
-        Thread.sleep(3000);
+        Thread.sleep(20_000);
         long asked = hf.summariesAsked();
         double busy = processorShare();
         double polls = (hf.summariesAsked() - asked) / (double) MEASURE_SECONDS;

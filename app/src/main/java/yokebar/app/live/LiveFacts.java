@@ -37,12 +37,12 @@ import yokebar.app.station.StationChanged;
 import yokebar.core.contact.LoggedContact;
 
 /**
- * Turns what happened into messages for the pages. Facts are gathered for a few hundredths of a second and told together,
+ * Turns what happened into messages for the pages. The first fact is told at once, those that follow are gathered for a few hundredths of a second and told together,
  * so that a burst of a thousand contacts is a handful of messages; what is told is read afresh, after its transaction.
  */
 @Component
 class LiveFacts {
-    private static final long TELL_AFTER_MS = 40;
+    private static final long TELL_EVERY_MS = 40;
     /** With more changed at once than a page shows, it is quicker to load the page afresh. */
     private static final int MOST_LINES = 200;
 
@@ -57,6 +57,7 @@ class LiveFacts {
     private final TaskScheduler scheduler;
     private final AtomicBoolean planned = new AtomicBoolean();
     private Facts gathered = new Facts();
+    private volatile Instant lastTold = Instant.EPOCH;
 
     LiveFacts(
             LiveStream stream,
@@ -187,7 +188,9 @@ class LiveFacts {
             fact.accept(gathered);
         }
         if (planned.compareAndSet(false, true)) {
-            scheduler.schedule(this::tell, Instant.now().plusMillis(TELL_AFTER_MS));
+            Instant now = Instant.now();
+            Instant next = lastTold.plusMillis(TELL_EVERY_MS);
+            scheduler.schedule(this::tell, next.isAfter(now.plusMillis(TELL_EVERY_MS)) ? now : next);
         }
     }
 
@@ -198,6 +201,7 @@ class LiveFacts {
     }
 
     private void tell() {
+        lastTold = Instant.now();
         planned.set(false);
         Facts facts = take();
         if (!facts.added.isEmpty() || !facts.changed.isEmpty()) {
