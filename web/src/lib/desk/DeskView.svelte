@@ -9,6 +9,7 @@
 </script>
 
 <section class="view desk" aria-label="Desk">
+  <h1 class="visually-hidden">Desk</h1>
   <div class="left">
     <LatestContacts {app} />
     <PathMap {app} />

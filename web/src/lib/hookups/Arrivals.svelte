@@ -44,7 +44,11 @@
   {:else}
     <table class="list">
       <thead>
-        <tr><th>UTC</th><th>From</th><th>Decision</th><th>Why</th><th></th></tr>
+        <tr
+          ><th>UTC</th><th>From</th><th>Decision</th><th>Why</th><th
+            ><span class="visually-hidden">Look at</span></th
+          ></tr
+        >
       </thead>
       <tbody>
         {#each arrivals.lines as line (line.id)}

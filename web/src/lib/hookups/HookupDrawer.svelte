@@ -16,27 +16,14 @@
   const address = $derived(radio?.address ?? rotor?.address);
   let settingUp = $state(false);
   let finding = $state(false);
-  let searched = false;
 
-  /** A port that answers may be asked how it wants to be spoken to, once the device has let go of it. */
+  /** The device lets go of its port while it is searched, and takes it again by itself. */
   async function find() {
-    if (hookup && address) {
-      await app.hookups.setConnected(hookup.id, false);
+    if (address) {
       finding = true;
-      searched = false;
       await app.search.start([address]);
     }
   }
-
-  // The search had the port; whatever it found, the device gets it back.
-  $effect(() => {
-    if (app.search.view.running) {
-      searched = finding;
-    } else if (searched) {
-      searched = false;
-      void app.hookups.setConnected(id, true);
-    }
-  });
 
   async function use(found: { baud?: number; dialect?: string; bus: number }) {
     if (radio && hookup) {

@@ -70,7 +70,11 @@
 <p class="muted">A call for an event, another country, a club. Days are whole days, UTC.</p>
 <table class="list form">
   <thead>
-    <tr><th>Call</th><th>First day</th><th>Last day</th><th>What for</th><th></th></tr>
+    <tr
+      ><th>Call</th><th>First day</th><th>Last day</th><th>What for</th><th
+        ><span class="visually-hidden">Act</span></th
+      ></tr
+    >
   </thead>
   <tbody>
     {#each view.calls as call (call.id)}
@@ -186,7 +190,7 @@
 </p>
 <table class="list form">
   <thead>
-    <tr><th>Call</th><th>Name</th><th>Licence</th><th></th></tr>
+    <tr><th>Call</th><th>Name</th><th>Licence</th><th><span class="visually-hidden">Act</span></th></tr>
   </thead>
   <tbody>
     {#each view.operators as operator (operator.id)}

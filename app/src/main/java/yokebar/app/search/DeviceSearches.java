@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.function.Supplier;
@@ -16,6 +17,8 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import yokebar.app.hookup.Hookup;
+import yokebar.app.hookup.Hookups;
 import yokebar.app.radio.RadioView;
 import yokebar.app.radio.Radios;
 import yokebar.app.rotor.RotorView;
@@ -36,6 +39,7 @@ public class DeviceSearches {
     private final RadioDialects dialects;
     private final Radios radios;
     private final Rotors rotors;
+    private final Hookups hookups;
     private final ApplicationEventPublisher events;
     private final List<String> simulated;
     private final Path simulatedSerial;
@@ -46,12 +50,14 @@ public class DeviceSearches {
             RadioDialects dialects,
             Radios radios,
             Rotors rotors,
+            Hookups hookups,
             ApplicationEventPublisher events,
             @Value("${yokebar.simulated-devices}") List<String> simulated,
             @Value("${yokebar.simulated-serial}") Path simulatedSerial) {
         this.dialects = dialects;
         this.radios = radios;
         this.rotors = rotors;
+        this.hookups = hookups;
         this.events = events;
         this.simulated = simulated;
         this.simulatedSerial = simulatedSerial;
@@ -88,11 +94,19 @@ public class DeviceSearches {
         for (int i = 0; i < ports.size() && number == current; i++) {
             int port = i;
             List<SearchView.FindingView> soFar = List.copyOf(findings);
-            DeviceSearch.Finding finding = search.search(
-                    ports.get(i),
-                    (tried, of, now) -> show(number, new SearchView(true, tried, of, port, ports.size(), now, soFar)),
-                    () -> number != current);
-            findings.add(view(finding));
+            List<Hookup> holders = holders(ports.get(i));
+            // A device of ours lets go of its port for as long as the search needs it.
+            holders.forEach(Hookup::disconnect);
+            try {
+                DeviceSearch.Finding finding = search.search(
+                        ports.get(i),
+                        (tried, of, now) ->
+                                show(number, new SearchView(true, tried, of, port, ports.size(), now, soFar)),
+                        () -> number != current);
+                findings.add(view(finding));
+            } finally {
+                holders.stream().filter(h -> hookups.wanted(h.id())).forEach(Hookup::connect);
+            }
         }
         show(number, new SearchView(false, 0, 0, ports.size(), ports.size(), null, List.copyOf(findings)));
     }
@@ -102,6 +116,19 @@ public class DeviceSearches {
             view = next;
             events.publishEvent(new SearchMoved());
         }
+    }
+
+    private List<Hookup> holders(String port) {
+        return Stream.concat(
+                        radios.views().stream()
+                                .filter(r -> r.address().equals(port))
+                                .map(RadioView::hookup),
+                        rotors.views().stream()
+                                .filter(r -> r.address().equals(port))
+                                .map(RotorView::hookup))
+                .map(hookups::find)
+                .flatMap(Optional::stream)
+                .toList();
     }
 
     private List<Supplier<Probe>> probes() {

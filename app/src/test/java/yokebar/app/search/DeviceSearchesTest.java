@@ -47,6 +47,38 @@ class DeviceSearchesTest extends AppTest {
     }
 
     @Test
+    void aDeviceOfOursLetsGoOfItsPortAndTakesItAgain() throws Exception {
+        try (HfRadio hf = new HfRadio(0)) {
+            String address = "127.0.0.1:" + hf.port();
+            long id = JSON.readTree(sendJson(
+                                    "POST",
+                                    "/api/radios",
+                                    Map.of("name", "Searched", "dialect", "framed", "bus", 9, "address", address))
+                            .body())
+                    .get(0)
+                    .path("id")
+                    .asLong();
+            search(address);
+            assertThat(view().path("findings").get(0).path("dialect").asString())
+                    .isEqualTo("semicolon");
+            sendJson(
+                    "PUT", "/api/radios/" + id, Map.of("name", "Searched", "dialect", "semicolon", "address", address));
+            await("the radio", () -> frequency() == 14_074_000);
+            search(address);
+            await("the radio again", () -> frequency() == 14_074_000);
+            sendJson("DELETE", "/api/radios/" + id, Map.of());
+        }
+    }
+
+    private long frequency() {
+        try {
+            return get("/api/radios").get(0).path("now").path("frequencyHz").asLong();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Test
     void isStoppedOnRequest() throws Exception {
         try (HfRadio hf = new HfRadio(0)) {
             hf.setPowered(false);

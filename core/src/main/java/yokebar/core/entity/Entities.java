@@ -12,6 +12,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.call.Call;
+import yokebar.core.call.CallParts;
 import yokebar.core.data.DataLines;
 import yokebar.core.data.DataLines.BadLine;
 import yokebar.core.data.DataLines.Line;

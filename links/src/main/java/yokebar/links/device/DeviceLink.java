@@ -111,6 +111,16 @@ public final class DeviceLink implements ManagedLink {
                 report(e.fault, failed);
             } catch (IOException e) {
                 LOG.debug("Closing the connection to {} failed", name, e);
+            } catch (RuntimeException e) {
+                // A fault of our own, or of whoever listens, must not end the link for good.
+                LOG.error("The conversation with {} broke off; it is begun again", name, e);
+                report(
+                        new LinkFault(
+                                LinkFault.Kind.LOST,
+                                "The conversation with " + name + " broke off because of a fault in Yokebar.",
+                                "It is begun again by itself; the log file tells more.",
+                                e),
+                        ++failed);
             }
             if (!closed) {
                 pause(PAUSES.after(Math.max(1, failed)));

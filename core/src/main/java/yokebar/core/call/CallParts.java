@@ -1,9 +1,8 @@
-package yokebar.core.entity;
+package yokebar.core.call;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import yokebar.core.call.Call;
 
 /**
  * A call taken apart: {@code OZ/CU9QYB/P} is the station CU9QYB, said to be in OZ.
@@ -12,11 +11,11 @@ import yokebar.core.call.Call;
  * @param place the part that tells where it is: the base, or a country's prefix before or after it
  * @param nowhere whether it is at sea or in the air, in no entity
  */
-record CallParts(String base, String place, boolean nowhere) {
+public record CallParts(String base, String place, boolean nowhere) {
     /** Said behind a call, they tell how, not where. */
     private static final Set<String> HOW = Set.of("P", "M", "A", "QRP", "QRPP", "R", "LH", "J", "B", "LGT");
 
-    static CallParts of(Call call) {
+    public static CallParts of(Call call) {
         List<String> parts = new ArrayList<>(List.of(call.text().split("/")));
         boolean nowhere = parts.size() > 1 && (parts.contains("MM") || parts.contains("AM"));
         String area = "";

@@ -1,0 +1,109 @@
+package yokebar.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.net.URI;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yokebar.standins.StandIns;
+import yokebar.standins.demo.DemoSetup;
+
+/** Every view of a furnished station, in every theme, by the rules of WCAG. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+class AccessibilityTest {
+    @TempDir
+    private static Path folder;
+
+    private YokebarProcess yokebar;
+    private StandIns standIns;
+    private Browser browser;
+    private Page page;
+
+    @BeforeAll
+    void start() throws Exception {
+        setDefaultAssertionTimeout(20_000);
+        yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
+        standIns = new StandIns(new StandIns.Settings(
+                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), false));
+        DemoSetup demo = new DemoSetup(URI.create(yokebar.address().toString()), standIns);
+        demo.awaitReady(Duration.ofSeconds(30));
+        demo.furnishStation();
+        standIns.program().contact(java.util.Map.of("CALL", "ZP5QXA", "GRIDSQUARE", "GG14"));
+        browser = new Browser();
+        page = browser.page(new ArrayList<>());
+        page.navigate(yokebar.address() + "#/desk");
+        page.getByTestId("readout").waitFor();
+        page.getByTestId("heading").waitFor();
+    }
+
+    @AfterAll
+    void stop() {
+        browser.close();
+        standIns.close();
+        yokebar.close();
+    }
+
+    private List<String> faultsAt(String view) throws Exception {
+        page.navigate(yokebar.address() + "#/" + view);
+        page.getByRole(AriaRole.MAIN).getByRole(AriaRole.HEADING).first().waitFor();
+        page.waitForFunction("document.getAnimations().every((a) => a.playState !== 'running')");
+        return Accessibility.faults(page);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "desk",
+        "log",
+        "hookups",
+        "services",
+        "station/calls",
+        "station/places",
+        "station/positions",
+        "station/bands",
+        "station/clocks",
+        "station/keep",
+        "first-steps",
+    })
+    void everyViewAtNight(String view) throws Exception {
+        assertThat(faultsAt(view)).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"day", "red"})
+    void theOtherThemes(String theme) throws Exception {
+        page.evaluate("theme => localStorage.setItem('yokebar-theme', theme)", theme);
+        page.reload();
+        page.getByTestId("readout").or(page.getByRole(AriaRole.MAIN)).first().waitFor();
+        try {
+            for (String view : List.of("desk", "log", "hookups", "station/calls")) {
+                assertThat(faultsAt(view)).as(view).isEmpty();
+            }
+        } finally {
+            page.evaluate("localStorage.removeItem('yokebar-theme')");
+            page.reload();
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"Petrel 100, Hookup", "Countersign, Hookup"})
+    void theDrawers(String plate, String drawer) throws Exception {
+        page.navigate(yokebar.address() + "#/desk");
+        page.getByRole(AriaRole.BANNER).getByText(plate).click();
+        page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName(drawer))
+                .waitFor();
+        assertThat(Accessibility.faults(page)).isEmpty();
+        page.keyboard().press("Escape");
+    }
+}
