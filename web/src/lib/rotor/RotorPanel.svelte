@@ -103,8 +103,8 @@
           {@const stop = onCircle(rotor.stopDegrees + rotor.mountOffsetDegrees, 80)}
           <rect class="stop" x={stop.x - 3} y={stop.y - 3} width="6" height="6"><title>The stop</title></rect>
         {/if}
-        {#each deadArcs(rotor.deadZones, 74, 84) as arc (arc)}
-          <path class="dead" d={arc}><title>A dead zone: never pointed to</title></path>
+        {#each deadArcs(rotor.deadZones, 74, 84) as zone (zone)}
+          <path class="dead" d={zone}><title>A dead zone: never pointed to</title></path>
         {/each}
         {#if target !== undefined}
           {@const to = onCircle(target, 84)}
@@ -117,7 +117,7 @@
       <div class="side">
         <div class="typed">
           <label>
-            <span class="muted">Turn to, degrees</span>
+            <span class="muted">Turn to</span>
             <input
               class="mono"
               inputmode="numeric"
@@ -129,7 +129,7 @@
             <label>
               <span class="muted">Raise to</span>
               <input
-                class="mono up"
+                class="mono"
                 inputmode="numeric"
                 bind:value={typedElevation}
                 onkeydown={(e) => e.key === 'Enter' && raise()}
@@ -229,11 +229,8 @@
 
   .typed {
     display: flex;
+    flex-wrap: wrap;
     gap: 8px;
-  }
-
-  .typed .up {
-    width: 64px;
   }
 
   label {
@@ -243,7 +240,7 @@
   }
 
   input {
-    width: 96px;
+    width: 72px;
     height: 32px;
     border: 0;
     border-bottom: 1px solid var(--yb-line-strong);

@@ -36,7 +36,7 @@ class AccessibilityTest {
         setDefaultAssertionTimeout(20_000);
         yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
         standIns = new StandIns(new StandIns.Settings(
-                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), false));
+                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), null));
         DemoSetup demo = new DemoSetup(URI.create(yokebar.address().toString()), standIns);
         demo.awaitReady(Duration.ofSeconds(30));
         demo.furnishStation();

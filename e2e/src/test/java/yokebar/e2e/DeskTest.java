@@ -45,7 +45,7 @@ class DeskTest {
     void start() throws Exception {
         yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
         standIns = new StandIns(new StandIns.Settings(
-                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), false));
+                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), null));
         cable = new SerialLine(folder.resolve("shearwater"), standIns.vhfRadio().port());
         cable.plugIn();
         setDefaultAssertionTimeout(20_000);
@@ -244,7 +244,7 @@ class DeskTest {
         page.getByText("Long path").click();
         assertThat(page.getByTestId("heading")).hasText("270°");
         standIns.rotator().setStuck(true);
-        page.getByLabel("Turn to, degrees").fill("350");
+        page.getByLabel("Turn to").fill("350");
         page.keyboard().press("Enter");
         assertThat(page.getByText("Windrose was told to turn to 350° but stays at 270°."))
                 .isVisible();

@@ -37,7 +37,7 @@ class FirstStepsTest {
                         0,
                         0,
                         yokebar.devices(),
-                        true));
+                        yokebar.serialFolder()));
                 Browser browser = new Browser()) {
             Page page = browser.page(faults);
             Instant begin = Instant.now();

@@ -62,6 +62,11 @@ public final class YokebarProcess implements AutoCloseable {
         return this;
     }
 
+    /** Where it looks for simulated serial ports. */
+    public Path serialFolder() {
+        return standInsHome().resolve("serial");
+    }
+
     /** Where it looks for the simulated devices. */
     public StandIns.DevicePorts devices() {
         return devices;
@@ -155,7 +160,7 @@ public final class YokebarProcess implements AutoCloseable {
         builder.environment().put("YOKEBAR_PORT", String.valueOf(port));
         builder.environment().put("YOKEBAR_ADIF_UDP_PORT", String.valueOf(adifPort));
         builder.environment().put("YOKEBAR_RADIO_SHARE_PORT", String.valueOf(sharePort));
-        builder.environment().put("YOKEBAR_STANDINS_HOME", standInsHome().toString());
+        builder.environment().put("YOKEBAR_SERIAL_FOLDER", serialFolder().toString());
         builder.environment()
                 .put(
                         "YOKEBAR_SIMULATED_DEVICES",

@@ -10,7 +10,7 @@ import yokebar.standins.demo.DemoSetup;
  * Runs the stand-ins as a process of their own. Settings come from the environment: {@code YOKEBAR_STANDINS_HOME} (folder),
  * {@code YOKEBAR_PORT}, {@code YOKEBAR_ADIF_UDP_PORT}, {@code YOKEBAR_BACKSTAGE_PORT}, {@code YOKEBAR_COUNTERSIGN_PORT},
  * {@code YOKEBAR_HF_RADIO_PORT}, {@code YOKEBAR_VHF_RADIO_PORT}, {@code YOKEBAR_ROTATOR_PORT},
- * {@code YOKEBAR_TIME_SERVER_PORT}, {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO} (seconds between contacts, 0 for
+ * {@code YOKEBAR_TIME_SERVER_PORT}, {@code YOKEBAR_SERIAL_FOLDER} (where the serial ports appear), {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO} (seconds between contacts, 0 for
  * none).
  */
 public final class Main {
@@ -29,7 +29,7 @@ public final class Main {
                         number("YOKEBAR_VHF_RADIO_PORT", 7403),
                         number("YOKEBAR_ROTATOR_PORT", 7404),
                         number("YOKEBAR_TIME_SERVER_PORT", 7405)),
-                true));
+                Path.of(setting("YOKEBAR_SERIAL_FOLDER", "serial"))));
         Runtime.getRuntime().addShutdownHook(new Thread(standIns::close));
         System.out.println("Backstage is at " + standIns.backstage().address());
         DemoSetup demo = new DemoSetup(URI.create("http://127.0.0.1:" + number("YOKEBAR_PORT", 7370) + "/"), standIns);

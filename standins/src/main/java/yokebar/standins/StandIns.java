@@ -6,6 +6,7 @@ import java.security.GeneralSecurityException;
 import java.time.Clock;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import yokebar.standins.backstage.Backstage;
 import yokebar.standins.backstage.DeviceKnobs;
 import yokebar.standins.clock.TimeServer;
@@ -26,7 +27,7 @@ public final class StandIns implements AutoCloseable {
      * @param adifPort where the log under test listens for ADIF datagrams
      * @param countersignPort 0 for any free port
      * @param backstagePort 0 for any free port
-     * @param serial whether the devices are on serial ports too, in the folder {@code serial}
+     * @param serialFolder where the devices' serial ports appear; null for none
      */
     public record Settings(
             long seed,
@@ -36,11 +37,11 @@ public final class StandIns implements AutoCloseable {
             int countersignPort,
             int backstagePort,
             DevicePorts devices,
-            boolean serial) {
+            @Nullable Path serialFolder) {
 
         /** With free ports for the devices, and no serial ones. */
         public Settings(long seed, Clock clock, Path folder, int adifPort, int countersignPort, int backstagePort) {
-            this(seed, clock, folder, adifPort, countersignPort, backstagePort, DevicePorts.FREE, false);
+            this(seed, clock, folder, adifPort, countersignPort, backstagePort, DevicePorts.FREE, null);
         }
     }
 
@@ -71,12 +72,7 @@ public final class StandIns implements AutoCloseable {
         vhfRadio = new VhfRadio(settings.devices().vhfRadio());
         rotator = new Rotator(settings.devices().rotator());
         timeServer = new TimeServer(settings.clock(), settings.devices().time());
-        serialLines = new SerialLines(
-                settings.folder().resolve("serial"),
-                settings.serial() && SerialLine.possible()
-                        ? new TreeMap<>(Map.of(
-                                "petrel", hfRadio.port(), "shearwater", vhfRadio.port(), "windrose", rotator.port()))
-                        : Map.of());
+        serialLines = serialLines(settings.serialFolder());
         program = new DigitalProgram(
                 world, settings.clock(), settings.seed(), settings.folder().resolve("wavelet"), settings.adifPort());
         backstage = new Backstage(
@@ -84,6 +80,16 @@ public final class StandIns implements AutoCloseable {
                 countersign,
                 new DeviceKnobs(hfRadio, vhfRadio, rotator, timeServer, serialLines),
                 settings.backstagePort());
+    }
+
+    private SerialLines serialLines(@Nullable Path folder) throws IOException, InterruptedException {
+        if (folder == null || !SerialLine.possible()) {
+            return new SerialLines(Path.of("."), Map.of());
+        }
+        return new SerialLines(
+                folder,
+                new TreeMap<>(
+                        Map.of("petrel", hfRadio.port(), "shearwater", vhfRadio.port(), "windrose", rotator.port())));
     }
 
     public World world() {
