@@ -49,6 +49,7 @@
     size="small"
     kind="tertiary"
     labelText="Choose a settings file"
+    disableLabelChanges
     accept={['.json']}
     on:change={(event) => void restore(event.detail[0])}
   />
@@ -58,7 +59,7 @@
   {#if restored}
     <p>
       Taken over: {Object.entries(restored.taken)
-        .map(([part, count]) => `${count} of ${part}`)
+        .map(([part, count]) => `${part} ${count}`)
         .join(', ')}.
     </p>
     {#each restored.problems as sentence (sentence)}<p class="trouble">{sentence}</p>{/each}
