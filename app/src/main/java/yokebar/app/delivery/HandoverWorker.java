@@ -135,8 +135,10 @@ public class HandoverWorker implements SmartLifecycle {
                     restUntil.remove(serviceId);
                 }
             } catch (OptimisticLockingFailureException e) {
+                restUntil.remove(serviceId);
                 LOG.debug("An edit came in between; the next look decides on what is there then", e);
             } catch (RuntimeException e) {
+                restUntil.remove(serviceId);
                 LOG.error("Handing over to service {} failed; it is tried again", serviceId, e);
             }
         }

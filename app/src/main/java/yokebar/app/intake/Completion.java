@@ -20,14 +20,18 @@ import yokebar.core.radio.RadioCompletion;
 
 /**
  * Completes the records of contacts that programs send: from the radio those made just now, and from the position at that
- * radio. A record that is sent again gets what it got the first time, though the radio has moved on: else it would become
- * another contact. Records from files may be years old and get nothing but the station's own call.
+ * radio those of the same day's operating. A record that is sent again gets what it got the first time, though the radio has moved on: else it would become
+ * another contact. Older records, and those from files, get nothing but the
+ * station's own call: who operated then, from where and with which event call, nobody knows.
  */
 @Component
 class Completion {
     private static final int MOST_REMEMBERED = 2000;
     /** A contact that ended longer ago was not made on what the radio is set to now. */
     private static final Duration JUST_NOW = Duration.ofMinutes(10);
+
+    /** So long people stay where they are; a program may send what it made while Yokebar was off. */
+    private static final Duration ONE_SITTING = Duration.ofHours(12);
 
     private final Radios radios;
     private final Positions positions;
@@ -63,12 +67,13 @@ class Completion {
         Map<Optional<Long>, ContactSetting> settings = new HashMap<>();
         return arrivals.stream()
                 .map(arrival -> arrival.source() == Source.PROGRAM
-                        ? madeNow(arrival, settings)
+                                && RadioCompletion.madeWithin(ONE_SITTING, arrival.fields(), clock.instant())
+                        ? madeToday(arrival, settings)
                         : new Completed(arrival.fields(), ownCall, List.of(), null))
                 .toList();
     }
 
-    private synchronized Completed madeNow(Arrival arrival, Map<Optional<Long>, ContactSetting> settings) {
+    private synchronized Completed madeToday(Arrival arrival, Map<Optional<Long>, ContactSetting> settings) {
         Completed known = before.get(arrival.raw());
         if (known != null) {
             return known;

@@ -145,6 +145,25 @@ class PositionsTest extends AppTest {
     }
 
     @Test
+    void anOldRecordThatAProgramSendsLateGetsNothingOfToday() throws Exception {
+        LocalDate today = LocalDate.now(ZoneOffset.UTC);
+        post("/api/station/calls", Map.of("callSign", "CU9QLZ", "validFrom", today.toString()));
+        put(
+                "/api/positions/1",
+                Map.of(
+                        "placeId", place(Map.of("locator", "HM49kq", "powerW", 5)),
+                        "operatorId", operator("cept"),
+                        "ownCall", "CU9QLZ"));
+        sendDatagram(contact("ZP5QXC"));
+        await("the contact", () -> count("contact") == 1);
+        assertThat(text("/api/contacts.adi"))
+                .contains("<STATION_CALLSIGN:6>CU9QYB")
+                .doesNotContain("MY_GRIDSQUARE", "OPERATOR", "TX_PWR");
+        assertThat(jdbc.queryForList("select place_id from contact", Long.class))
+                .containsExactly((Long) null);
+    }
+
+    @Test
     void twoPositionsOnTwoRadiosEachHaveTheirContacts() throws Exception {
         try (HfRadio hf = new HfRadio(0);
                 VhfRadio vhf = new VhfRadio(0)) {
