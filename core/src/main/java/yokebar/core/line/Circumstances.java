@@ -1,0 +1,17 @@
+package yokebar.core.line;
+
+import java.time.Instant;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.adif.AdifFields;
+import yokebar.core.mode.Mode;
+
+/**
+ * What is known around a line while it is typed.
+ *
+ * @param firstTyped when the first character of the call was typed
+ * @param radioHz where the radio transmits; null without one
+ * @param radioMode what it is set to; null without one
+ * @param sticking what the operator keeps for one contact after the other, by ADIF names
+ */
+public record Circumstances(
+        Instant now, Instant firstTyped, @Nullable Long radioHz, @Nullable Mode radioMode, AdifFields sticking) {}

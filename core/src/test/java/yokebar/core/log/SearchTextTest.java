@@ -1,0 +1,103 @@
+package yokebar.core.log;
+
+import static org.junit.jupiter.api.Assertions.assertEquals;
+import static org.junit.jupiter.api.Assertions.assertNotNull;
+import static org.junit.jupiter.api.Assertions.assertTrue;
+
+import java.time.Instant;
+import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class SearchTextTest {
+
+    private static Condition only(String text) {
+        Search search = SearchText.read(text);
+        assertEquals(List.of(), search.problems());
+        assertEquals(1, search.conditions().size(), text);
+        return search.conditions().get(0);
+    }
+
+    @Test
+    void wordsAreLookedForAnywhereAndQuotesKeepThemTogether() {
+        assertEquals(
+                List.of(new Condition.Anywhere("ana"), new Condition.Anywhere("punta del este")),
+                SearchText.read("  ana \"punta del este\" ").conditions());
+    }
+
+    @Test
+    void aBandByItselfIsABandUnlessItIsQuoted() {
+        assertEquals(new Condition.Like("BAND", List.of("20m")), only("20M"));
+        assertEquals(new Condition.Anywhere("20m"), only("\"20m\""));
+    }
+
+    @Test
+    void aModeByItselfIsAModeOrAWord() {
+        assertTrue(((Condition.Either) only("olivia")).conditions().contains(new Condition.Anywhere("olivia")));
+    }
+
+    @Test
+    void fieldsGoByTheirUsualNames() {
+        assertEquals(new Condition.Like("GRIDSQUARE", List.of("HM49*")), only("locator:HM49*"));
+        assertEquals(new Condition.Like("MY_SIG", List.of("a", "b")), only("my_sig:a,b"));
+        assertEquals(new Condition.Absent("PROP_MODE"), only("via:none"));
+        assertEquals(new Condition.Not(new Condition.Like("BAND", List.of("20m"))), only("-band:20m"));
+    }
+
+    @Test
+    void aFieldWithoutAValueYetIsNoCondition() {
+        assertEquals(Search.ALL, SearchText.read("band:"));
+        assertEquals(
+                List.of(new Condition.Anywhere("ana")),
+                SearchText.read("band: ana").conditions());
+    }
+
+    @Test
+    void ranges() {
+        assertEquals(new Condition.Within("CQZ", 14, 16), only("cqz:14..16"));
+        assertEquals(new Condition.OnFrequency(14_000_000, 14_070_500), only("freq:14000..14070.5"));
+        assertEquals(new Condition.OnFrequency(50_000_000, Long.MAX_VALUE), only("freq:>=50000"));
+        Condition.Within more = (Condition.Within) only("power:>5");
+        assertTrue(more.least() > 5 && more.least() < 5.001);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "date:2026, 2026-01-01T00:00:00Z, 2027-01-01T00:00:00Z",
+        "date:2026-02, 2026-02-01T00:00:00Z, 2026-03-01T00:00:00Z",
+        "date:2026-02-28, 2026-02-28T00:00:00Z, 2026-03-01T00:00:00Z",
+        "2026-11-23, 2026-11-23T00:00:00Z, 2026-11-24T00:00:00Z",
+        "date:2026-11-23T14:07, 2026-11-23T14:07:00Z, 2026-11-23T14:08:00Z",
+        "date:2025-12..2026-01-02, 2025-12-01T00:00:00Z, 2026-01-03T00:00:00Z",
+    })
+    void dates(String text, Instant from, Instant until) {
+        assertEquals(new Condition.Started(from.getEpochSecond(), until.getEpochSecond()), only(text));
+    }
+
+    @Test
+    void openDates() {
+        long newYear = Instant.parse("2026-01-01T00:00:00Z").getEpochSecond();
+        assertEquals(new Condition.Started(newYear, Long.MAX_VALUE), only("date:>=2026"));
+        assertEquals(new Condition.Started(newYear, Long.MAX_VALUE), only("date:2026.."));
+        assertEquals(new Condition.Started(Long.MIN_VALUE, newYear), only("date:<2026"));
+        assertEquals(new Condition.Started(newYear, Long.MAX_VALUE), only("date:>2025"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"date:yesterday, yesterday", "date:2026-02-30, 2026-02-30", "freq:low, low", "date:.., .."})
+    void whatCannotBeUnderstoodIsSaidAndLeftOut(String text, String named) {
+        Search search = SearchText.read(text + " ana");
+        assertEquals(List.of(new Condition.Anywhere("ana")), search.conditions());
+        assertTrue(
+                search.problems().get(0).contains("\"" + named + "\""),
+                search.problems().get(0));
+    }
+
+    @Property
+    void anythingCanBeTyped(@ForAll String text) {
+        assertNotNull(SearchText.read(text));
+    }
+}
