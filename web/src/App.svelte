@@ -7,6 +7,8 @@
   import Yoke from './lib/frame/Yoke.svelte';
   import HookupDrawer from './lib/hookups/HookupDrawer.svelte';
   import HookupsView from './lib/hookups/HookupsView.svelte';
+  import ChangeBar from './lib/log/ChangeBar.svelte';
+  import ChangesDrawer from './lib/log/ChangesDrawer.svelte';
   import ContactDrawer from './lib/log/ContactDrawer.svelte';
   import LogView from './lib/log/LogView.svelte';
   import PositionDrawer from './lib/position/PositionDrawer.svelte';
@@ -41,6 +43,11 @@
   function onkeydown(event: KeyboardEvent) {
     if (event.key === 'Escape' && app.drawer) {
       app.close();
+      return;
+    }
+    if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !typing(event.target)) {
+      event.preventDefault();
+      void app.changes.undo(app.changes.undoable?.id);
       return;
     }
     if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
@@ -81,6 +88,7 @@
           <StationView {app} />
         {/if}
       </div>
+      <ChangeBar {app} />
     </main>
     {#if app.drawer?.of === 'contact'}
       {#key app.drawer.id}
@@ -90,6 +98,8 @@
       {#key app.drawer.id}
         <HookupDrawer {app} id={app.drawer.id} />
       {/key}
+    {:else if app.drawer?.of === 'changes'}
+      <ChangesDrawer {app} />
     {:else if app.drawer}
       <PositionDrawer {app} />
     {/if}

@@ -3,6 +3,11 @@ import type { components, paths } from './schema';
 
 export type Schema = components['schemas'];
 export type LogLine = Schema['LogLine'];
+export type LogChange = Schema['ChangeView'];
+export type LogFacets = Schema['Facets'];
+export type LogStatistics = Schema['Statistics'];
+export type LogViewSaved = Schema['LogView'];
+export type BulkPreview = Schema['Preview'];
 export type Seal = Schema['Seal'];
 export type ContactDetail = Schema['ContactDetail'];
 export type JourneyStep = Schema['JourneyStep'];

@@ -20,6 +20,118 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/changes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['latest'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/changes/delete': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['delete'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/changes/edit': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['edit'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/changes/preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['preview'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/changes/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['change_4'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/changes/{id}/cancel': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['cancel_1'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/changes/{id}/undo': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['undo'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/clock': {
     parameters: {
       query?: never;
@@ -68,6 +180,38 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/contacts.adx': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['adx'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/contacts.csv': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['csv'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/contacts/{id}': {
     parameters: {
       query?: never;
@@ -81,7 +225,7 @@ export interface paths {
     delete?: never;
     options?: never;
     head?: never;
-    patch: operations['edit'];
+    patch: operations['edit_1'];
     trace?: never;
   };
   '/api/device-search': {
@@ -191,6 +335,166 @@ export interface paths {
     put?: never;
     post?: never;
     delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/facets': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['facets'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/fields': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['fields'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/ids': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['ids'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/index': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['index'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/print': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['print'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/rows': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['rows'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/statistics': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['statistics'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/values': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['values'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/views': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['views'];
+    put: operations['save'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/log/views/{name}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['remove_3'];
     options?: never;
     head?: never;
     patch?: never;
@@ -507,7 +811,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['save'];
+    get: operations['save_1'];
     put?: never;
     post: operations['restore'];
     delete?: never;
@@ -678,6 +982,12 @@ export interface components {
       /** Format: int64 */
       voiceHz: number;
     };
+    BulkEdit: {
+      changes: {
+        [key: string]: string;
+      };
+      selection: components['schemas']['Selection'];
+    };
     CallDraft: {
       callSign?: string;
       note?: string;
@@ -694,6 +1004,24 @@ export interface components {
       validNow: boolean;
       /** Format: date */
       validUntil?: string;
+    };
+    ChangeView: {
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      done: number;
+      /** Format: int64 */
+      id: number;
+      /** @enum {string} */
+      kind: 'LOGGED' | 'EDITED' | 'DELETED' | 'MERGED' | 'UNDONE';
+      /** Format: int32 */
+      planned: number;
+      sentence: string;
+      state: string;
+      /** Format: int64 */
+      undoes?: number;
+      /** Format: int64 */
+      undoneBy?: number;
     };
     Choices: {
       dialects: components['schemas']['Dialect'][];
@@ -747,6 +1075,18 @@ export interface components {
       sunrise?: string;
       /** Format: date-time */
       sunset?: string;
+    };
+    Facet: {
+      field: string;
+      /** Format: int32 */
+      more: number;
+      name: string;
+      values: components['schemas']['ValueCount'][];
+    };
+    Facets: {
+      facets: components['schemas']['Facet'][];
+      /** Format: int32 */
+      found: number;
     };
     FetchResult: {
       complete: boolean;
@@ -847,6 +1187,13 @@ export interface components {
       /** Format: int32 */
       refused: number;
     };
+    IndexState: {
+      /** Format: int32 */
+      loaded: number;
+      ready: boolean;
+      /** Format: int64 */
+      total: number;
+    };
     JournalLine: {
       /** Format: date-time */
       arrivedAt: string;
@@ -914,6 +1261,9 @@ export interface components {
       id: number;
       locator?: string;
       mode: string;
+      more: {
+        [key: string]: string;
+      };
       name?: string;
       ownCall: string;
       propagation?: string;
@@ -922,12 +1272,33 @@ export interface components {
       seals: components['schemas']['Seal'][];
       /** Format: date-time */
       start: string;
+      /** Format: int32 */
+      version: number;
     };
     LogPage: {
       lines: components['schemas']['LogLine'][];
       next?: string;
       /** Format: int64 */
       total: number;
+    };
+    LogRows: {
+      /** Format: int32 */
+      anchorPlace?: number;
+      /** Format: int32 */
+      found: number;
+      /** Format: int32 */
+      from: number;
+      lines: components['schemas']['LogLine'][];
+      problems: string[];
+      /** Format: int32 */
+      total: number;
+    };
+    LogView: {
+      columns: string[];
+      descending: boolean;
+      name: string;
+      search: string;
+      sort: string;
     };
     Meant: {
       meant: boolean;
@@ -1065,6 +1436,18 @@ export interface components {
       secondClock?: string;
       timeServer?: string;
     };
+    Preview: {
+      /** Format: int32 */
+      chosen: number;
+      /** Format: int32 */
+      different: number;
+      /** Format: int32 */
+      impossible: number;
+      /** Format: int32 */
+      lookedAt: number;
+      problems: components['schemas']['Sample'][];
+      samples: components['schemas']['Sample'][];
+    };
     Program: {
       address: string;
       keys: boolean;
@@ -1163,6 +1546,12 @@ export interface components {
       /** Format: double */
       travelDegrees: number;
     };
+    Sample: {
+      call: string;
+      /** Format: int64 */
+      id: number;
+      what: string;
+    };
     Seal: {
       reason?: string;
       /** Format: int32 */
@@ -1200,6 +1589,10 @@ export interface components {
         | 'SATELLITE';
       words: string;
     };
+    Selection: {
+      ids?: number[];
+      search?: string;
+    };
     StationView: {
       calls: components['schemas']['CallView'][];
       licences: components['schemas']['LicenceView'][];
@@ -1209,6 +1602,17 @@ export interface components {
       places: components['schemas']['PlaceView'][];
       preferences: components['schemas']['Preferences'];
       ready: boolean;
+    };
+    Statistics: {
+      bands: components['schemas']['ValueCount'][];
+      byHour: number[];
+      byMonth: components['schemas']['ValueCount'][];
+      entities: components['schemas']['ValueCount'][];
+      /** Format: int32 */
+      found: number;
+      groups: components['schemas']['ValueCount'][];
+      modes: components['schemas']['ValueCount'][];
+      squares: components['schemas']['ValueCount'][];
     };
     SunView: {
       /** Format: date-time */
@@ -1226,6 +1630,11 @@ export interface components {
       frequencyHz?: number;
       mode?: string;
       split?: boolean;
+    };
+    ValueCount: {
+      /** Format: int32 */
+      contacts: number;
+      value: string;
     };
     Where: {
       addresses?: string[];
@@ -1255,6 +1664,164 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['BandView'][];
+        };
+      };
+    };
+  };
+  latest: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ChangeView'][];
+        };
+      };
+    };
+  };
+  delete: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Selection'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ChangeView'];
+        };
+      };
+    };
+  };
+  edit: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BulkEdit'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ChangeView'];
+        };
+      };
+    };
+  };
+  preview: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['BulkEdit'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Preview'];
+        };
+      };
+    };
+  };
+  change_4: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ChangeView'];
+        };
+      };
+    };
+  };
+  cancel_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ChangeView'];
+        };
+      };
+    };
+  };
+  undo: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ChangeView'];
         };
       };
     };
@@ -1307,6 +1874,54 @@ export interface operations {
     parameters: {
       query?: {
         call?: string;
+        search?: string;
+        sort?: string;
+        descending?: boolean;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  adx: {
+    parameters: {
+      query?: {
+        search?: string;
+        sort?: string;
+        descending?: boolean;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  csv: {
+    parameters: {
+      query: {
+        search?: string;
+        sort?: string;
+        descending?: boolean;
+        columns: string[];
       };
       header?: never;
       path?: never;
@@ -1345,7 +1960,7 @@ export interface operations {
       };
     };
   };
-  edit: {
+  edit_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -1568,6 +2183,256 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['JournalLine'][];
+        };
+      };
+    };
+  };
+  facets: {
+    parameters: {
+      query?: {
+        search?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Facets'];
+        };
+      };
+    };
+  };
+  fields: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': string[];
+        };
+      };
+    };
+  };
+  ids: {
+    parameters: {
+      query?: {
+        search?: string;
+        sort?: string;
+        descending?: boolean;
+        from?: number;
+        limit?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': number[];
+        };
+      };
+    };
+  };
+  index: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['IndexState'];
+        };
+      };
+    };
+  };
+  print: {
+    parameters: {
+      query: {
+        search?: string;
+        sort?: string;
+        descending?: boolean;
+        columns: string[];
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  rows: {
+    parameters: {
+      query?: {
+        search?: string;
+        sort?: string;
+        descending?: boolean;
+        from?: number;
+        limit?: number;
+        anchor?: number;
+        columns?: string[];
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LogRows'];
+        };
+      };
+    };
+  };
+  statistics: {
+    parameters: {
+      query?: {
+        search?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Statistics'];
+        };
+      };
+    };
+  };
+  values: {
+    parameters: {
+      query: {
+        field: string;
+        start?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': string[];
+        };
+      };
+    };
+  };
+  views: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LogView'][];
+        };
+      };
+    };
+  };
+  save: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LogView'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LogView'][];
+        };
+      };
+    };
+  };
+  remove_3: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        name: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LogView'][];
         };
       };
     };
@@ -2160,7 +3025,7 @@ export interface operations {
       };
     };
   };
-  save: {
+  save_1: {
     parameters: {
       query?: never;
       header?: never;

@@ -7,7 +7,7 @@
   let { app }: { app: AppState } = $props();
 
   const SHOWN = 10;
-  const latest = $derived(app.log.lines.slice(0, SHOWN));
+  const latest = $derived(app.latest.lines.slice(0, SHOWN));
   /** The contact the map leads to: the one that was pointed out, else the newest. */
   let pointedId = $state<number | undefined>(undefined);
   const pointed = $derived(latest.find((line) => line.id === pointedId) ?? latest[0]);

@@ -34,7 +34,7 @@
       <span class="divide"></span>
     {/if}
     <span class="label">Log</span>
-    <span class="mono count" data-testid="log-total">{grouped(app.log.total)}</span>
+    <span class="mono count" data-testid="log-total">{grouped(app.latest.total)}</span>
     <span class="divide"></span>
     <span class="clocks" title={`${secondTime(clock.now)} ${secondName()} time`}>
       <span class="mono time">{clock.utc}</span>

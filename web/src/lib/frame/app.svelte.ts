@@ -1,6 +1,9 @@
 import { ClockCheckStore } from '../clock/clock-check.svelte';
+import { LatestStore } from '../desk/latest.svelte';
 import { HookupStore } from '../hookups/hookups.svelte';
 import { LiveConnection } from '../live/live.svelte';
+import { ChangeStore } from '../log/changes.svelte';
+import { besides, FIRST_COLUMNS } from '../log/columns';
 import { LogStore } from '../log/log.svelte';
 import { PathStore } from '../map/path.svelte';
 import { PositionStore } from '../position/positions.svelte';
@@ -18,7 +21,8 @@ export const THEMES = ['night', 'day', 'red'] as const;
 export type Theme = (typeof THEMES)[number];
 
 /** What is open at the side. */
-export type Drawer = { of: 'contact'; id: number } | { of: 'hookup'; id: string } | { of: 'position' };
+export type Drawer =
+  { of: 'contact'; id: number } | { of: 'hookup'; id: string } | { of: 'position' } | { of: 'changes' };
 
 /** A contact on its way along the Yoke, for the eye. */
 export interface Bead {
@@ -27,12 +31,15 @@ export interface Bead {
 }
 
 const THEME_KEY = 'yokebar-theme';
+const COLUMNS_KEY = 'yokebar-log-columns';
 const STEPS_KEY = 'yokebar-first-steps';
 
 /** Everything the page holds, and how news reach it. */
 export class AppState {
   readonly live = new LiveConnection();
+  readonly latest = new LatestStore();
   readonly log = new LogStore();
+  readonly changes = new ChangeStore();
   readonly hookups = new HookupStore();
   readonly positions = new PositionStore();
   readonly radios = new RadioStore(this.positions);
@@ -50,6 +57,8 @@ export class AppState {
   drawer = $state.raw<Drawer | undefined>(undefined);
   theme = $state<Theme>('night');
   beads = $state.raw<Bead[]>([]);
+  /** ADIF names of the log's columns. */
+  logColumns = $state.raw<string[]>(FIRST_COLUMNS);
 
   #beadNumber = 0;
 
@@ -58,12 +67,15 @@ export class AppState {
     addEventListener('hashchange', () => this.#readAddress());
     this.setTheme(THEMES.find((t) => t === localStorage.getItem(THEME_KEY)) ?? 'night');
     this.live.on('afresh', () => this.#loadAll());
+    this.showColumns(localStorage.getItem(COLUMNS_KEY)?.split(',') ?? FIRST_COLUMNS);
     this.live.on('log', (news) => {
+      this.latest.take(news);
       this.log.take(news);
       if (news.added.length > 0 || news.more > 0) {
         this.#bead('source');
       }
     });
+    this.live.on('change', (change) => this.changes.take(change));
     this.live.on('hookup', (hookup) => {
       const before = this.hookups.all.find((h) => h.id === hookup.id);
       this.hookups.take(hookup);
@@ -106,6 +118,20 @@ export class AppState {
     this.drawer = { of: 'position' };
   }
 
+  showChanges(): void {
+    this.drawer = { of: 'changes' };
+  }
+
+  /** Chooses the columns of the log; each browser has its own. */
+  showColumns(columns: string[]): void {
+    this.logColumns = columns.length > 0 ? columns : FIRST_COLUMNS;
+    localStorage.setItem(COLUMNS_KEY, this.logColumns.join(','));
+    const further = besides(this.logColumns);
+    if (further.join() !== this.log.columns.join()) {
+      this.log.show(further);
+    }
+  }
+
   close(): void {
     this.drawer = undefined;
   }
@@ -128,7 +154,9 @@ export class AppState {
   }
 
   #loadAll(): void {
-    void this.log.load();
+    void this.latest.load();
+    this.log.reload();
+    void this.changes.load();
     void this.hookups.load();
     void this.radios.load();
     void this.rotors.load();

@@ -66,7 +66,7 @@
     </div>
     <a class="log" href="#/log">
       <span class="muted">Log</span>
-      <span class="mono total">{grouped(app.log.total)}</span>
+      <span class="mono total">{grouped(app.latest.total)}</span>
       <span class="muted">{counted(arriving, 'record')} in</span>
       <span class="muted">{counted(leaving, 'contact')} out</span>
       <span class="muted">in the last minute</span>

@@ -1,8 +1,19 @@
-import type { ClockView, Hookup, LogLine, Position, Radio, Rotor, SearchView } from '../api/client';
+import type {
+  ClockView,
+  Hookup,
+  LogChange,
+  LogLine,
+  Position,
+  Radio,
+  Rotor,
+  SearchView,
+} from '../api/client';
 
 export interface LogNews {
   added: LogLine[];
   changed: LogLine[];
+  /** Numbers of contacts that are not in the log any more. */
+  gone: number[];
   total: number;
   more: number;
 }
@@ -11,6 +22,7 @@ export interface LogNews {
 export interface LiveTopics {
   afresh: unknown;
   log: LogNews;
+  change: LogChange;
   hookup: Hookup;
   'hookup-gone': { id: string };
   radio: Radio;
@@ -36,6 +48,7 @@ export interface StreamSource {
 const KINDS: (keyof LiveTopics)[] = [
   'afresh',
   'log',
+  'change',
   'hookup',
   'hookup-gone',
   'radio',

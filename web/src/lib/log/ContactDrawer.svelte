@@ -22,7 +22,10 @@
   const dirty = $derived(Object.keys(changes).length > 0);
   const others = $derived(contact ? otherFields(contact.fields) : []);
   /** The line in the log tells when something happened to the contact. */
-  const lineInLog = $derived(app.log.lines.find((line) => line.id === id));
+  const lineInLog = $derived(
+    app.latest.lines.find((line) => line.id === id) ??
+      [...app.log.rows.values()].find((line) => line.id === id),
+  );
 
   $effect(() => {
     void lineInLog;

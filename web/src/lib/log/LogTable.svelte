@@ -1,13 +1,13 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
-  import type { LogLine } from '../api/client';
+  import { api, got, Problem, type LogLine } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
-  import SealGlyph from '../shared/SealGlyph.svelte';
-  import { kiloHertz, localTime, utcDate, utcMinute } from '../shared/format';
-  import { STATE_NAMES, type LaneState } from '../services/lanes.svelte';
-  import { rowWindow } from './row-window';
+  import LogRow from './LogRow.svelte';
+  import type { Chosen } from './chosen.svelte';
+  import { column } from './columns';
+  import { placeAt, rowWindow, scrollFor } from './row-window';
 
-  let { app }: { app: AppState } = $props();
+  let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
 
   const ROW_HEIGHT = 30;
   let scroller = $state<HTMLDivElement | null>(null);
@@ -15,11 +15,15 @@
   let viewHeight = $state(600);
   let pointed = $state(false);
   let cursor = $state(-1);
+  let editing = $state<{ id: number; field: string } | undefined>(undefined);
+  let problem = $state('');
 
-  const view = $derived(rowWindow(scrollTop, viewHeight, app.log.lines.length, ROW_HEIGHT));
-  const drawn = $derived(app.log.lines.slice(view.first, view.end));
-
-  const holding = $derived(pointed || scrollTop > ROW_HEIGHT / 2);
+  const log = $derived(app.log);
+  const columns = $derived(app.logColumns.map(column));
+  const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} 112px`);
+  const view = $derived(rowWindow(scrollTop, viewHeight, log.found, ROW_HEIGHT));
+  const places = $derived(Array.from({ length: view.end - view.first }, (_, i) => view.first + i));
+  const holding = $derived(pointed || scrollTop > ROW_HEIGHT / 2 || editing !== undefined);
 
   $effect(() => {
     const hold = holding;
@@ -29,62 +33,172 @@
   onDestroy(() => app.log.hold(false));
 
   $effect(() => {
-    if (view.end >= app.log.lines.length - 20) {
-      untrack(() => void app.log.loadMore());
-    }
+    const { first, end } = view;
+    void log.found;
+    untrack(() => app.log.look(first, end));
   });
 
   /** Goes to the newest rows. */
   export function toTop() {
     scroller?.scrollTo({ top: 0 });
+    cursor = -1;
   }
 
-  function newDay(index: number): boolean {
-    const line = app.log.lines[index];
-    const above = app.log.lines[index - 1];
-    return !!line && (!above || utcDate(above.start) !== utcDate(line.start));
+  export function focus() {
+    scroller?.focus();
+    cursor = Math.max(cursor, 0);
   }
 
-  function sealWords(line: LogLine): string {
-    return STATE_NAMES[(line.seals[0]?.state ?? 'NOT_MEANT') as LaneState];
+  function newDay(place: number): boolean {
+    const line = log.at(place);
+    const above = log.at(place - 1);
+    return (
+      log.sort.field !== 'START' || !line || !above || above.start.slice(0, 10) !== line.start.slice(0, 10)
+    );
+  }
+
+  function sort(field: string) {
+    const same = log.sort.field === field;
+    log.sortBy({ field, descending: same ? !log.sort.descending : field === 'START' });
+    toTop();
+  }
+
+  function sorted(field: string): 'ascending' | 'descending' | undefined {
+    return log.sort.field !== field ? undefined : log.sort.descending ? 'descending' : 'ascending';
+  }
+
+  async function chooseTo(place: number, extend: boolean) {
+    const line = log.at(place);
+    if (!extend || cursor < 0) {
+      if (line) chosen.toggle(line.id);
+    } else {
+      const from = Math.min(cursor, place);
+      const limit = Math.abs(cursor - place) + 1;
+      const { search, sort: order } = log;
+      const query = { search, sort: order.field, descending: order.descending, from, limit };
+      chosen.add(await got(api.GET('/api/log/ids', { params: { query } })));
+    }
+    cursor = place;
+  }
+
+  function click(event: MouseEvent, place: number) {
+    const line = log.at(place);
+    if (event.shiftKey || event.ctrlKey || event.metaKey) {
+      event.preventDefault();
+      void chooseTo(place, event.shiftKey);
+    } else if (line && editing?.id !== line.id) {
+      cursor = place;
+      app.showContact(line.id);
+    }
+  }
+
+  function moveTo(place: number, extend: boolean) {
+    const next = Math.max(0, Math.min(log.found - 1, place));
+    if (extend) {
+      void chooseTo(next, true);
+    }
+    cursor = next;
+    const top = scrollFor(next, log.found, viewHeight, ROW_HEIGHT);
+    if (scroller && (next < view.first + 13 || next > view.end - 14)) {
+      scroller.scrollTo({ top: Math.max(0, top - viewHeight / 2) });
+    }
   }
 
   function onkeydown(event: KeyboardEvent) {
-    const step = { ArrowDown: 1, ArrowUp: -1, PageDown: 15, PageUp: -15 }[event.key];
-    if (step !== undefined) {
-      event.preventDefault();
-      cursor = Math.max(0, Math.min(app.log.lines.length - 1, cursor + step));
-      const top = cursor * ROW_HEIGHT;
-      if (scroller && (top < scroller.scrollTop || top > scroller.scrollTop + viewHeight - 2 * ROW_HEIGHT)) {
-        scroller.scrollTo({ top: top - viewHeight / 2 });
-      }
-    } else if (event.key === 'Enter') {
-      app.showContact(app.log.lines[cursor]?.id);
+    if (event.target !== scroller) {
+      return;
     }
+    const page = Math.floor(viewHeight / ROW_HEIGHT) - 1;
+    const step = {
+      ArrowDown: 1,
+      ArrowUp: -1,
+      PageDown: page,
+      PageUp: -page,
+      Home: -log.found,
+      End: log.found,
+    }[event.key];
+    const line = log.at(cursor);
+    if (step !== undefined) {
+      moveTo(cursor + step, event.shiftKey);
+    } else if (event.key === 'Enter') {
+      app.showContact(line?.id);
+    } else if (event.key === ' ' && cursor >= 0) {
+      void chooseTo(cursor, false);
+    } else if (event.key === 'a' && (event.ctrlKey || event.metaKey)) {
+      chosen.chooseAll(log.found);
+    } else if (event.key === 'e' && line && !event.ctrlKey) {
+      edit(line, columns.find((c) => c.editable)?.field);
+    } else if (event.key === 'Escape' && chosen.size > 0) {
+      chosen.clear();
+      event.stopPropagation();
+    } else {
+      return;
+    }
+    event.preventDefault();
+  }
+
+  function edit(line: LogLine, field: string | undefined) {
+    if (field) {
+      problem = '';
+      editing = { id: line.id, field };
+    }
+  }
+
+  /** The next cell that can be changed, or none. */
+  function beside(field: string, step: number): string | undefined {
+    const fields = columns.filter((c) => c.editable).map((c) => c.field);
+    return fields[fields.indexOf(field) + step];
+  }
+
+  async function save(line: LogLine, field: string, value: string, step: number) {
+    try {
+      const body = { version: line.version, changes: { [field]: value } };
+      await got(api.PATCH('/api/contacts/{id}', { params: { path: { id: line.id } }, body }));
+      problem = '';
+      const next = step === 0 ? undefined : beside(field, step);
+      editing = next ? { id: line.id, field: next } : undefined;
+      if (!next) scroller?.focus();
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  }
+
+  function stopEditing() {
+    editing = undefined;
+    problem = '';
+    scroller?.focus();
   }
 </script>
 
-<div class="table" role="table" aria-label="Contacts" aria-rowcount={app.log.lines.length}>
+<div class="table" role="table" aria-label="Contacts" aria-rowcount={log.found} style:--columns={template}>
   <div class="row head" role="row">
-    <span role="columnheader">Date</span>
-    <span role="columnheader">UTC</span>
-    <span role="columnheader">Call</span>
-    <span role="columnheader">Band</span>
-    <span role="columnheader" class="number">kHz</span>
-    <span role="columnheader">Mode</span>
-    <span role="columnheader" class="report">Sent</span>
-    <span role="columnheader" class="report">Rcvd</span>
-    <span role="columnheader">Name</span>
-    <span role="columnheader" class="country">Country</span>
-    <span role="columnheader" class="locator">Locator</span>
+    <span role="columnheader">
+      <input
+        type="checkbox"
+        aria-label="Choose all that were found"
+        checked={chosen.all}
+        onchange={() => (chosen.all ? chosen.clear() : chosen.chooseAll(log.found))}
+      />
+    </span>
+    {#each columns as c (c.field)}
+      {@const by = c.sort ?? c.field}
+      <span role="columnheader" aria-sort={sorted(by)} class:number={c.kind === 'number'}>
+        <button onclick={() => sort(by)} title={`Sort by ${c.label}`}>
+          {c.label}{#if sorted(by) && (by !== 'START' || c.field === 'QSO_DATE')}<i aria-hidden="true"
+              >{log.sort.descending ? '↓' : '↑'}</i
+            >{/if}
+        </button>
+      </span>
+    {/each}
     <span role="columnheader">Countersign</span>
   </div>
+  {#if problem}<p class="problem trouble" role="alert">{problem}</p>{/if}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <div
     class="scroller"
     role="rowgroup"
     tabindex="0"
-    aria-label="Rows; arrow keys move, Enter opens"
+    aria-label="Rows; arrow keys move, Enter opens, space chooses, e edits"
     bind:this={scroller}
     bind:clientHeight={viewHeight}
     onscroll={() => (scrollTop = scroller?.scrollTop ?? 0)}
@@ -93,37 +207,23 @@
     {onkeydown}
   >
     <div class="all" style:height={`${view.height}px`}>
-      {#each drawn as line, i (line.id)}
-        {@const index = view.first + i}
-        <!-- svelte-ignore a11y_click_events_have_key_events, a11y_interactive_supports_focus -->
-        <div
-          class="row line"
-          class:open={app.openContact === line.id}
-          class:cursor={cursor === index}
-          role="row"
-          data-contact={line.id}
-          style:top={`${index * ROW_HEIGHT}px`}
-          onclick={() => {
-            cursor = index;
-            app.showContact(line.id);
-          }}
-        >
-          <span role="cell" class="mono date" class:repeated={!newDay(index)}>{utcDate(line.start)}</span>
-          <span role="cell" class="mono" title={localTime(line.start)}>{utcMinute(line.start)}</span>
-          <span role="cell" class="mono call">{line.call}</span>
-          <span role="cell">{line.band}</span>
-          <span role="cell" class="mono number">{kiloHertz(line.frequencyHz)}</span>
-          <span role="cell">{line.mode}</span>
-          <span role="cell" class="mono report">{line.reportSent ?? ''}</span>
-          <span role="cell" class="mono report">{line.reportReceived ?? ''}</span>
-          <span role="cell" class="text">{line.name ?? ''}</span>
-          <span role="cell" class="text country">{line.country ?? ''}</span>
-          <span role="cell" class="mono locator">{line.locator ?? ''}</span>
-          <span role="cell" class="seal" title={line.seals[0]?.reason ?? ''}>
-            <SealGlyph state={line.seals[0]?.state ?? 'NOT_MEANT'} />
-            {sealWords(line)}
-          </span>
-        </div>
+      {#each places as place (place)}
+        {@const line = log.at(place)}
+        <LogRow
+          {line}
+          {columns}
+          top={placeAt(place, view, ROW_HEIGHT)}
+          open={line !== undefined && app.openContact === line.id}
+          cursor={cursor === place}
+          chosen={line !== undefined && chosen.has(line.id)}
+          newDay={newDay(place)}
+          editing={line && editing?.id === line.id ? editing.field : undefined}
+          onclick={(event) => click(event, place)}
+          onchoose={(extend) => void chooseTo(place, extend)}
+          onedit={(field) => line && edit(line, field)}
+          onsave={(value, step) => line && editing && void save(line, editing.field, value, step)}
+          oncancel={stopEditing}
+        />
       {/each}
     </div>
   </div>
@@ -136,17 +236,16 @@
     display: flex;
     flex-direction: column;
     flex: 1;
+    min-width: 0;
     min-height: 0;
   }
 
   .row {
     display: grid;
-    grid-template-columns:
-      88px 48px minmax(96px, 1fr) 48px 84px 64px 48px 48px minmax(64px, 1.2fr) minmax(88px, 1.6fr)
-      68px 112px;
+    grid-template-columns: var(--columns);
     column-gap: 12px;
     align-items: center;
-    padding: 0 24px;
+    padding: 0 16px;
   }
 
   .head {
@@ -156,6 +255,39 @@
     border-bottom: 1px solid var(--yb-line);
     scrollbar-gutter: stable;
     overflow: hidden;
+  }
+
+  .head button {
+    padding: 0;
+    border: 0;
+    background: none;
+    color: inherit;
+    font: inherit;
+    white-space: nowrap;
+    cursor: pointer;
+  }
+
+  .head button:hover {
+    color: var(--yb-ink);
+  }
+
+  .head i {
+    margin-left: 3px;
+    font-style: normal;
+    color: var(--yb-accent);
+  }
+
+  .number {
+    text-align: right;
+  }
+
+  input[type='checkbox'] {
+    accent-color: var(--yb-accent);
+    margin: 0;
+  }
+
+  .problem {
+    padding: 6px 16px;
   }
 
   .scroller {
@@ -168,71 +300,5 @@
 
   .all {
     position: relative;
-  }
-
-  .line {
-    position: absolute;
-    left: 0;
-    right: 0;
-    height: 30px;
-    border-bottom: 1px solid color-mix(in srgb, var(--yb-line) 50%, transparent);
-    white-space: nowrap;
-    cursor: pointer;
-  }
-
-  .line:hover {
-    background: var(--yb-hover);
-  }
-
-  .scroller:focus-visible .cursor {
-    outline: 2px solid var(--yb-accent);
-    outline-offset: -2px;
-  }
-
-  .open {
-    background: var(--yb-selected);
-  }
-
-  .call {
-    font-weight: 600;
-  }
-
-  .number {
-    text-align: right;
-  }
-
-  .repeated {
-    color: transparent;
-  }
-
-  .line:hover .repeated,
-  .open .repeated {
-    color: var(--yb-ink-2);
-  }
-
-  .text {
-    overflow: hidden;
-    text-overflow: ellipsis;
-  }
-
-  .seal {
-    display: flex;
-    align-items: center;
-    gap: 6px;
-    color: var(--yb-ink-2);
-    font-size: 13px;
-  }
-
-  /* With the drawer open, or on a tablet, what the drawer tells is left out here. */
-  @container (max-width: 1000px) {
-    .row {
-      grid-template-columns: 88px 48px minmax(96px, 1fr) 48px 84px 64px minmax(72px, 1fr) 112px;
-    }
-
-    .report,
-    .country,
-    .locator {
-      display: none;
-    }
   }
 </style>

@@ -1,33 +1,54 @@
 <script lang="ts">
-  import { Button, Search } from 'carbon-components-svelte';
-  import { ArrowUp } from 'carbon-icons-svelte';
+  import { Search } from 'carbon-components-svelte';
+  import { ArrowUp, ChartBar, Filter, Undo } from 'carbon-icons-svelte';
   import type { AppState } from '../frame/app.svelte';
-  import { counted } from '../shared/format';
+  import { counted, grouped } from '../shared/format';
+  import BulkBar from './BulkBar.svelte';
+  import Facets from './Facets.svelte';
+  import LogMenus from './LogMenus.svelte';
   import LogTable from './LogTable.svelte';
+  import Statistics from './Statistics.svelte';
+  import { Chosen } from './chosen.svelte';
 
   let { app }: { app: AppState } = $props();
+
+  const SEARCH_AFTER_MS = 120;
+  const log = $derived(app.log);
+  const chosen = new Chosen();
 
   // What is typed stands until a search from elsewhere replaces it.
   let text = $derived(app.log.search);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let searchBox = $state<HTMLInputElement | null>(null);
-
   let table = $state<LogTable | null>(null);
+  let filtering = $state(true);
+  const counting = $derived(app.page === 'statistics');
 
   function showNew() {
-    app.log.showWaiting();
+    log.reload();
     table?.toTop();
   }
 
-  function search(call: string) {
+  function search(wanted: string, after = SEARCH_AFTER_MS) {
     clearTimeout(timer);
-    timer = setTimeout(() => void app.log.find(call), 120);
+    timer = setTimeout(() => {
+      chosen.clear();
+      table?.toTop();
+      log.find(wanted);
+    }, after);
   }
 
   function onkeydown(event: KeyboardEvent) {
-    if (event.key === '/' && !(event.target instanceof HTMLInputElement)) {
+    const typing =
+      event.target instanceof HTMLElement && event.target.closest('input, textarea, select') !== null;
+    if (event.key === '/' && !typing) {
       event.preventDefault();
       searchBox?.focus();
+    } else if (event.key === 'Escape' && event.target === searchBox && searchBox) {
+      searchBox.blur();
+    } else if (event.key === 'ArrowDown' && event.target === searchBox) {
+      event.preventDefault();
+      table?.focus();
     }
   }
 </script>
@@ -40,57 +61,82 @@
     <div class="search">
       <Search
         size="sm"
-        labelText="Search by call"
-        placeholder="Search by call  ( / )"
+        labelText="Search the log"
+        placeholder="Words, band:20m, date:2024-05..  ( / )"
         bind:value={text}
         bind:ref={searchBox}
         oninput={() => search(text)}
-        on:clear={() => search('')}
+        on:clear={() => search('', 0)}
       />
     </div>
-    <span class="muted" role="status">
-      {#if app.log.loading}
+    <span class="muted count" role="status">
+      {#if log.loading && log.found === 0}
         Reading…
-      {:else if app.log.search}
-        {app.log.complete
-          ? counted(app.log.lines.length, 'contact')
-          : `more than ${app.log.lines.length} contacts`}
+      {:else if log.search}
+        {grouped(log.found)} of {counted(log.total, 'contact')}
       {:else}
-        {counted(app.log.total, 'contact')}
+        {counted(log.total, 'contact')}
       {/if}
     </span>
-    {#if app.log.waiting.length > 0}
-      <button class="new" onclick={showNew}><ArrowUp size={16} /> {app.log.waiting.length} new</button>
+    {#if log.waiting > 0}
+      <button class="new" onclick={showNew}><ArrowUp size={16} /> {log.waiting} new</button>
     {/if}
-    <div class="export">
-      <Button
-        kind="ghost"
-        size="small"
-        href={`/api/contacts.adi${app.log.search ? `?call=${encodeURIComponent(app.log.search)}` : ''}`}
-        download="contacts.adi">Export ADI</Button
+    <div class="tools">
+      <button
+        class="tool"
+        aria-pressed={filtering}
+        title="Counts by band, mode, year …"
+        onclick={() => (filtering = !filtering)}
       >
+        <Filter size={16} /> Counts
+      </button>
+      <a
+        class="tool"
+        href={counting ? '#/log' : '#/log/statistics'}
+        aria-current={counting ? 'page' : undefined}
+      >
+        <ChartBar size={16} /> Statistics
+      </a>
+      <button class="tool" onclick={() => app.showChanges()} title="What was changed, to be taken back">
+        <Undo size={16} /> Changes
+      </button>
+      <LogMenus {app} onsearch={(wanted) => search(wanted, 0)} />
     </div>
   </div>
-  {#if app.log.problem}
-    <p class="state trouble" role="alert">{app.log.problem}</p>
-  {:else if app.log.lines.length === 0 && !app.log.loading}
-    <div class="state">
-      {#if app.log.search}
-        <p>
-          No contact with a call that starts with <span class="mono">{app.log.search.toUpperCase()}</span>.
-        </p>
-      {:else}
-        <h2>No contacts yet</h2>
-        <p>
-          Let your digital-mode program send ADIF by UDP to port 7371 of this computer, and each contact
-          appears here as it is made. <a href="#/hookups">See whether that link is live</a>, or
-          <a href="#/station">tell Yokebar your call first</a>.
-        </p>
-      {/if}
-    </div>
-  {:else}
-    <LogTable {app} bind:this={table} />
-  {/if}
+  {#each log.notUnderstood as sentence (sentence)}
+    <p class="note trouble" role="alert">{sentence}</p>
+  {/each}
+  {#if chosen.size > 0}<BulkBar {app} {chosen} />{/if}
+  <div class="work">
+    {#if filtering && !counting}<Facets {app} onsearch={(wanted) => search(wanted, 0)} />{/if}
+    {#if log.problem}
+      <p class="state trouble" role="alert">{log.problem}</p>
+    {:else if counting}
+      <Statistics {app} onsearch={(wanted) => search(wanted, 0)} />
+    {:else if log.found === 0 && !log.loading}
+      <div class="state">
+        {#if log.search}
+          <p>No contact fits <span class="mono">{log.search}</span>.</p>
+          <p class="muted">
+            Words are looked for in call, name, town, entity, locator and comment; <span class="mono"
+              >name:ana</span
+            >
+            in one field; a minus in front means without.
+            <button class="more" onclick={() => search('', 0)}>Show the whole log</button>
+          </p>
+        {:else}
+          <h2>No contacts yet</h2>
+          <p>
+            Let your digital-mode program send ADIF by UDP to port 7371 of this computer, and each contact
+            appears here as it is made. <a href="#/hookups">See whether that link is live</a>, or
+            <a href="#/station">tell Yokebar your call first</a>.
+          </p>
+        {/if}
+      </div>
+    {:else}
+      <LogTable {app} {chosen} bind:this={table} />
+    {/if}
+  </div>
 </section>
 
 <style>
@@ -114,11 +160,50 @@
   }
 
   .search {
-    width: 280px;
+    flex: 1 1 280px;
+    max-width: 460px;
   }
 
-  .export {
+  .count {
+    white-space: nowrap;
+  }
+
+  .work {
+    display: flex;
+    flex: 1;
+    min-height: 0;
+  }
+
+  .tools {
+    display: flex;
+    align-items: center;
+    gap: 4px;
     margin-left: auto;
+  }
+
+  .tool {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    height: 32px;
+    padding: 0 10px;
+    border: 0;
+    border-radius: 2px;
+    background: none;
+    color: var(--yb-ink-2);
+    font: inherit;
+    text-decoration: none;
+    cursor: pointer;
+  }
+
+  .tool:hover {
+    background: var(--yb-hover);
+  }
+
+  .tool[aria-pressed='true'],
+  .tool[aria-current] {
+    color: var(--yb-ink);
+    box-shadow: inset 0 -2px 0 var(--yb-accent);
   }
 
   .new {
@@ -132,7 +217,12 @@
     color: var(--yb-on-accent);
     font: inherit;
     font-weight: 600;
+    white-space: nowrap;
     cursor: pointer;
+  }
+
+  .note {
+    padding: 0 24px 8px;
   }
 
   .state {

@@ -1,137 +1,209 @@
 import { api, got, Problem, type LogLine } from '../api/client';
 import type { LogNews } from '../live/live.svelte';
 
-const PAGE = 200;
+export const PAGE = 100;
+const TELL_AFTER_MS = 120;
 
-/** Reads one page of the log. */
-export type PageReader = (
-  call: string,
-  below: string | undefined,
-) => Promise<{ lines: LogLine[]; next?: string; total: number }>;
+export interface Sort {
+  field: string;
+  descending: boolean;
+}
 
-const readPage: PageReader = (call, below) =>
-  got(api.GET('/api/contacts', { params: { query: { call: call || undefined, below, limit: PAGE } } }));
+export const NEWEST_FIRST: Sort = { field: 'START', descending: true };
+
+/** What is asked of the server. */
+export interface RowsAsked {
+  search: string;
+  sort: Sort;
+  columns: string[];
+  from: number;
+  limit: number;
+  anchor?: number;
+}
+
+export interface RowsAnswer {
+  lines: LogLine[];
+  from: number;
+  found: number;
+  total: number;
+  anchorPlace?: number;
+  problems: string[];
+}
+
+export type RowsReader = (asked: RowsAsked) => Promise<RowsAnswer>;
+
+const readRows: RowsReader = ({ search, sort, columns, from, limit, anchor }) =>
+  got(
+    api.GET('/api/log/rows', {
+      params: {
+        query: { search, sort: sort.field, descending: sort.descending, columns, from, limit, anchor },
+      },
+    }),
+  );
 
 /**
- * The lines of the log that are loaded, the newest first. News go in at their place, unless the reader is looking further
- * down or pointing at a row: then they wait until asked for, so that nothing moves under the eye.
+ * The rows of the log a search found, by their place: only the pages somebody looked at are here. While the reader looks
+ * further down, or points at a row, what is new waits until asked for, so that nothing moves under the eye.
  */
 export class LogStore {
-  lines = $state.raw<LogLine[]>([]);
-  waiting = $state.raw<LogLine[]>([]);
-  total = $state(0);
-  loading = $state(false);
-  problem = $state('');
   search = $state('');
+  sort = $state.raw<Sort>(NEWEST_FIRST);
+  /** ADIF names of the fields shown besides the usual ones. */
+  columns = $state.raw<string[]>([]);
+  rows = $state.raw<Map<number, LogLine>>(new Map());
+  found = $state(0);
+  total = $state(0);
+  loading = $state(true);
+  /** How many contacts came in above while the reader looked elsewhere. */
+  waiting = $state(0);
+  problem = $state('');
+  /** Words of the search that were not understood. */
+  notUnderstood = $state.raw<string[]>([]);
+  /** Counts up when the contacts found may be others, for counts that stand beside. */
+  edition = $state(0);
 
-  #read: PageReader;
-  #next: string | undefined;
-  #request = 0;
+  #read: RowsReader;
+  #asked = new Set<number>();
+  #generation = 0;
   #holding = false;
+  /** How much further down the rows stand at the server than here, while news wait. */
+  #shift = 0;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #view = { first: 0, end: PAGE };
 
-  constructor(read: PageReader = readPage) {
+  constructor(read: RowsReader = readRows) {
     this.#read = read;
   }
 
-  get complete(): boolean {
-    return this.#next === undefined;
+  /** Begins anew with another search. */
+  find(search: string): void {
+    this.search = search;
+    this.reload();
   }
 
-  async load(): Promise<void> {
-    await this.#fetch(undefined);
+  sortBy(sort: Sort): void {
+    this.sort = sort;
+    this.reload();
   }
 
-  async loadMore(): Promise<void> {
-    if (!this.loading && this.#next !== undefined) {
-      await this.#fetch(this.#next);
+  show(columns: string[]): void {
+    this.columns = columns;
+    this.reload();
+  }
+
+  /** Asks for everything again; what is on screen stays until the answer is there. */
+  reload(): void {
+    this.#generation++;
+    this.#asked.clear();
+    this.#shift = 0;
+    this.waiting = 0;
+    this.loading = true;
+    this.#fetch(Math.floor(this.#view.first / PAGE), true);
+  }
+
+  /** Says which places are on screen; their pages are fetched if they are not here yet. */
+  look(first: number, end: number): void {
+    this.#view = { first, end };
+    for (let page = Math.floor(first / PAGE); page * PAGE < Math.min(end, this.found); page++) {
+      this.#fetch(page, false);
     }
   }
 
-  async find(call: string): Promise<void> {
-    this.search = call;
-    await this.load();
+  at(place: number): LogLine | undefined {
+    return this.rows.get(place);
   }
 
   /** Takes news from the event stream. */
   take(news: LogNews): void {
     this.total = news.total;
-    if (news.more > 0) {
-      void this.load();
-      return;
+    if (news.changed.length > 0) {
+      const byId = new Map(news.changed.map((line) => [line.id, line]));
+      const rows = new Map(this.rows);
+      for (const [place, line] of rows) {
+        const changed = byId.get(line.id);
+        if (changed) {
+          rows.set(place, { ...changed, more: line.more });
+        }
+      }
+      this.rows = rows;
     }
-    this.#replace(news.changed);
-    const found = news.added.filter((line) => line.call.startsWith(this.search.trim().toUpperCase()));
-    if (this.#holding && found.length > 0) {
-      this.waiting = [...found, ...this.waiting];
-    } else {
-      this.#insert(found);
+    if (news.added.length > 0 || news.gone.length > 0 || news.more > 0) {
+      clearTimeout(this.#timer);
+      this.#timer = setTimeout(() => void this.#catchUp(), TELL_AFTER_MS);
     }
   }
 
   /** While new rows would disturb the reader they wait; when they no longer would, they come in. */
   hold(holding: boolean): void {
     this.#holding = holding;
-    if (!holding && this.waiting.length > 0) {
-      this.showWaiting();
+    if (!holding && this.waiting > 0) {
+      this.reload();
     }
   }
 
-  /** Lets the waiting lines in. */
-  showWaiting(): void {
-    const waiting = this.waiting;
-    this.waiting = [];
-    this.#insert(waiting);
-  }
-
-  async #fetch(below: string | undefined): Promise<void> {
-    const request = ++this.#request;
-    this.loading = true;
-    try {
-      const page = await this.#read(this.search, below);
-      if (request !== this.#request) {
-        return; // a later search has overtaken this one
-      }
-      this.lines = below === undefined ? page.lines : [...this.lines, ...page.lines];
-      this.waiting = below === undefined ? [] : this.waiting;
-      this.#next = page.next;
-      this.total = page.total;
-      this.problem = '';
-    } catch (e) {
-      if (request === this.#request) {
-        this.problem = e instanceof Problem ? e.message : String(e);
-      }
-    } finally {
-      if (request === this.#request) {
-        this.loading = false;
-      }
-    }
-  }
-
-  #replace(changed: LogLine[]): void {
-    if (changed.length === 0) {
+  async #catchUp(): Promise<void> {
+    if (!this.#holding) {
+      this.reload();
       return;
     }
-    const byId = new Map(changed.map((line) => [line.id, line]));
-    const renew = (line: LogLine) => byId.get(line.id) ?? line;
-    this.lines = this.lines.map(renew);
-    this.waiting = this.waiting.map(renew);
-  }
-
-  #insert(added: LogLine[]): void {
-    const known = new Set(this.lines.map((line) => line.id));
-    const last = this.lines.at(-1);
-    // What belongs below the loaded part comes with its page.
-    const fresh = added.filter(
-      (line) => !known.has(line.id) && (this.complete || !last || before(line, last)),
-    );
-    if (fresh.length > 0) {
-      this.lines = [...fresh, ...this.lines].sort((a, b) => (before(a, b) ? -1 : 1));
+    const anchor = this.rows.get(this.#view.first) ?? [...this.rows.values()][0];
+    const place = [...this.rows].find(([, line]) => line.id === anchor?.id)?.[0];
+    const generation = this.#generation;
+    try {
+      const answer = await this.#read({ ...this.#question(0, 0), anchor: anchor?.id });
+      if (generation !== this.#generation) {
+        return;
+      }
+      if (answer.anchorPlace === undefined || place === undefined) {
+        this.reload();
+        return;
+      }
+      this.#shift = answer.anchorPlace - place;
+      this.waiting = Math.max(0, answer.found - this.found);
+      this.edition++;
+    } catch {
+      // The stream tells when the server is there again, and everything is read afresh.
     }
   }
-}
 
-/** Whether a line stands above another in the log's order: later first. */
-function before(a: LogLine, b: LogLine): boolean {
-  const order = Date.parse(a.start) - Date.parse(b.start);
-  return order === 0 ? a.id > b.id : order > 0;
+  #question(from: number, limit: number): RowsAsked {
+    return { search: this.search, sort: this.sort, columns: this.columns, from, limit };
+  }
+
+  #fetch(page: number, anew: boolean): void {
+    if (this.#asked.has(page)) {
+      return;
+    }
+    this.#asked.add(page);
+    void this.#fetchPage(page, anew, this.#generation);
+  }
+
+  async #fetchPage(page: number, anew: boolean, generation: number): Promise<void> {
+    try {
+      const answer = await this.#read(this.#question(page * PAGE + this.#shift, PAGE));
+      if (generation !== this.#generation) {
+        return; // a later search has overtaken this one
+      }
+      const rows = anew ? new Map<number, LogLine>() : new Map(this.rows);
+      answer.lines.forEach((line, i) => rows.set(page * PAGE + i, line));
+      this.rows = rows;
+      if (anew) {
+        this.found = answer.found;
+        this.loading = false;
+        this.edition++;
+      }
+      this.total = answer.total;
+      this.notUnderstood = answer.problems;
+      this.problem = '';
+      if (anew) {
+        this.look(this.#view.first, this.#view.end);
+      }
+    } catch (e) {
+      if (generation === this.#generation) {
+        this.#asked.delete(page);
+        this.loading = false;
+        this.problem = e instanceof Problem ? e.message : String(e);
+      }
+    }
+  }
 }

@@ -1,102 +1,120 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { LogLine } from '../api/client';
-import { LogStore, type PageReader } from './log.svelte';
+import { LogStore, type RowsAsked, type RowsReader } from './log.svelte';
 
-const line = (id: number, minute: number, call = 'ZP5QXA'): LogLine => ({
+const line = (id: number): LogLine => ({
   id,
-  call,
+  version: 0,
+  call: `ZP5QX${id}`,
   ownCall: 'CU9QYB',
-  start: `2026-05-01T14:${String(minute).padStart(2, '0')}:00Z`,
+  start: '2026-05-01T14:07:00Z',
   band: '20m',
   mode: 'CW',
   seals: [],
+  more: {},
 });
 
-const reader =
-  (pages: Record<string, { lines: LogLine[]; next?: string }>): PageReader =>
-  async (call, below) => ({ total: 99, ...(pages[`${call}|${below ?? ''}`] ?? { lines: [] }) });
+/** A log of so many contacts, the newest with the highest number. */
+class Log {
+  asked: RowsAsked[] = [];
+  constructor(public contacts: number) {}
+  read: RowsReader = async (asked) => {
+    this.asked.push(asked);
+    const ids = Array.from({ length: this.contacts }, (_, i) => this.contacts - i);
+    const anchorPlace = asked.anchor === undefined ? undefined : ids.indexOf(asked.anchor);
+    return {
+      lines: ids.slice(asked.from, asked.from + asked.limit).map(line),
+      from: asked.from,
+      found: this.contacts,
+      total: this.contacts,
+      anchorPlace,
+      problems: [],
+    };
+  };
+}
 
-const news = (added: LogLine[], changed: LogLine[] = []) => ({ added, changed, total: 100, more: 0 });
-const ids = (lines: LogLine[]) => lines.map((l) => l.id);
+const news = (added: LogLine[], changed: LogLine[] = [], total = 1) => ({
+  added,
+  changed,
+  gone: [],
+  total,
+  more: 0,
+});
+
+async function loaded(log: Log): Promise<LogStore> {
+  const store = new LogStore(log.read);
+  store.reload();
+  await vi.waitFor(() => expect(store.loading).toBe(false));
+  return store;
+}
 
 describe('LogStore', () => {
-  it('loads page after page', async () => {
-    const log = new LogStore(
-      reader({ '|': { lines: [line(3, 9)], next: 'a' }, '|a': { lines: [line(2, 8)] } }),
-    );
-    await log.load();
-    expect(log.complete).toBe(false);
-    await log.loadMore();
-    expect(ids(log.lines)).toEqual([3, 2]);
-    expect(log.complete).toBe(true);
-    await log.loadMore();
-    expect(log.lines).toHaveLength(2);
+  it('fetches only the pages somebody looks at', async () => {
+    const log = new Log(1000);
+    const store = await loaded(log);
+    expect(store.found).toBe(1000);
+    expect(store.at(0)?.id).toBe(1000);
+    expect(store.at(500)).toBeUndefined();
+    store.look(490, 530);
+    await vi.waitFor(() => expect(store.at(520)?.id).toBe(480));
+    expect(log.asked.map((a) => a.from)).toEqual([0, 400, 500]);
+    store.look(495, 520);
+    expect(log.asked).toHaveLength(3);
   });
 
-  it('puts news in at their place', async () => {
-    const log = new LogStore(reader({ '|': { lines: [line(5, 9), line(2, 3)] } }));
-    await log.load();
-    log.take(news([line(6, 10), line(7, 5)]));
-    expect(ids(log.lines)).toEqual([6, 5, 7, 2]);
-    expect(log.total).toBe(100);
+  it('lets an overtaken search go', async () => {
+    let answerFirst: (() => void) | undefined;
+    const log = new Log(3);
+    const store = new LogStore(async (asked) => {
+      if (asked.search === 'slow') {
+        await new Promise<void>((resolve) => (answerFirst = resolve));
+      }
+      return { ...(await log.read(asked)), found: asked.search === 'slow' ? 99 : 3 };
+    });
+    store.find('slow');
+    store.find('quick');
+    await vi.waitFor(() => expect(store.found).toBe(3));
+    answerFirst?.();
+    await Promise.resolve();
+    expect(store.found).toBe(3);
   });
 
-  it('does not repeat a line it has', async () => {
-    const log = new LogStore(reader({ '|': { lines: [line(5, 9)] } }));
-    await log.load();
-    log.take(news([line(5, 9)]));
-    expect(ids(log.lines)).toEqual([5]);
+  it('takes changed lines in their places', async () => {
+    const store = await loaded(new Log(3));
+    store.take(news([], [{ ...line(2), name: 'Ana' }], 3));
+    expect(store.at(1)?.name).toBe('Ana');
   });
 
-  it('leaves older lines to their page', async () => {
-    const log = new LogStore(reader({ '|': { lines: [line(5, 9)], next: 'a' } }));
-    await log.load();
-    log.take(news([line(6, 1)]));
-    expect(ids(log.lines)).toEqual([5]);
+  it('shows what is new at once to who looks at the top', async () => {
+    const log = new Log(3);
+    const store = await loaded(log);
+    log.contacts = 4;
+    store.take(news([line(4)], [], 4));
+    await vi.waitFor(() => expect(store.at(0)?.id).toBe(4));
+    expect(store.waiting).toBe(0);
   });
 
-  it('holds news back while the reader looks elsewhere', async () => {
-    const log = new LogStore(reader({ '|': { lines: [line(5, 9)] } }));
-    await log.load();
-    log.hold(true);
-    log.take(news([line(6, 10)]));
-    log.take(news([], [line(6, 10, 'OZ1QAB')]));
-    expect(ids(log.lines)).toEqual([5]);
-    expect(log.waiting.map((l) => l.call)).toEqual(['OZ1QAB']);
-    log.showWaiting();
-    expect(ids(log.lines)).toEqual([6, 5]);
-    expect(log.waiting).toEqual([]);
-    log.take(news([line(7, 11)]));
-    expect(ids(log.waiting)).toEqual([7]);
-    log.hold(false);
-    expect(ids(log.lines)).toEqual([7, 6, 5]);
+  it('lets what is new wait for who looks elsewhere, and keeps their places', async () => {
+    const log = new Log(1000);
+    const store = await loaded(log);
+    store.look(200, 230);
+    await vi.waitFor(() => expect(store.at(200)?.id).toBe(800));
+    store.hold(true);
+    log.contacts = 1003;
+    store.take(news([line(1003)], [], 1003));
+    await vi.waitFor(() => expect(store.waiting).toBe(3));
+    expect(store.at(200)?.id).toBe(800);
+    store.look(300, 330);
+    await vi.waitFor(() => expect(store.at(300)?.id).toBe(700));
+    store.hold(false);
+    await vi.waitFor(() => expect(store.at(300)?.id).toBe(703));
+    expect(store.waiting).toBe(0);
   });
 
-  it('takes only what a search asks for', async () => {
-    const log = new LogStore(reader({ 'oz|': { lines: [line(4, 4, 'OZ1QAB')] } }));
-    await log.find('oz');
-    log.take(news([line(6, 10, 'ZP5QXA'), line(7, 11, 'OZ2QCD')]));
-    expect(ids(log.lines)).toEqual([7, 4]);
-  });
-
-  it('lets the last search win', async () => {
-    let slow: (() => void) | undefined;
-    const log = new LogStore((call) =>
-      call === 'slow'
-        ? new Promise((done) => (slow = () => done({ lines: [line(1, 1)], total: 1 })))
-        : Promise.resolve({ lines: [line(2, 2)], total: 1 }),
-    );
-    const first = log.find('slow');
-    await log.find('quick');
-    slow?.();
-    await first;
-    expect(ids(log.lines)).toEqual([2]);
-    expect(log.loading).toBe(false);
-  });
-
-  it('says what went wrong', async () => {
-    const log = new LogStore(() => Promise.reject(new Error('no')));
-    await log.load();
-    expect(log.problem).toContain('no');
+  it('tells when it cannot be read', async () => {
+    const store = new LogStore(async () => Promise.reject(new Error('gone')));
+    store.reload();
+    await vi.waitFor(() => expect(store.problem).toContain('gone'));
+    expect(store.loading).toBe(false);
   });
 });

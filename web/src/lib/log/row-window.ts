@@ -3,15 +3,42 @@ export interface RowWindow {
   first: number;
   /** One past the last. */
   end: number;
-  /** Height of all rows, px. */
+  /** Height of all rows as the browser sees it, px. */
   height: number;
+  /** How many rows above the first one the browser's height leaves out; 0 unless the list is too long for a browser. */
+  skippedPx: number;
 }
 
 const SPARE_ROWS = 12;
+/** Browsers cannot make anything higher than some 33 million px; half a million rows of 30 px are half of that. */
+const HIGHEST_PX = 12_000_000;
 
-/** All rows have one height, so the window is plain arithmetic. Lengths in px. */
+/**
+ * All rows have one height, so the window is plain arithmetic. A list higher than a browser can draw is scrolled through in
+ * proportion: the rows near the scroll bar's place are drawn there. Lengths in px.
+ */
 export function rowWindow(scrollTop: number, viewHeight: number, rows: number, rowHeight: number): RowWindow {
-  const first = Math.max(0, Math.floor(scrollTop / rowHeight) - SPARE_ROWS);
-  const end = Math.min(rows, Math.ceil((scrollTop + viewHeight) / rowHeight) + SPARE_ROWS);
-  return { first: Math.min(first, end), end, height: rows * rowHeight };
+  const whole = rows * rowHeight;
+  const height = Math.min(whole, HIGHEST_PX);
+  const scrollable = Math.max(1, height - viewHeight);
+  const through = Math.min(1, Math.max(0, scrollTop / scrollable));
+  const skippedPx = Math.round(through * (whole - height));
+  const top = scrollTop + skippedPx;
+  const first = Math.max(0, Math.floor(top / rowHeight) - SPARE_ROWS);
+  const end = Math.min(rows, Math.ceil((top + viewHeight) / rowHeight) + SPARE_ROWS);
+  return { first: Math.min(first, end), end, height, skippedPx };
+}
+
+/** Where a row is drawn, px from the top of the list. */
+export function placeAt(place: number, view: RowWindow, rowHeight: number): number {
+  return place * rowHeight - view.skippedPx;
+}
+
+/** Where to scroll to have a row at the top, px. */
+export function scrollFor(place: number, rows: number, viewHeight: number, rowHeight: number): number {
+  const whole = rows * rowHeight;
+  const height = Math.min(whole, HIGHEST_PX);
+  return whole <= height
+    ? place * rowHeight
+    : (place * rowHeight * Math.max(1, height - viewHeight)) / (whole - viewHeight);
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { land as loadLand } from './land';
   import { geoCircle, geoEquirectangular, geoPath } from 'd3-geo';
   import type { FeatureCollection, Feature } from 'geojson';
   import type { AppState } from '../frame/app.svelte';
@@ -36,21 +37,7 @@
   );
 
   $effect(() => store.watchSun());
-  $effect(() => {
-    void loadLand();
-  });
-
-  async function loadLand() {
-    const [{ feature }, atlas] = await Promise.all([
-      import('topojson-client'),
-      import('world-atlas/land-110m.json'),
-    ]);
-    const topology = atlas.default as unknown as Parameters<typeof feature>[0];
-    const object = topology.objects.land;
-    if (object) {
-      land = feature(topology, object);
-    }
-  }
+  void loadLand().then((shapes) => (land = shapes));
 
   const dot = (at: [number, number]) => projection(at) ?? [0, 0];
 </script>

@@ -4,7 +4,18 @@ import { FakeServer } from '../shared/fake-server';
 import { PathStore } from './path.svelte';
 
 function line(id: number, locator?: string): LogLine {
-  return { id, call: 'ZP5QXA', ownCall: 'CU9QYB', band: '20m', mode: 'FT8', start: '', seals: [], locator };
+  return {
+    id,
+    call: 'ZP5QXA',
+    ownCall: 'CU9QYB',
+    band: '20m',
+    mode: 'FT8',
+    start: '',
+    seals: [],
+    locator,
+    more: {},
+    version: 0,
+  };
 }
 
 const WAY = { distanceKm: 7800, bearingDegrees: 212, longPathDegrees: 32, greyLine: false };

@@ -10,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
@@ -17,11 +18,14 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.BulkInsert;
-import yokebar.app.log.ContactChanged;
 import yokebar.app.log.ContactLog;
+import yokebar.app.log.ContactsChanged;
+import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
+import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.Journey;
 import yokebar.app.log.JourneyStep;
+import yokebar.app.log.SealsChanged;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.delivery.DeliveryEvent;
@@ -83,20 +87,75 @@ public class Deliveries {
         store(tally);
     }
 
-    /** Runs inside the transaction that changes the contact. */
+    /** Runs inside the transaction that changes the contacts. */
     @EventListener
-    void changed(ContactChanged event) {
+    void changed(ContactsChanged event) {
         Instant now = clock.instant();
         StateTally tally = new StateTally();
-        for (ServiceAdapter service : services) {
-            Delivery delivery =
-                    db.find(Delivery.class, Delivery.id(event.after().id(), service.serviceId()));
-            if (delivery != null) {
-                review(delivery, service, event.before(), event.after().contact(), now, tally);
+        Map<Long, Delivery> deliveries = of(event.ids());
+        for (ContactsChanged.Change change : event.changes()) {
+            for (ServiceAdapter service : services) {
+                Delivery delivery = deliveries.get(Delivery.id(change.after().id(), service.serviceId()));
+                if (delivery != null) {
+                    review(delivery, service, change.before(), change.after().contact(), now, tally);
+                }
             }
         }
         store(tally);
-        events.publishEvent(new SealsChanged(List.of(event.after().id())));
+        events.publishEvent(new SealsChanged(event.ids()));
+    }
+
+    /** Runs inside the transaction that deletes the contacts; where they stood is kept with the change. */
+    @EventListener
+    void deleted(ContactsDeleted event) {
+        StateTally tally = new StateTally();
+        Map<Long, Delivery> deliveries = of(event.ids());
+        deliveries.values().forEach(delivery -> tally.went(delivery.serviceId, delivery.state));
+        Long[] ids = deliveries.keySet().toArray(Long[]::new);
+        db.createNativeQuery("insert into delivery_past select :change, d.* from unnest(:ids) as w(id)"
+                        + " join delivery d on d.id = w.id")
+                .setParameter("change", event.changeId())
+                .setParameter("ids", ids)
+                .executeUpdate();
+        db.createNativeQuery("delete from delivery where id = any(:ids)")
+                .setParameter("ids", ids)
+                .executeUpdate();
+        store(tally);
+        tellLanes();
+    }
+
+    /** Runs inside the transaction that brings contacts back; they stand where they stood. */
+    @EventListener
+    void restored(ContactsRestored event) {
+        List<Long> contactIds = event.contacts().stream().map(LoggedContact::id).toList();
+        db.createNativeQuery("insert into delivery select p.* except (p.change_id) from unnest(:ids) as w(id)"
+                        + " join delivery_past p on p.id = w.id and p.change_id = :change")
+                .setParameter("change", event.deletedBy())
+                .setParameter("ids", deliveryIds(contactIds))
+                .executeUpdate();
+        StateTally tally = new StateTally();
+        of(contactIds).values().forEach(delivery -> tally.came(delivery.serviceId, delivery.state));
+        store(tally);
+        tellLanes();
+    }
+
+    private void tellLanes() {
+        services.forEach(service -> events.publishEvent(new LaneChanged(service.serviceId())));
+    }
+
+    private Long[] deliveryIds(Collection<Long> contactIds) {
+        return contactIds.stream()
+                .flatMap(contact -> services.stream().map(service -> Delivery.id(contact, service.serviceId())))
+                .toArray(Long[]::new);
+    }
+
+    /** The deliveries of contacts, by their own number. */
+    private Map<Long, Delivery> of(Collection<Long> contactIds) {
+        List<Delivery> deliveries = db.createNativeQuery(
+                        "select d.* from unnest(:ids) as w(id) join delivery d on d.id = w.id", Delivery.class)
+                .setParameter("ids", deliveryIds(contactIds))
+                .getResultList();
+        return deliveries.stream().collect(Collectors.toMap(delivery -> delivery.id, delivery -> delivery));
     }
 
     private void review(

@@ -21,6 +21,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.ContactLog;
+import yokebar.app.log.SealsChanged;
 import yokebar.core.adif.AdiWriter;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.contact.LoggedContact;

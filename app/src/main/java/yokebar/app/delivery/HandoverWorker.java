@@ -18,7 +18,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.hookup.HookupChanged;
 import yokebar.app.hookup.Hookups;
-import yokebar.app.log.ContactChanged;
+import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsLogged;
 import yokebar.links.countersign.BatchReport;
 import yokebar.links.countersign.ConfirmationPage;
@@ -166,7 +166,7 @@ public class HandoverWorker implements SmartLifecycle {
     }
 
     @TransactionalEventListener(fallbackExecution = true)
-    void contactChanged(ContactChanged event) {
+    void contactsChanged(ContactsChanged event) {
         restUntil.clear();
     }
 

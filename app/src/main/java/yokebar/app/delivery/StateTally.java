@@ -12,6 +12,10 @@ final class StateTally {
         add(serviceId, state, 1);
     }
 
+    void went(int serviceId, DeliveryState state) {
+        add(serviceId, state, -1);
+    }
+
     void moved(int serviceId, DeliveryState from, DeliveryState to) {
         add(serviceId, from, -1);
         add(serviceId, to, 1);

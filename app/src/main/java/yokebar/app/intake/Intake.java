@@ -15,6 +15,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.BulkInsert;
 import yokebar.app.OnConflict;
 import yokebar.app.log.ContactLog;
+import yokebar.app.log.LogChanges;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.LoggedContact;
@@ -35,6 +36,7 @@ class Intake {
     private final BulkInsert bulk;
     private final TransactionTemplate transaction;
     private final ContactLog log;
+    private final LogChanges changes;
     private final Completion completion;
     private final ApplicationEventPublisher events;
 
@@ -42,11 +44,13 @@ class Intake {
             BulkInsert bulk,
             PlatformTransactionManager transactions,
             ContactLog log,
+            LogChanges changes,
             Completion completion,
             ApplicationEventPublisher events) {
         this.bulk = bulk;
         this.transaction = new TransactionTemplate(transactions);
         this.log = log;
+        this.changes = changes;
         this.completion = completion;
         this.events = events;
     }
@@ -85,7 +89,7 @@ class Intake {
         for (int i = 0; i < arrivals.size(); i++) {
             batch.decide(arrivals.get(i), readings.get(i), completed.get(i));
         }
-        List<Outcome> outcomes = batch.store(log);
+        List<Outcome> outcomes = batch.store(log, changes);
         List<JournalEntry> entries = new ArrayList<>(arrivals.size());
         for (int i = 0; i < arrivals.size(); i++) {
             entries.add(entry(arrivals.get(i), outcomes.get(i)));

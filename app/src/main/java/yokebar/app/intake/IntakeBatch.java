@@ -8,7 +8,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.log.ChangeKind;
 import yokebar.app.log.ContactLog;
+import yokebar.app.log.LogChanges;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.contact.Merge;
@@ -54,7 +56,7 @@ final class IntakeBatch {
     }
 
     /** Stores what was decided; the outcomes are in the order of the records. */
-    List<Outcome> store(ContactLog log) {
+    List<Outcome> store(ContactLog log, LogChanges changes) {
         List<ContactLog.NewContact> fresh = added.values().stream()
                 .map(c -> new ContactLog.NewContact(c.contact(), c.provenance(), places.get(c.id())))
                 .toList();
@@ -64,8 +66,17 @@ final class IntakeBatch {
         for (Long provisional : added.keySet()) {
             numbers.put(provisional, stored.get(i++).id());
         }
-        replaced.values().forEach(log::replace);
+        if (!replaced.isEmpty()) {
+            log.replace(replaced.values(), changes.make(ChangeKind.MERGED, mergedSentence(), replaced.size()));
+        }
         return verdicts.stream().map(v -> outcome(v, numbers)).toList();
+    }
+
+    private String mergedSentence() {
+        Contact first = replaced.values().iterator().next().contact();
+        return replaced.size() == 1
+                ? "A second record of " + named(first) + " was merged into it."
+                : "Second records of " + replaced.size() + " contacts were merged into them.";
     }
 
     private Verdict place(Arrival arrival, Reading.Readable readable, Completion.Completed completed) {

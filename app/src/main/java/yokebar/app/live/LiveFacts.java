@@ -15,15 +15,19 @@ import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.clock.ClockCheck;
 import yokebar.app.clock.ClockChecked;
 import yokebar.app.delivery.LaneChanged;
-import yokebar.app.delivery.SealsChanged;
 import yokebar.app.hookup.Hookup;
 import yokebar.app.hookup.HookupChanged;
 import yokebar.app.hookup.HookupView;
 import yokebar.app.hookup.Hookups;
-import yokebar.app.log.ContactChanged;
+import yokebar.app.log.ChangeMoved;
 import yokebar.app.log.ContactLog;
+import yokebar.app.log.ContactsChanged;
+import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
+import yokebar.app.log.ContactsRestored;
+import yokebar.app.log.LogChanges;
 import yokebar.app.log.LogLine;
+import yokebar.app.log.SealsChanged;
 import yokebar.app.position.Positions;
 import yokebar.app.position.PositionsChanged;
 import yokebar.app.radio.RadioMoved;
@@ -48,6 +52,7 @@ class LiveFacts {
 
     private final LiveStream stream;
     private final ContactLog log;
+    private final LogChanges changes;
     private final Hookups hookups;
     private final Radios radios;
     private final Rotors rotors;
@@ -62,6 +67,7 @@ class LiveFacts {
     LiveFacts(
             LiveStream stream,
             ContactLog log,
+            LogChanges changes,
             Hookups hookups,
             Radios radios,
             Rotors rotors,
@@ -71,6 +77,7 @@ class LiveFacts {
             TaskScheduler scheduler) {
         this.stream = stream;
         this.log = log;
+        this.changes = changes;
         this.hookups = hookups;
         this.radios = radios;
         this.rotors = rotors;
@@ -84,6 +91,8 @@ class LiveFacts {
     private static final class Facts {
         private final Set<Long> added = new HashSet<>();
         private final Set<Long> changed = new HashSet<>();
+        private final Set<Long> gone = new HashSet<>();
+        private final Set<Long> logChanges = new HashSet<>();
         private final Set<String> hookups = new HashSet<>();
         private final Set<Integer> lanes = new HashSet<>();
         private final Set<Long> radios = new HashSet<>();
@@ -103,10 +112,11 @@ class LiveFacts {
     /**
      * Lines of the log that are new or different.
      *
+     * @param gone numbers of contacts that are not in the log any more
      * @param total contacts in the whole log
      * @param more how many more there are than are told here; the page loads afresh then
      */
-    record LogNews(List<LogLine> added, List<LogLine> changed, long total, int more) {}
+    record LogNews(List<LogLine> added, List<LogLine> changed, Set<Long> gone, long total, int more) {}
 
     /** A coupling that was taken down for good. */
     record Gone(String id) {}
@@ -120,8 +130,29 @@ class LiveFacts {
     }
 
     @TransactionalEventListener
-    void changed(ContactChanged event) {
-        note(facts -> facts.changed.add(event.after().id()));
+    void changed(ContactsChanged event) {
+        note(facts -> facts.changed.addAll(event.ids()));
+    }
+
+    @TransactionalEventListener
+    void deleted(ContactsDeleted event) {
+        note(facts -> {
+            facts.gone.addAll(event.ids());
+            event.ids().forEach(facts.changed::remove);
+        });
+    }
+
+    @TransactionalEventListener
+    void restored(ContactsRestored event) {
+        note(facts -> event.contacts().forEach(contact -> {
+            facts.added.add(contact.id());
+            facts.gone.remove(contact.id());
+        }));
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void change(ChangeMoved event) {
+        note(facts -> facts.logChanges.add(event.changeId()));
     }
 
     @TransactionalEventListener(fallbackExecution = true)
@@ -204,9 +235,10 @@ class LiveFacts {
         lastTold = Instant.now();
         planned.set(false);
         Facts facts = take();
-        if (!facts.added.isEmpty() || !facts.changed.isEmpty()) {
+        if (!facts.added.isEmpty() || !facts.changed.isEmpty() || !facts.gone.isEmpty()) {
             tellLog(facts);
         }
+        facts.logChanges.forEach(id -> changes.find(id).ifPresent(change -> stream.send("change", change)));
         for (String id : facts.hookups) {
             Optional<Hookup> hookup = hookups.find(id);
             if (hookup.isPresent()) {
@@ -243,11 +275,11 @@ class LiveFacts {
     private void tellLog(Facts facts) {
         Set<Long> others = new HashSet<>(facts.changed);
         others.removeAll(facts.added);
-        int more = Math.max(0, facts.added.size() + others.size() - MOST_LINES);
+        int more = Math.max(0, facts.added.size() + others.size() + facts.gone.size() - MOST_LINES);
         stream.send(
                 "log",
                 more > 0
-                        ? new LogNews(List.of(), List.of(), log.size(), more)
-                        : new LogNews(log.lines(facts.added), log.lines(others), log.size(), 0));
+                        ? new LogNews(List.of(), List.of(), Set.of(), log.size(), more)
+                        : new LogNews(log.lines(facts.added), log.lines(others), facts.gone, log.size(), 0));
     }
 }

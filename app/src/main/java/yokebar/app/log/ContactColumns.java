@@ -12,7 +12,6 @@ import yokebar.core.adif.AdifRecord;
 import yokebar.core.band.Band;
 import yokebar.core.call.Call;
 import yokebar.core.contact.Contact;
-import yokebar.core.contact.LoggedContact;
 import yokebar.core.contact.PropagationMode;
 import yokebar.core.contact.Provenance;
 import yokebar.core.mode.Mode;
@@ -24,10 +23,12 @@ import yokebar.core.mode.Mode;
 final class ContactColumns {
 
     private record TextColumn(
-            int length, Function<ContactRow, @Nullable String> get, BiConsumer<ContactRow, @Nullable String> set) {}
+            int length,
+            Function<StoredContact, @Nullable String> get,
+            BiConsumer<StoredContact, @Nullable String> set) {}
 
     private record NumberColumn(
-            Function<ContactRow, @Nullable Integer> get, BiConsumer<ContactRow, @Nullable Integer> set) {}
+            Function<StoredContact, @Nullable Integer> get, BiConsumer<StoredContact, @Nullable Integer> set) {}
 
     private static final Map<String, TextColumn> TEXTS = Map.ofEntries(
             text("SAT_NAME", 32, r -> r.satellite, (r, v) -> r.satellite = v),
@@ -51,7 +52,7 @@ final class ContactColumns {
 
     private ContactColumns() {}
 
-    static void fill(ContactRow row, Contact contact, Provenance provenance) {
+    static void fill(StoredContact row, Contact contact, Provenance provenance) {
         row.ownCall = contact.ownCall().text();
         row.callSign = contact.call().text();
         row.startedAt = contact.start();
@@ -76,7 +77,7 @@ final class ContactColumns {
         row.otherFields = rest.isEmpty() ? null : AdiWriter.text(rest);
     }
 
-    private static boolean toColumn(ContactRow row, String name, String value) {
+    private static boolean toColumn(StoredContact row, String name, String value) {
         TextColumn text = TEXTS.get(name);
         if (text != null && value.length() <= text.length()) {
             text.set().accept(row, value);
@@ -90,7 +91,7 @@ final class ContactColumns {
         return false;
     }
 
-    static Contact contact(ContactRow row) {
+    static Contact contact(StoredContact row) {
         AdifFields.Builder details = new AdifFields.Builder();
         TEXTS.forEach((name, column) -> details.put(name, column.get().apply(row)));
         NUMBERS.forEach((name, column) -> {
@@ -102,7 +103,7 @@ final class ContactColumns {
         }
         Band band = Band.named(row.band);
         if (band == null) {
-            throw new IllegalStateException("contact " + row.id + " is on no band: " + row.band);
+            throw new IllegalStateException(row.callSign + " is stored on no band: " + row.band);
         }
         return new Contact(
                 new Call(row.ownCall),
@@ -117,14 +118,7 @@ final class ContactColumns {
                 details.build());
     }
 
-    static LoggedContact logged(ContactRow row) {
-        if (row.id == null) {
-            throw new IllegalStateException("not stored yet");
-        }
-        return new LoggedContact(row.id, contact(row), Provenance.parse(row.provenance));
-    }
-
-    private static AdifFields parse(String adi) {
+    static AdifFields parse(String adi) {
         try {
             AdifRecord record = AdiReader.of(adi).next();
             return record == null ? AdifFields.EMPTY : record.fields();
@@ -136,8 +130,8 @@ final class ContactColumns {
     private static Map.Entry<String, TextColumn> text(
             String name,
             int length,
-            Function<ContactRow, @Nullable String> get,
-            BiConsumer<ContactRow, @Nullable String> set) {
+            Function<StoredContact, @Nullable String> get,
+            BiConsumer<StoredContact, @Nullable String> set) {
         return Map.entry(name, new TextColumn(length, get, set));
     }
 }

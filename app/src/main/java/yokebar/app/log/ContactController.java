@@ -1,13 +1,5 @@
 package yokebar.app.log;
 
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.BufferedWriter;
-import java.io.IOException;
-import java.io.OutputStreamWriter;
-import java.io.UncheckedIOException;
-import java.io.Writer;
-import java.nio.charset.StandardCharsets;
-import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,8 +14,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
 import yokebar.app.OnConflict;
-import yokebar.core.adif.AdiWriter;
-import yokebar.core.contact.Contact;
 import yokebar.core.contact.ContactAdif;
 
 /** Contacts over HTTP. */
@@ -35,13 +25,11 @@ class ContactController {
     private final ContactLog log;
     private final ContactEditing editing;
     private final Journey journey;
-    private final Clock clock;
 
-    ContactController(ContactLog log, ContactEditing editing, Journey journey, Clock clock) {
+    ContactController(ContactLog log, ContactEditing editing, Journey journey) {
         this.log = log;
         this.editing = editing;
         this.journey = journey;
-        this.clock = clock;
     }
 
     /**
@@ -98,25 +86,5 @@ class ContactController {
             return id;
         });
         return contact(id);
-    }
-
-    /** The whole log, or the contacts a search finds, as ADI text. */
-    @GetMapping(value = "/contacts.adi", produces = "text/plain;charset=UTF-8")
-    void adi(@RequestParam(required = false) @Nullable String call, HttpServletResponse response) throws IOException {
-        response.setContentType("text/plain;charset=UTF-8");
-        response.setHeader("Content-Disposition", "attachment; filename=\"contacts.adi\"");
-        Writer out = new BufferedWriter(new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8));
-        AdiWriter adi = new AdiWriter(out);
-        adi.header(clock.instant());
-        log.forEach(call == null || call.isBlank() ? null : call, contact -> write(adi, contact));
-        out.flush();
-    }
-
-    private static void write(AdiWriter adi, Contact contact) {
-        try {
-            adi.record(ContactAdif.write(contact));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
     }
 }

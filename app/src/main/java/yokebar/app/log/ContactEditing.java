@@ -24,10 +24,12 @@ import yokebar.core.contact.Source;
 @Service
 class ContactEditing {
     private final ContactLog log;
+    private final LogChanges made;
     private final Journey journey;
 
-    ContactEditing(ContactLog log, Journey journey) {
+    ContactEditing(ContactLog log, LogChanges made, Journey journey) {
         this.log = log;
+        this.made = made;
         this.journey = journey;
     }
 
@@ -46,7 +48,7 @@ class ContactEditing {
         }
         Map<String, @Nullable String> upperCase = new TreeMap<>();
         changes.forEach((name, value) -> upperCase.put(name.toUpperCase(Locale.ROOT), value));
-        LoggedContact before = ContactColumns.logged(row);
+        LoggedContact before = row.logged();
         Reading reading = ContactEdit.apply(before.contact(), upperCase);
         if (reading instanceof Reading.Unreadable unreadable) {
             throw new FieldProblem(unreadable.problems().stream()
@@ -58,11 +60,16 @@ class ContactEditing {
         if (differences.isEmpty()) {
             return;
         }
-        log.replace(new LoggedContact(id, after, before.provenance().with(differences.keySet(), Source.OPERATOR)));
-        journey.note(id, JourneyStep.Kind.EDITED, "Edited: " + String.join("; ", differences.values()) + ".");
+        String sentence = "Edited: " + String.join("; ", differences.values()) + ".";
+        long change = made.make(ChangeKind.EDITED, after.call() + ": " + sentence, 1);
+        log.replace(
+                List.of(new LoggedContact(id, after, before.provenance().with(differences.keySet(), Source.OPERATOR))),
+                change);
+        journey.note(id, JourneyStep.Kind.EDITED, sentence);
     }
 
-    private static Map<String, String> differences(Contact before, Contact after) {
+    /** By ADIF name, what is different, in words. */
+    static Map<String, String> differences(Contact before, Contact after) {
         AdifFields old = ContactAdif.write(before);
         AdifFields edited = ContactAdif.write(after);
         List<String> names = new ArrayList<>(old.names());

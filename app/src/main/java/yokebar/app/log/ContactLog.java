@@ -6,13 +6,12 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.function.Consumer;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -31,13 +30,24 @@ public class ContactLog {
     private final Clock clock;
     private final Seals seals;
     private final BulkInsert bulk;
+    private final LogChanges changes;
+    private final LogSize size;
 
-    ContactLog(EntityManager db, BulkInsert bulk, ApplicationEventPublisher events, Clock clock, Seals seals) {
+    ContactLog(
+            EntityManager db,
+            BulkInsert bulk,
+            ApplicationEventPublisher events,
+            Clock clock,
+            Seals seals,
+            LogSize size,
+            LogChanges changes) {
         this.db = db;
         this.events = events;
         this.clock = clock;
         this.seals = seals;
         this.bulk = bulk;
+        this.changes = changes;
+        this.size = size;
     }
 
     /** A contact about to be logged. */
@@ -56,7 +66,7 @@ public class ContactLog {
                 .setParameter("from", from)
                 .setParameter("until", until)
                 .getResultList();
-        return rows.stream().map(ContactColumns::logged).toList();
+        return rows.stream().map(ContactRow::logged).toList();
     }
 
     /** Stores new contacts; the numbers they got are in the result, in the same order. */
@@ -75,7 +85,7 @@ public class ContactLog {
         List<LoggedContact> logged = new ArrayList<>(contacts.size());
         for (int i = 0; i < rows.size(); i++) {
             NewContact entry = contacts.get(i);
-            logged.add(new LoggedContact(idOf(rows.get(i)), entry.contact(), entry.provenance()));
+            logged.add(new LoggedContact(rows.get(i).number(), entry.contact(), entry.provenance()));
         }
         if (!logged.isEmpty()) {
             events.publishEvent(new ContactsLogged(List.copyOf(logged)));
@@ -83,48 +93,89 @@ public class ContactLog {
         return logged;
     }
 
-    /** Replaces a stored contact by its merged or edited form. */
+    /** Replaces stored contacts by their merged or edited form, and keeps them as they were with the change. */
     @Transactional(propagation = Propagation.MANDATORY)
-    public void replace(LoggedContact after) {
-        ContactRow row = present(after.id());
-        Contact before = ContactColumns.contact(row);
-        ContactColumns.fill(row, after.contact(), after.provenance());
-        events.publishEvent(new ContactChanged(before, after));
+    public void replace(Collection<LoggedContact> after, long changeId) {
+        List<Long> ids = after.stream().map(LoggedContact::id).toList();
+        Map<Long, ContactRow> rows = rows(ids);
+        changes.keep(changeId, PastContact.Fate.EDITED, ids);
+        List<ContactsChanged.Change> changed = new ArrayList<>(ids.size());
+        for (LoggedContact contact : after) {
+            ContactRow row = rows.get(contact.id());
+            if (row == null) {
+                throw new IllegalStateException("contact " + contact.id() + " is not in the log");
+            }
+            changed.add(new ContactsChanged.Change(ContactColumns.contact(row), contact));
+            ContactColumns.fill(row, contact.contact(), contact.provenance());
+        }
+        events.publishEvent(new ContactsChanged(List.copyOf(changed)));
+    }
+
+    /** Takes contacts out of the log and keeps them with the change. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void delete(List<Long> ids, long changeId) {
+        changes.keep(changeId, PastContact.Fate.DELETED, ids);
+        events.publishEvent(new ContactsDeleted(changeId, ids));
+        db.createNativeQuery("delete from contact where id = any(:ids)")
+                .setParameter("ids", ids.toArray(Long[]::new))
+                .executeUpdate();
+    }
+
+    /** Brings back what a change deleted, under the same numbers. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void restore(List<Long> ids, long deletedBy) {
+        Long[] numbers = ids.toArray(Long[]::new);
+        db.createNativeQuery("insert into contact select p.* except (p.change_id, p.fate) from unnest(:ids) as w(id)"
+                        + " join contact_past p on p.id = w.id and p.change_id = :change")
+                .setParameter("ids", numbers)
+                .setParameter("change", deletedBy)
+                .executeUpdate();
+        // Its history goes on behind the version that was deleted.
+        db.createNativeQuery("update contact set version = version + 1 where id = any(:ids)")
+                .setParameter("ids", numbers)
+                .executeUpdate();
+        List<LoggedContact> contacts =
+                rows(ids).values().stream().map(ContactRow::logged).toList();
+        events.publishEvent(new ContactsRestored(deletedBy, contacts));
+    }
+
+    /** The stored contacts with these numbers, by number. */
+    Map<Long, ContactRow> rows(Collection<Long> ids) {
+        List<ContactRow> rows = db.createNativeQuery(
+                        "select c.* from unnest(:ids) as w(id) join contact c on c.id = w.id", ContactRow.class)
+                .setParameter("ids", ids.toArray(Long[]::new))
+                .getResultList();
+        return rows.stream().collect(Collectors.toMap(ContactRow::number, row -> row));
     }
 
     @Transactional(readOnly = true)
     public Optional<LoggedContact> find(long id) {
-        return Optional.ofNullable(db.find(ContactRow.class, id)).map(ContactColumns::logged);
+        return Optional.ofNullable(db.find(ContactRow.class, id)).map(ContactRow::logged);
     }
 
     /** The contacts with these numbers, by number. */
     @Transactional(readOnly = true)
     public Map<Long, LoggedContact> find(Collection<Long> ids) {
-        if (ids.isEmpty()) {
-            return Map.of();
-        }
-        return db.createQuery("from ContactRow where id in :ids", ContactRow.class)
-                .setParameter("ids", ids)
-                .getResultStream()
-                .map(ContactColumns::logged)
-                .collect(Collectors.toMap(LoggedContact::id, c -> c));
+        return rows(ids).values().stream().map(ContactRow::logged).collect(Collectors.toMap(LoggedContact::id, c -> c));
     }
 
-    @Transactional(readOnly = true)
     public long size() {
-        return db.createQuery("select count(*) from ContactRow", Long.class).getSingleResult();
+        return size.contacts();
     }
 
     /** Lines of the log for these numbers, in the log's order. */
     @Transactional(readOnly = true)
     public List<LogLine> lines(Collection<Long> ids) {
-        if (ids.isEmpty()) {
-            return List.of();
-        }
-        return withSeals(
-                db.createQuery("from ContactRow where id in :ids order by startedAt desc, id desc", ContactRow.class)
-                        .setParameter("ids", ids)
-                        .getResultList());
+        return lines(ids, List.of());
+    }
+
+    /** @param columns ADIF names of fields to give besides the usual ones */
+    List<LogLine> lines(Collection<Long> ids, Collection<String> columns) {
+        List<ContactRow> rows = new ArrayList<>(rows(ids).values());
+        rows.sort(Comparator.comparing((ContactRow row) -> row.startedAt)
+                .thenComparing(ContactRow::number)
+                .reversed());
+        return withSeals(rows, columns);
     }
 
     /**
@@ -136,39 +187,12 @@ public class ContactLog {
     @Transactional(readOnly = true)
     public List<LogLine> page(@Nullable String callStart, @Nullable LogCursor below, int size) {
         TypedQuery<ContactRow> query = select(callStart, below, "desc", ContactRow.class);
-        return withSeals(query.setMaxResults(size).getResultList());
-    }
-
-    /** Gives every contact of the log or of a search to the receiver, the oldest first, without holding them all. */
-    @Transactional(readOnly = true)
-    public void forEach(@Nullable String callStart, Consumer<Contact> receiver) {
-        try (Stream<ContactRow> rows =
-                select(callStart, null, "asc", ContactRow.class).getResultStream()) {
-            rows.forEach(row -> {
-                receiver.accept(ContactColumns.contact(row));
-                db.detach(row);
-            });
-        }
+        return withSeals(query.setMaxResults(size).getResultList(), List.of());
     }
 
     @Transactional(readOnly = true)
     Optional<ContactRow> row(long id) {
         return Optional.ofNullable(db.find(ContactRow.class, id));
-    }
-
-    private static long idOf(ContactRow row) {
-        if (row.id == null) {
-            throw new IllegalStateException("not stored yet");
-        }
-        return row.id;
-    }
-
-    private ContactRow present(long id) {
-        ContactRow row = db.find(ContactRow.class, id);
-        if (row == null) {
-            throw new IllegalStateException("contact " + id + " is not in the log");
-        }
-        return row;
     }
 
     private <T> TypedQuery<T> select(
@@ -193,11 +217,11 @@ public class ContactLog {
         return query;
     }
 
-    private List<LogLine> withSeals(List<ContactRow> rows) {
+    private List<LogLine> withSeals(List<ContactRow> rows, Collection<String> columns) {
         Map<Long, List<Seal>> byContact =
                 seals.of(rows.stream().map(row -> row.id).toList());
         return rows.stream()
-                .map(row -> LogLine.of(row, byContact.getOrDefault(row.id, List.of())))
+                .map(row -> LogLine.of(row, byContact.getOrDefault(row.id, List.of()), columns))
                 .toList();
     }
 }

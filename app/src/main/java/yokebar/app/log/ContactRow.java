@@ -1,6 +1,5 @@
 package yokebar.app.log;
 
-import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.GeneratedValue;
 import jakarta.persistence.GenerationType;
@@ -8,13 +7,14 @@ import jakarta.persistence.Id;
 import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
-import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.contact.LoggedContact;
+import yokebar.core.contact.Provenance;
 
-/** A contact as it is stored. {@link ContactColumns} turns it into the core's {@code Contact} and back. */
+/** A contact of the log as it is stored. */
 @Entity
 @Table(name = "contact")
-class ContactRow {
+class ContactRow extends StoredContact {
     @Id
     @GeneratedValue(strategy = GenerationType.SEQUENCE, generator = "contact")
     @SequenceGenerator(name = "contact", sequenceName = "contact_seq", allocationSize = 500)
@@ -24,82 +24,14 @@ class ContactRow {
     @Version
     int version;
 
-    String ownCall = "";
-    String callSign = "";
-    Instant startedAt = Instant.EPOCH;
-    boolean secondsKnown;
+    long number() {
+        if (id == null) {
+            throw new IllegalStateException("not stored yet");
+        }
+        return id;
+    }
 
-    @Nullable
-    Instant endedAt;
-
-    String band = "";
-
-    @Nullable
-    Long frequencyHz;
-
-    String mode = "";
-
-    @Nullable
-    String submode;
-
-    @Nullable
-    String propagation;
-
-    @Nullable
-    String satellite;
-
-    @Nullable
-    String reportSent;
-
-    @Nullable
-    String reportReceived;
-
-    @Nullable
-    String name;
-
-    @Nullable
-    String qth;
-
-    @Nullable
-    String locator;
-
-    @Nullable
-    String country;
-
-    @Nullable
-    String state;
-
-    @Nullable
-    String continent;
-
-    @Nullable
-    Integer entityCode;
-
-    @Nullable
-    Integer cqZone;
-
-    @Nullable
-    Integer ituZone;
-
-    @Nullable
-    String operatorCall;
-
-    @Nullable
-    String ownLocator;
-
-    @Column(name = "power_w")
-    @Nullable
-    String powerW;
-
-    @Nullable
-    String comment;
-
-    @Nullable
-    Long placeId;
-
-    @Nullable
-    String otherFields;
-
-    String provenance = "";
-    Instant loggedAt = Instant.EPOCH;
+    LoggedContact logged() {
+        return new LoggedContact(number(), ContactColumns.contact(this), Provenance.parse(provenance));
+    }
 }

@@ -1,18 +1,26 @@
 package yokebar.app.log;
 
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.adif.AdifFields;
+import yokebar.core.contact.ContactAdif;
 import yokebar.core.mode.Mode;
 
 /**
  * A contact as one line of the log.
  *
+ * @param version counts its changes
  * @param mode what operators call it: the submode where there is one
  * @param frequencyHz own transmit frequency
+ * @param more further fields that were asked for, by their ADIF names
  */
 public record LogLine(
         long id,
+        int version,
         String ownCall,
         String call,
         Instant start,
@@ -25,11 +33,14 @@ public record LogLine(
         @Nullable String country,
         @Nullable String locator,
         @Nullable String propagation,
-        List<Seal> seals) {
+        List<Seal> seals,
+        Map<String, String> more) {
 
-    static LogLine of(ContactRow row, List<Seal> seals) {
+    /** @param columns ADIF names of fields to give besides */
+    static LogLine of(ContactRow row, List<Seal> seals, Collection<String> columns) {
         return new LogLine(
-                row.id == null ? 0 : row.id,
+                row.number(),
+                row.version,
                 row.ownCall,
                 row.callSign,
                 row.startedAt,
@@ -42,6 +53,19 @@ public record LogLine(
                 row.country,
                 row.locator,
                 row.propagation,
-                seals);
+                seals,
+                columns.isEmpty() ? Map.of() : more(row, columns));
+    }
+
+    private static Map<String, String> more(ContactRow row, Collection<String> columns) {
+        AdifFields fields = ContactAdif.write(ContactColumns.contact(row));
+        Map<String, String> more = new TreeMap<>();
+        for (String column : columns) {
+            String value = fields.get(column);
+            if (value != null) {
+                more.put(column, value);
+            }
+        }
+        return more;
     }
 }

@@ -1,12 +1,10 @@
 package yokebar.core.log;
 
-import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
-import yokebar.core.band.Band;
 import yokebar.core.call.Call;
 import yokebar.core.contact.Contact;
 import yokebar.core.entity.Entities;
@@ -99,22 +97,5 @@ public record Entry(long id, long startSecond, long frequencyHz, AdifFields fiel
         } catch (NumberFormatException e) {
             return 0;
         }
-    }
-
-    /** When it started, UTC. */
-    public Instant start() {
-        return Instant.ofEpochSecond(startSecond);
-    }
-
-    public Band band() {
-        Band band = Band.named(String.valueOf(fields.get(LogFields.BAND)));
-        if (band == null) {
-            throw new IllegalStateException("contact " + id + " is on no band");
-        }
-        return band;
-    }
-
-    public ModeGroup group() {
-        return ModeGroup.valueOf(String.valueOf(fields.get(LogFields.GROUP)));
     }
 }

@@ -68,4 +68,15 @@ public final class LogFields {
         }
         return text.matches("[A-Za-z][A-Za-z0-9_]{0,39}") ? text.toUpperCase(Locale.ROOT) : null;
     }
+
+    /** What a field is called in a search. */
+    public static String searchName(String field) {
+        return switch (field) {
+            case ENTITY_NAME -> "entity";
+            case CONTINENT -> "continent";
+            case OWN_CALL -> "own";
+            case PROPAGATION -> "via";
+            default -> field.toLowerCase(Locale.ROOT);
+        };
+    }
 }

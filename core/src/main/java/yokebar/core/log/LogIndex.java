@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.IntUnaryOperator;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
@@ -94,12 +95,39 @@ public final class LogIndex {
     /** A contact as it is in here. */
     public Optional<Entry> entry(long id) {
         int slot = slots.slotOf(id);
-        if (slot < 0) {
-            return Optional.empty();
+        return slot < 0 ? Optional.empty() : Optional.of(entryAt(slot));
+    }
+
+    /**
+     * Gives some fields of contacts from a place on, the oldest first, at most as many as asked for.
+     *
+     * @param receiver gets the values in the order of the fields, null where there is none
+     * @return how many were given
+     */
+    public int forEachRow(int from, int most, List<String> fields, Consumer<@Nullable String[]> receiver) {
+        TextColumn[] asked =
+                fields.stream().map(field -> columns.getOrDefault(field, EMPTY)).toArray(TextColumn[]::new);
+        int until = Math.min(from + most, slots.size());
+        for (int i = from; i < until; i++) {
+            String[] values = new String[asked.length];
+            for (int f = 0; f < asked.length; f++) {
+                values[f] = asked[f].text(slots.at(i));
+            }
+            receiver.accept(values);
         }
+        return Math.max(0, until - from);
+    }
+
+    /** The highest number of a contact in it; 0 when it is empty. */
+    public long highestId() {
+        int[] byId = slotsById();
+        return byId.length == 0 ? 0 : slots.id(byId[byId.length - 1]);
+    }
+
+    private Entry entryAt(int slot) {
         AdifFields.Builder fields = new AdifFields.Builder();
         columns.forEach((name, column) -> fields.put(name, column.text(slot)));
-        return Optional.of(new Entry(id, slots.start(slot), frequencies[slot], fields.build()));
+        return new Entry(slots.id(slot), slots.start(slot), frequencies[slot], fields.build());
     }
 
     /** What a search finds, in an order. Quick when asked again while nothing changed. */
@@ -134,7 +162,12 @@ public final class LogIndex {
         return facets;
     }
 
-    /** Counts the contacts of a search by what a tally makes of their start. */
+    /** How many of the contacts a search finds have each value of a field, the most frequent first. */
+    public List<ValueCount> values(Search search, String field) {
+        return counts(all(search), field);
+    }
+
+    /** Gives the start of each contact a search finds. */
     public void forEachStart(Search search, StartReceiver receiver) {
         BitSet found = all(search);
         for (int slot = found.nextSetBit(0); slot >= 0; slot = found.nextSetBit(slot + 1)) {
@@ -171,14 +204,34 @@ public final class LogIndex {
     }
 
     private void fill(int slot, Entry entry) {
-        if (slot >= frequencies.length) {
-            frequencies = Arrays.copyOf(frequencies, slot * 2);
-        }
-        frequencies[slot] = entry.frequencyHz();
+        setFrequency(slot, entry.frequencyHz());
         entry.fields().forEach((name, text) -> column(name).set(slot, text));
     }
 
-    private TextColumn column(String name) {
+    Slots slots() {
+        return slots;
+    }
+
+    Map<String, TextColumn> columns() {
+        return columns;
+    }
+
+    int[] slotsById() {
+        return IndexFile.sortedById(slots);
+    }
+
+    long frequency(int slot) {
+        return frequencies[slot];
+    }
+
+    void setFrequency(int slot, long hz) {
+        if (slot >= frequencies.length) {
+            frequencies = Arrays.copyOf(frequencies, slot * 2);
+        }
+        frequencies[slot] = hz;
+    }
+
+    TextColumn column(String name) {
         return columns.computeIfAbsent(name, n -> new TextColumn());
     }
 

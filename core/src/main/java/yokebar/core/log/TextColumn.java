@@ -22,7 +22,15 @@ final class TextColumn {
     private int @Nullable [] ranks;
 
     void set(int slot, @Nullable String text) {
-        int code = text == null || text.isEmpty() ? 0 : words.codeOf(text);
+        setCode(slot, text == null || text.isEmpty() ? 0 : words.codeOf(text));
+    }
+
+    /** Gives a text its number. */
+    void learn(String text) {
+        words.codeOf(text);
+    }
+
+    void setCode(int slot, int code) {
         int chunk = slot >> CHUNK_BITS;
         if (chunk >= chunks.length || chunks[chunk] == null) {
             if (code == 0) {

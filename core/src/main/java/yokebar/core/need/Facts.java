@@ -1,9 +1,9 @@
 package yokebar.core.need;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import yokebar.core.adif.AdifFields;
 import yokebar.core.band.Band;
 import yokebar.core.call.Call;
 import yokebar.core.call.CallParts;
@@ -20,20 +20,31 @@ import yokebar.core.mode.ModeGroup;
  */
 public record Facts(Map<Kind, String> keys, Band band, ModeGroup group, boolean confirmed) {
 
+    /** The fields they are taken from, in the order {@link #of(String[], boolean)} wants them. */
+    public static final List<String> FIELDS = List.of(
+            LogFields.CALL, LogFields.BAND, LogFields.GROUP, LogFields.ENTITY, "CQZ", "STATE", LogFields.SQUARE);
+
     public static Facts of(Entry entry, boolean confirmed) {
-        AdifFields fields = entry.fields();
-        Call call = new Call(String.valueOf(fields.get(LogFields.CALL)));
+        return of(FIELDS.stream().map(entry.fields()::get).toArray(String[]::new), confirmed);
+    }
+
+    /** @param values of {@link #FIELDS}; null where there is none */
+    public static Facts of(@Nullable String[] values, boolean confirmed) {
+        Call call = new Call(String.valueOf(values[0]));
         Map<Kind, String> keys = new EnumMap<>(Kind.class);
         put(keys, Kind.CALL, call.text());
         put(keys, Kind.BASE_CALL, CallParts.of(call).base());
         put(keys, Kind.PREFIX, Prefix.of(call).text());
-        String entity = fields.get(LogFields.ENTITY);
+        String entity = values[3];
         put(keys, Kind.ENTITY, entity);
-        put(keys, Kind.CQ_ZONE, fields.get("CQZ"));
-        String state = fields.get("STATE");
-        put(keys, Kind.STATE, entity == null || state == null ? null : entity + "/" + state);
-        put(keys, Kind.SQUARE, fields.get(LogFields.SQUARE));
-        return new Facts(keys, entry.band(), entry.group(), confirmed);
+        put(keys, Kind.CQ_ZONE, values[4]);
+        put(keys, Kind.STATE, entity == null || values[5] == null ? null : entity + "/" + values[5]);
+        put(keys, Kind.SQUARE, values[6]);
+        Band band = Band.named(String.valueOf(values[1]));
+        if (band == null) {
+            throw new IllegalArgumentException(call + " is on no band");
+        }
+        return new Facts(keys, band, ModeGroup.valueOf(String.valueOf(values[2])), confirmed);
     }
 
     private static void put(Map<Kind, String> keys, Kind kind, @Nullable String key) {

@@ -51,22 +51,21 @@ public final class WorkedBefore {
     private void count(Facts facts, int step) {
         facts.keys().forEach((kind, key) -> {
             Map<String, Tally> byKey = tallies.get(kind);
-            Tally tally = byKey.computeIfAbsent(key, k -> new Tally());
+            Tally tally = byKey.get(key);
+            if (tally == null) {
+                tally = new Tally();
+                byKey.put(key, tally);
+                if (kind == Kind.CALL) {
+                    calls.add(key);
+                }
+            }
             tally.add(facts.band(), facts.group(), step, facts.confirmed() ? step : 0);
             if (tally.isEmpty()) {
                 byKey.remove(key);
-            }
-            if (kind == Kind.CALL) {
-                listCall(key, !tally.isEmpty());
+                if (kind == Kind.CALL) {
+                    calls.remove(key);
+                }
             }
         });
-    }
-
-    private void listCall(String call, boolean worked) {
-        if (worked) {
-            calls.add(call);
-        } else {
-            calls.remove(call);
-        }
     }
 }

@@ -3,7 +3,11 @@ package yokebar.core.log;
 import static org.junit.jupiter.api.Assertions.assertArrayEquals;
 import static org.junit.jupiter.api.Assertions.assertEquals;
 import static org.junit.jupiter.api.Assertions.assertFalse;
+import static org.junit.jupiter.api.Assertions.assertThrows;
 
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -177,6 +181,38 @@ class LogIndexTest {
         assertArrayEquals(new long[] {}, all.ids(4, 10));
     }
 
+    @Test
+    void isTheSameAfterBeingWrittenAndRead() throws IOException {
+        fourContacts();
+        index.mark(2, "COUNTERSIGN", "DUE");
+        index.remove(List.of(3L));
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        IndexFile.write(index, bytes);
+        LogIndex read = IndexFile.read(new ByteArrayInputStream(bytes.toByteArray()));
+        assertEquals(3, read.size());
+        assertEquals(4, read.highestId());
+        for (long id : List.of(1L, 2L, 4L)) {
+            assertEquals(
+                    fieldsOf(index.entry(id).orElseThrow()),
+                    fieldsOf(read.entry(id).orElseThrow()));
+            assertEquals(
+                    index.entry(id).orElseThrow().frequencyHz(),
+                    read.entry(id).orElseThrow().frequencyHz());
+        }
+        assertArrayEquals(
+                index.search(Search.ALL, Order.NEWEST_FIRST).ids().toArray(),
+                read.search(Search.ALL, Order.NEWEST_FIRST).ids().toArray());
+        byte[] cut = Arrays.copyOf(bytes.toByteArray(), bytes.size() - 3);
+        assertThrows(IOException.class, () -> IndexFile.read(new ByteArrayInputStream(cut)));
+        assertThrows(IOException.class, () -> IndexFile.read(new ByteArrayInputStream(new byte[100])));
+    }
+
+    private static Map<String, String> fieldsOf(Entry entry) {
+        Map<String, String> fields = new TreeMap<>();
+        entry.fields().forEach(fields::put);
+        return fields;
+    }
+
     /** Whatever comes, changes and goes in whatever order: the index answers as a plain list would. */
     @Property(tries = 60)
     void agreesWithAPlainList(@ForAll Random random) {
@@ -241,5 +277,19 @@ class LogIndexTest {
         List<Instant> starts = new ArrayList<>();
         index.forEachStart(SearchText.read("40m"), second -> starts.add(Instant.ofEpochSecond(second)));
         assertEquals(List.of(Instant.parse("2026-11-23T15:00:00Z"), Instant.parse("2025-12-31T14:07:31Z")), starts);
+    }
+
+    @Test
+    void countsByHourAndByMonthWithoutGaps() {
+        StartTally tally = new StartTally();
+        for (String start : List.of("2025-11-30T23:59:59Z", "2026-01-01T00:00:00Z", "2026-01-31T23:10:00Z")) {
+            tally.count(Instant.parse(start).getEpochSecond());
+        }
+        assertEquals(3, tally.contacts());
+        assertEquals(2, tally.byHour()[23]);
+        assertEquals(1, tally.byHour()[0]);
+        assertEquals(
+                List.of(new ValueCount("2025-11", 1), new ValueCount("2025-12", 0), new ValueCount("2026-01", 2)),
+                tally.byMonth());
     }
 }

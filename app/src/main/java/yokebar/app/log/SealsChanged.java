@@ -1,4 +1,4 @@
-package yokebar.app.delivery;
+package yokebar.app.log;
 
 import java.util.List;
 

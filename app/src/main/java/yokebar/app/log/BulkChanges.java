@@ -1,0 +1,278 @@
+package yokebar.app.log;
+
+import jakarta.persistence.EntityManager;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.server.ResponseStatusException;
+import yokebar.app.FieldProblem;
+import yokebar.core.contact.ContactEdit;
+import yokebar.core.contact.LoggedContact;
+import yokebar.core.contact.Reading;
+import yokebar.core.contact.Source;
+import yokebar.core.contact.Undo;
+
+/** Changes of many contacts at once: edit, delete, undo. */
+@Service
+class BulkChanges {
+    /** More are not looked at before, or the look would take as long as the change. */
+    private static final int MOST_LOOKED_AT = 20_000;
+
+    private static final int SAMPLES = 5;
+    private static final int LOOK_AT_ONCE = 1000;
+    private static final int MOST_CHANGES_NAMED = 300;
+
+    private final ContactLog log;
+    private final LogChanges changes;
+    private final ChangeJobs jobs;
+    private final Journey journey;
+    private final EntityManager db;
+
+    BulkChanges(ContactLog log, LogChanges changes, ChangeJobs jobs, Journey journey, EntityManager db) {
+        this.log = log;
+        this.changes = changes;
+        this.jobs = jobs;
+        this.journey = journey;
+        this.db = db;
+    }
+
+    /** What an edit would do to one contact. */
+    record Sample(long id, String call, String what) {}
+
+    /**
+     * What an edit would do.
+     *
+     * @param chosen contacts it is meant for
+     * @param lookedAt how many of them were looked at
+     * @param different of those, how many it would change
+     * @param impossible of those, how many cannot take it; they would stay as they are
+     */
+    record Preview(
+            int chosen, int lookedAt, int different, int impossible, List<Sample> samples, List<Sample> problems) {}
+
+    @Transactional(readOnly = true)
+    public Preview preview(long[] ids, Map<String, @Nullable String> edit) {
+        Map<String, @Nullable String> tidy = tidy(edit);
+        int lookedAt = Math.min(ids.length, MOST_LOOKED_AT);
+        int different = 0;
+        int impossible = 0;
+        List<Sample> samples = new ArrayList<>();
+        List<Sample> problems = new ArrayList<>();
+        for (int from = 0; from < lookedAt; from += LOOK_AT_ONCE) {
+            for (LoggedContact contact : some(ids, from, lookedAt)) {
+                Reading reading = ContactEdit.apply(contact.contact(), tidy);
+                if (reading instanceof Reading.Unreadable unreadable) {
+                    impossible++;
+                    sample(problems, contact, unreadable.sentence());
+                } else if (reading instanceof Reading.Readable readable) {
+                    Collection<String> what = ContactEditing.differences(contact.contact(), readable.contact())
+                            .values();
+                    if (!what.isEmpty()) {
+                        different++;
+                        sample(samples, contact, String.join("; ", what));
+                    }
+                }
+            }
+            db.clear();
+        }
+        return new Preview(ids.length, lookedAt, different, impossible, samples, problems);
+    }
+
+    ChangeView edit(long[] ids, Map<String, @Nullable String> edit) {
+        Map<String, @Nullable String> tidy = tidy(edit);
+        List<String> words = new ArrayList<>();
+        tidy.forEach((name, value) ->
+                words.add(value == null || value.isEmpty() ? name + " removed" : name + " set to " + value));
+        String what = String.join("; ", words);
+        return ChangeView.of(jobs.start(
+                ChangeKind.EDITED,
+                counted(ids.length) + ": "
+                        + (what.length() > MOST_CHANGES_NAMED ? what.substring(0, MOST_CHANGES_NAMED) + "…" : what)
+                        + ".",
+                null,
+                ids,
+                (change, some) -> editSome(change, some, tidy)));
+    }
+
+    ChangeView delete(long[] ids) {
+        return ChangeView.of(
+                jobs.start(ChangeKind.DELETED, counted(ids.length) + " deleted.", null, ids, (change, some) -> {
+                    List<Long> present = List.copyOf(log.rows(some).keySet());
+                    db.clear();
+                    log.delete(present, change);
+                    return present.size();
+                }));
+    }
+
+    /** Takes a change back. */
+    ChangeView undo(long changeId) {
+        ChangeView change = changes.find(changeId)
+                .orElseThrow(() ->
+                        new ResponseStatusException(HttpStatus.NOT_FOUND, "There is no change " + changeId + "."));
+        if (change.undoneBy() != null) {
+            throw new FieldProblem("change", "That was undone already.");
+        }
+        if (change.state().equals(LogChange.State.RUNNING.name())) {
+            throw new FieldProblem("change", "It is still under way; cancel it first.");
+        }
+        long[] ids = touched(changeId);
+        return ChangeView.of(jobs.start(
+                ChangeKind.UNDONE,
+                "Undone: " + change.sentence(),
+                changeId,
+                ids,
+                (undo, some) -> undoSome(changeId, undo, some)));
+    }
+
+    private int editSome(long changeId, List<Long> ids, Map<String, @Nullable String> edit) {
+        List<LoggedContact> after = new ArrayList<>();
+        Map<Long, String> notes = new TreeMap<>();
+        for (ContactRow row : log.rows(ids).values()) {
+            LoggedContact contact = row.logged();
+            if (ContactEdit.apply(contact.contact(), edit) instanceof Reading.Readable readable) {
+                Map<String, String> differences = ContactEditing.differences(contact.contact(), readable.contact());
+                if (!differences.isEmpty()) {
+                    after.add(new LoggedContact(
+                            contact.id(),
+                            readable.contact(),
+                            contact.provenance().with(differences.keySet(), Source.OPERATOR)));
+                    notes.put(contact.id(), "Edited: " + String.join("; ", differences.values()) + ".");
+                }
+            }
+        }
+        replace(after, changeId, notes);
+        return after.size();
+    }
+
+    private int undoSome(long changeId, long undoId, List<Long> ids) {
+        Map<Long, ContactRow> now = log.rows(ids);
+        Map<Long, Past> past = past(changeId, ids, now);
+        List<Long> restored = new ArrayList<>();
+        List<Long> deleted = new ArrayList<>();
+        List<LoggedContact> after = new ArrayList<>();
+        Map<Long, String> notes = new TreeMap<>();
+        for (Long id : ids) {
+            Past was = past.get(id);
+            ContactRow is = now.get(id);
+            if (was == null && is != null) {
+                deleted.add(id);
+            } else if (was != null && is == null && was.fate() == PastContact.Fate.DELETED) {
+                restored.add(id);
+                notes.put(id, "Brought back into the log.");
+            } else if (was != null && is != null && was.fate() == PastContact.Fate.EDITED) {
+                Undo.Result undone = Undo.restore(was.before(), was.after(), is.logged());
+                if (!undone.restored().isEmpty()) {
+                    after.add(undone.contact());
+                    notes.put(
+                            id,
+                            "Undone: " + String.join(", ", undone.restored()) + " as before."
+                                    + (undone.kept().isEmpty()
+                                            ? ""
+                                            : " Kept, because changed again since: " + String.join(", ", undone.kept())
+                                                    + "."));
+                }
+            }
+        }
+        replace(after, undoId, notes);
+        db.flush();
+        db.clear();
+        if (!deleted.isEmpty()) {
+            log.delete(deleted, undoId);
+        }
+        if (!restored.isEmpty()) {
+            log.restore(restored, changeId);
+            changes.brought(undoId, restored);
+        }
+        return after.size() + deleted.size() + restored.size();
+    }
+
+    private void replace(List<LoggedContact> after, long changeId, Map<Long, String> notes) {
+        if (!after.isEmpty()) {
+            log.replace(after, changeId);
+        }
+        journey.note(JourneyStep.Kind.EDITED, notes);
+    }
+
+    /** @param after the contact as the change left it, which is as the next change found it */
+    private record Past(PastContact.Fate fate, LoggedContact before, LoggedContact after) {}
+
+    private Map<Long, Past> past(long changeId, List<Long> ids, Map<Long, ContactRow> now) {
+        Map<Long, PastContact> next = new HashMap<>();
+        for (PastContact after : images(
+                "select n.* from unnest(:ids) as w(id) join contact_past p on p.change_id = :change and p.id = w.id"
+                        + " join contact_past n on n.id = p.id and n.version = p.version + 1",
+                changeId,
+                ids)) {
+            next.put(after.id, after);
+        }
+        Map<Long, Past> past = new HashMap<>();
+        for (PastContact before : images(
+                "select p.* from unnest(:ids) as w(id) join contact_past p on p.change_id = :change and p.id = w.id",
+                changeId,
+                ids)) {
+            PastContact later = next.get(before.id);
+            ContactRow is = now.get(before.id);
+            LoggedContact after = later != null ? later.logged() : is != null ? is.logged() : before.logged();
+            past.put(before.id, new Past(before.fate, before.logged(), after));
+        }
+        return past;
+    }
+
+    private List<PastContact> images(String sql, long changeId, List<Long> ids) {
+        return db.createNativeQuery(sql, PastContact.class)
+                .setParameter("ids", ids.toArray(Long[]::new))
+                .setParameter("change", changeId)
+                .getResultList();
+    }
+
+    private long[] touched(long changeId) {
+        List<?> ids = db.createNativeQuery(
+                        "select id from contact_past where change_id = :change"
+                                + " union select contact_id from contact_added where change_id = :change order by 1",
+                        Long.class)
+                .setParameter("change", changeId)
+                .getResultList();
+        return ids.stream().mapToLong(id -> (Long) id).toArray();
+    }
+
+    private List<LoggedContact> some(long[] ids, int from, int until) {
+        List<Long> some = new ArrayList<>();
+        for (int i = from; i < Math.min(from + LOOK_AT_ONCE, until); i++) {
+            some.add(ids[i]);
+        }
+        Map<Long, LoggedContact> found = log.find(some);
+        return some.stream().filter(found::containsKey).map(found::get).toList();
+    }
+
+    private static void sample(List<Sample> samples, LoggedContact contact, String what) {
+        if (samples.size() < SAMPLES) {
+            samples.add(new Sample(contact.id(), contact.contact().call().text(), what));
+        }
+    }
+
+    private static Map<String, @Nullable String> tidy(Map<String, @Nullable String> edit) {
+        if (edit.isEmpty()) {
+            throw new FieldProblem("changes", "Say which field to change.");
+        }
+        Map<String, @Nullable String> tidy = new TreeMap<>();
+        edit.forEach((name, value) -> {
+            if (!name.matches("[A-Za-z][A-Za-z0-9_]{0,39}")) {
+                throw new FieldProblem("changes", "\"" + name + "\" is no field's name.");
+            }
+            tidy.put(name.toUpperCase(Locale.ROOT), value == null ? null : value.strip());
+        });
+        return tidy;
+    }
+
+    private static String counted(int contacts) {
+        return contacts == 1 ? "1 contact" : contacts + " contacts";
+    }
+}

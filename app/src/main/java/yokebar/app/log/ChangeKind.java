@@ -1,0 +1,10 @@
+package yokebar.app.log;
+
+/** What somebody did to the log. */
+public enum ChangeKind {
+    LOGGED,
+    EDITED,
+    DELETED,
+    MERGED,
+    UNDONE
+}

@@ -1,0 +1,154 @@
+package yokebar.app.log;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
+import java.time.Clock;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.server.ResponseStatusException;
+
+/** What was done to the log, and each contact as it was before. */
+@Service
+public class LogChanges {
+    private static final int MOST_LISTED = 200;
+
+    private final EntityManager db;
+    private final Clock clock;
+    private final ApplicationEventPublisher events;
+
+    LogChanges(EntityManager db, Clock clock, ApplicationEventPublisher events) {
+        this.db = db;
+        this.clock = clock;
+        this.events = events;
+    }
+
+    /**
+     * Opens a change that is done within the running transaction.
+     *
+     * @return its number
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public long make(ChangeKind kind, String sentence, int contacts) {
+        LogChange change = open(kind, sentence, contacts, null);
+        change.done = contacts;
+        change.state = LogChange.State.DONE;
+        return change.number();
+    }
+
+    /** Notes which contacts a change brought, so that taking it back takes them out. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void brought(long changeId, Collection<Long> contactIds) {
+        db.createNativeQuery("insert into contact_added (change_id, contact_id) select :change, w.id"
+                        + " from unnest(:ids) as w(id)")
+                .setParameter("change", changeId)
+                .setParameter("ids", contactIds.toArray(Long[]::new))
+                .executeUpdate();
+    }
+
+    @Transactional(readOnly = true)
+    public List<ChangeView> latest() {
+        return db.createQuery("from LogChange order by id desc", LogChange.class)
+                .setMaxResults(MOST_LISTED)
+                .getResultStream()
+                .map(ChangeView::of)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    public Optional<ChangeView> find(long id) {
+        return Optional.ofNullable(db.find(LogChange.class, id)).map(ChangeView::of);
+    }
+
+    /** Opens a change that goes on through several transactions. */
+    @Transactional
+    LogChange open(ChangeKind kind, String sentence, int planned, @Nullable Long undoes) {
+        LogChange change = new LogChange();
+        change.madeAt = clock.instant();
+        change.kind = kind;
+        change.say(sentence);
+        change.planned = planned;
+        change.state = LogChange.State.RUNNING;
+        change.undoes = undoes;
+        db.persist(change);
+        db.flush();
+        if (undoes != null) {
+            present(undoes).undoneBy = change.number();
+        }
+        events.publishEvent(new ChangeMoved(change.number()));
+        return change;
+    }
+
+    /** Keeps contacts as they are now, before the running transaction changes them. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    void keep(long changeId, PastContact.Fate fate, Collection<Long> contactIds) {
+        db.createNativeQuery("insert into contact_past select :change, :fate, c.*"
+                        + " from unnest(:ids) as w(id) join contact c on c.id = w.id")
+                .setParameter("change", changeId)
+                .setParameter("fate", fate.name())
+                .setParameter("ids", contactIds.toArray(Long[]::new))
+                .executeUpdate();
+    }
+
+    @Transactional(propagation = Propagation.MANDATORY)
+    void moved(long changeId, int contacts) {
+        LogChange change = db.find(LogChange.class, changeId, LockModeType.PESSIMISTIC_WRITE);
+        change.done += contacts;
+        events.publishEvent(new ChangeMoved(changeId));
+    }
+
+    @Transactional
+    void ended(long changeId, LogChange.State state, @Nullable String sentence) {
+        LogChange change = present(changeId);
+        change.state = state;
+        if (sentence != null) {
+            change.say(sentence);
+        }
+        if (state == LogChange.State.STOPPED && change.undoes != null && change.done == 0) {
+            present(change.undoes).undoneBy = null;
+        }
+        events.publishEvent(new ChangeMoved(changeId));
+    }
+
+    /** The number of the newest change; 0 when there was none. */
+    @Transactional(readOnly = true)
+    long newest() {
+        Long newest =
+                db.createQuery("select max(id) from LogChange", Long.class).getSingleResult();
+        return newest == null ? 0 : newest;
+    }
+
+    /** The contacts that changes after this one had to do with. */
+    @Transactional(readOnly = true)
+    List<Long> touchedSince(long changeId) {
+        return db.createNativeQuery(
+                        "select id from contact_past where change_id > :change"
+                                + " union select contact_id from contact_added where change_id > :change",
+                        Long.class)
+                .setParameter("change", changeId)
+                .getResultList();
+    }
+
+    /** What was under way when the application ended, ended there. */
+    @Transactional
+    void stopAbandoned() {
+        db.createQuery("from LogChange where state = :running", LogChange.class)
+                .setParameter("running", LogChange.State.RUNNING)
+                .getResultStream()
+                .forEach(change -> change.state = LogChange.State.STOPPED);
+    }
+
+    private LogChange present(long id) {
+        LogChange change = db.find(LogChange.class, id);
+        if (change == null) {
+            throw new ResponseStatusException(HttpStatus.NOT_FOUND, "There is no change " + id + ".");
+        }
+        return change;
+    }
+}

@@ -1,0 +1,362 @@
+package yokebar.app.log;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.reference.ReferenceData;
+import yokebar.core.contact.LoggedContact;
+import yokebar.core.log.Entry;
+import yokebar.core.log.LogIndex;
+import yokebar.core.need.Facts;
+import yokebar.core.need.WorkedBefore;
+
+/**
+ * The log's index and what was worked before, kept in step with the log: read at the start, then told of every change after its
+ * transaction. One thread has the index to itself; what it is asked waits until everything told before is in, so that whoever
+ * logs a contact and then searches finds it, and whoever logs never waits for a search.
+ */
+@Service
+public class LogSearch implements SmartLifecycle {
+    private static final Logger LOG = LoggerFactory.getLogger(LogSearch.class);
+    private static final String CONFIRMED = "CONFIRMED";
+    private static final int LEARN_AT_ONCE = 20_000;
+    /** Numbers are given out in blocks of 500; so many may be stored after higher ones. */
+    private static final int NUMBERS_AHEAD = 20_000;
+
+    private static final int KEEP_AFTER = 50_000;
+    private static final int KEEP_WITHIN_SECONDS = 8;
+
+    private final LogLoad load;
+    private final IndexKeeping keeping;
+    private final LogChanges changes;
+    private final ContactLog log;
+    private final Seals seals;
+    private final ReferenceData reference;
+    private final ExecutorService owner = Executors.newSingleThreadExecutor(task -> {
+        Thread thread = new Thread(task, "log index");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private final AtomicInteger loaded = new AtomicInteger();
+    private final WorkedBefore workedBefore = new WorkedBefore();
+    /** The owner's alone. */
+    private LogIndex index = new LogIndex();
+    /** What was told while the counting of what was worked before went on. */
+    private final List<Runnable> waitingForCounts = new ArrayList<>();
+
+    private int sinceKept;
+    private volatile boolean running;
+    private volatile boolean ready;
+    private volatile @Nullable Map<Integer, String> marks;
+
+    LogSearch(
+            LogLoad load,
+            IndexKeeping keeping,
+            ContactLog log,
+            LogChanges changes,
+            Seals seals,
+            ReferenceData reference) {
+        this.load = load;
+        this.keeping = keeping;
+        this.changes = changes;
+        this.log = log;
+        this.seals = seals;
+        this.reference = reference;
+    }
+
+    /** Asks the index something, once it knows all that happened before. */
+    public <T> T ask(Function<LogIndex, T> question) {
+        try {
+            return CompletableFuture.supplyAsync(() -> question.apply(index), owner)
+                    .join();
+        } catch (CompletionException e) {
+            throw e.getCause() instanceof RuntimeException cause ? cause : e;
+        }
+    }
+
+    /** What was worked before; it answers at once and may be a moment behind. */
+    public WorkedBefore workedBefore() {
+        return workedBefore;
+    }
+
+    /** Whether the whole log has been read since the start. */
+    public boolean ready() {
+        return ready;
+    }
+
+    /** How many contacts have been read since the start. */
+    public int loaded() {
+        return loaded.get();
+    }
+
+    /** The names under which the states at the services are searched, by service. */
+    public Map<Integer, String> marks() {
+        Map<Integer, String> known = marks;
+        if (known == null) {
+            known = namesOfMarks();
+            marks = known;
+        }
+        return known;
+    }
+
+    private Map<Integer, String> namesOfMarks() {
+        return seals.services().entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, e -> markName(e.getValue())));
+    }
+
+    @Override
+    public void start() {
+        running = true;
+        owner.execute(this::readAll);
+    }
+
+    @Override
+    public void stop() {
+        if (ready) {
+            owner.execute(() -> keep(true));
+        }
+        running = false;
+        owner.shutdown();
+        try {
+            if (!owner.awaitTermination(KEEP_WITHIN_SECONDS, TimeUnit.SECONDS)) {
+                owner.shutdownNow();
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    /** Before what changes the log starts, and after it has stopped. */
+    @Override
+    public int getPhase() {
+        return 0;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    @TransactionalEventListener
+    void logged(ContactsLogged event) {
+        told(() -> takeIn(event.contacts()));
+    }
+
+    @TransactionalEventListener
+    void restored(ContactsRestored event) {
+        told(() -> takeIn(event.contacts()));
+    }
+
+    @TransactionalEventListener
+    void changed(ContactsChanged event) {
+        told(() -> readAgain(event.ids()));
+    }
+
+    @TransactionalEventListener
+    void deleted(ContactsDeleted event) {
+        told(() -> {
+            event.ids().forEach(id -> forget(id));
+            index.remove(event.ids());
+        });
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void sealed(SealsChanged event) {
+        told(() -> markAgain(event.contactIds()));
+    }
+
+    private void told(Runnable change) {
+        if (running) {
+            owner.execute(() -> {
+                if (ready) {
+                    apply(change);
+                } else {
+                    waitingForCounts.add(() -> apply(change));
+                }
+            });
+        }
+    }
+
+    private void apply(Runnable change) {
+        try {
+            change.run();
+            if (++sinceKept >= KEEP_AFTER) {
+                keep(false);
+            }
+        } catch (RuntimeException e) {
+            if (running) {
+                LOG.error("The index of the log missed a change", e);
+            }
+        }
+    }
+
+    private void keep(boolean clean) {
+        keeping.write(index, changes.newest(), clean);
+        sinceKept = 0;
+    }
+
+    /** From what was kept and what happened since; without it, from the log. */
+    private void readAll() {
+        try {
+            long began = System.nanoTime();
+            Optional<IndexKeeping.Kept> kept = keeping.read();
+            if (kept.isPresent()) {
+                index = kept.get().index();
+                loaded.set(index.size());
+                catchUp(kept.get());
+            }
+            if (index.size() != log.size()) {
+                readWhole();
+            }
+            keeping.spoil();
+            if (loaded.get() > 0) {
+                LOG.info("{} contacts ready for searching after {} ms", loaded, millisSince(began));
+            }
+            owner.execute(() -> learnFrom(0));
+        } catch (RuntimeException e) {
+            if (running) {
+                LOG.error("The log could not be read for searching", e);
+            }
+        }
+    }
+
+    /** Numbers of contacts are given out in blocks, so some below the highest known may have been stored after it. */
+    private void catchUp(IndexKeeping.Kept kept) {
+        load.read(index.highestId() - NUMBERS_AHEAD, reference.entities(), this::addUnknown);
+        List<Long> touched = changes.touchedSince(kept.lastChange());
+        if (!touched.isEmpty()) {
+            Map<Long, LoggedContact> now = log.find(touched);
+            index.remove(touched);
+            index.add(now.values().stream()
+                    .map(c -> Entry.of(c.id(), c.contact(), reference.entities()))
+                    .toList());
+            markAgain(touched);
+        }
+        if (!kept.clean()) {
+            readMarks();
+        }
+    }
+
+    private void readWhole() {
+        index = new LogIndex();
+        loaded.set(0);
+        load.read(0, reference.entities(), this::addUnknown);
+        readMarks();
+    }
+
+    private void addUnknown(List<Entry> entries) {
+        List<Entry> fresh = entries.stream().filter(e -> !index.has(e.id())).toList();
+        index.add(fresh);
+        loaded.addAndGet(fresh.size());
+    }
+
+    private void readMarks() {
+        Map<Integer, String> names = marks();
+        seals.forEach((contact, service, state) -> index.mark(contact, names.get(service), state));
+    }
+
+    /** Counts what was worked before, piece by piece, so that searches go on in between. */
+    private void learnFrom(int place) {
+        if (!running) {
+            return;
+        }
+        List<Facts> facts = new ArrayList<>(LEARN_AT_ONCE);
+        List<String> fields = new ArrayList<>(Facts.FIELDS);
+        fields.addAll(marks().values());
+        int given = index.forEachRow(place, LEARN_AT_ONCE, fields, values -> {
+            boolean confirmed = Arrays.asList(values)
+                    .subList(Facts.FIELDS.size(), values.length)
+                    .contains(CONFIRMED);
+            facts.add(Facts.of(values, confirmed));
+        });
+        workedBefore.add(facts);
+        if (given == LEARN_AT_ONCE) {
+            owner.execute(() -> learnFrom(place + LEARN_AT_ONCE));
+        } else {
+            ready = true;
+            waitingForCounts.forEach(Runnable::run);
+            waitingForCounts.clear();
+        }
+    }
+
+    private static long millisSince(long nanos) {
+        return (System.nanoTime() - nanos) / 1_000_000;
+    }
+
+    private void takeIn(List<LoggedContact> contacts) {
+        List<Entry> fresh = new ArrayList<>(contacts.size());
+        List<Long> known = new ArrayList<>();
+        for (LoggedContact contact : contacts) {
+            if (index.has(contact.id())) {
+                known.add(contact.id());
+            } else {
+                fresh.add(Entry.of(contact.id(), contact.contact(), reference.entities()));
+            }
+        }
+        index.add(fresh);
+        workedBefore.add(fresh.stream().map(entry -> Facts.of(entry, false)).toList());
+        readAgain(known);
+        markAgain(fresh.stream().map(Entry::id).toList());
+    }
+
+    /** From the log as it is now: two changes of one contact may be told in any order. */
+    private void readAgain(Collection<Long> ids) {
+        if (ids.isEmpty()) {
+            return;
+        }
+        Set<String> marks = new HashSet<>(marks().values());
+        log.find(ids).values().forEach(contact -> {
+            if (index.has(contact.id())) {
+                forget(contact.id());
+                index.replace(Entry.of(contact.id(), contact.contact(), reference.entities()), marks);
+                learn(contact.id());
+            }
+        });
+    }
+
+    private void markAgain(Collection<Long> ids) {
+        Map<Integer, String> marks = marks();
+        seals.of(ids).forEach((id, states) -> {
+            forget(id);
+            states.forEach(seal -> index.mark(id, marks.get(seal.service()), seal.state()));
+            learn(id);
+        });
+    }
+
+    private void forget(long id) {
+        index.entry(id).ifPresent(entry -> workedBefore.remove(List.of(Facts.of(entry, confirmed(entry)))));
+    }
+
+    private void learn(long id) {
+        index.entry(id).ifPresent(entry -> workedBefore.add(List.of(Facts.of(entry, confirmed(entry)))));
+    }
+
+    private boolean confirmed(Entry entry) {
+        return marks().values().stream()
+                .anyMatch(mark -> CONFIRMED.equals(entry.fields().get(mark)));
+    }
+
+    private static String markName(String service) {
+        return service.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
+    }
+}

@@ -1,0 +1,87 @@
+package yokebar.core.adif;
+
+import java.io.Writer;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import javax.xml.stream.XMLOutputFactory;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamWriter;
+
+/**
+ * Writes ADX, the XML form of ADIF 3.1.x. Application fields become {@code APP} elements; characters XML cannot hold are left
+ * out.
+ */
+public final class AdxWriter {
+    private static final DateTimeFormatter CREATED =
+            DateTimeFormatter.ofPattern("yyyyMMdd HHmmss").withZone(ZoneOffset.UTC);
+    private static final String APP_PREFIX = "APP_";
+
+    private final XMLStreamWriter xml;
+
+    public AdxWriter(Writer out) throws XMLStreamException {
+        this.xml = XMLOutputFactory.newDefaultFactory().createXMLStreamWriter(out);
+    }
+
+    /** @param created when the file is made, UTC */
+    public void header(Instant created) throws XMLStreamException {
+        xml.writeStartDocument("UTF-8", "1.0");
+        xml.writeStartElement("ADX");
+        xml.writeStartElement("HEADER");
+        element("ADIF_VER", "3.1.4");
+        element("PROGRAMID", "Yokebar");
+        element("CREATED_TIMESTAMP", CREATED.format(created));
+        xml.writeEndElement();
+        xml.writeStartElement("RECORDS");
+    }
+
+    public void record(AdifFields fields) throws XMLStreamException {
+        xml.writeStartElement("RECORD");
+        for (int i = 0; i < fields.size(); i++) {
+            field(fields.name(i), fields.value(i));
+        }
+        xml.writeEndElement();
+        xml.writeCharacters("\n");
+    }
+
+    /** Closes the elements and flushes. */
+    public void end() throws XMLStreamException {
+        xml.writeEndElement();
+        xml.writeEndElement();
+        xml.writeEndDocument();
+        xml.flush();
+    }
+
+    private void field(String name, String value) throws XMLStreamException {
+        int program = name.startsWith(APP_PREFIX) ? name.indexOf('_', APP_PREFIX.length()) : -1;
+        if (program < 0) {
+            element(name, value);
+            return;
+        }
+        xml.writeStartElement("APP");
+        xml.writeAttribute("PROGRAMID", name.substring(APP_PREFIX.length(), program));
+        xml.writeAttribute("FIELDNAME", name.substring(program + 1));
+        xml.writeAttribute("TYPE", "S");
+        xml.writeCharacters(printable(value));
+        xml.writeEndElement();
+    }
+
+    private void element(String name, String value) throws XMLStreamException {
+        xml.writeStartElement(name);
+        xml.writeCharacters(printable(value));
+        xml.writeEndElement();
+    }
+
+    private static String printable(String value) {
+        StringBuilder clean = new StringBuilder(value.length());
+        value.codePoints()
+                .filter(c -> c == '\t'
+                        || c == '\n'
+                        || c == '\r'
+                        || c >= 0x20 && c <= 0xD7FF
+                        || c >= 0xE000 && c <= 0xFFFD
+                        || c >= 0x10000)
+                .forEach(clean::appendCodePoint);
+        return clean.toString();
+    }
+}

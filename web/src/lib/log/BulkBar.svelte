@@ -1,0 +1,162 @@
+<script lang="ts">
+  import { Button, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { Edit, TrashCan } from 'carbon-icons-svelte';
+  import { api, got, Problem, type BulkPreview } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import { counted, grouped } from '../shared/format';
+  import type { Chosen } from './chosen.svelte';
+  import { MAIN_FIELDS, PROPAGATION } from './fields';
+
+  let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
+
+  const FIELDS = [
+    { name: 'PROP_MODE', label: 'How the signal travelled' },
+    ...MAIN_FIELDS.filter((f) => f.name !== 'CALL'),
+  ];
+  let asking = $state<'edit' | 'delete' | undefined>(undefined);
+  let field = $state('PROP_MODE');
+  let value = $state('');
+  let preview = $state.raw<BulkPreview | undefined>(undefined);
+  let problem = $state('');
+  let request = 0;
+
+  const selection = $derived(chosen.selection(app.log.search));
+
+  $effect(() => {
+    if (asking === 'edit') {
+      void look(field, value);
+    }
+  });
+
+  async function look(name: string, to: string) {
+    const mine = ++request;
+    try {
+      const fresh = await got(
+        api.POST('/api/changes/preview', { body: { selection, changes: { [name]: to } } }),
+      );
+      if (mine === request) {
+        preview = fresh;
+        problem = '';
+      }
+    } catch (e) {
+      if (mine === request) {
+        preview = undefined;
+        problem = e instanceof Problem ? e.message : String(e);
+      }
+    }
+  }
+
+  function outcome(look: BulkPreview): string {
+    const of = look.lookedAt < look.chosen ? ` of the first ${grouped(look.lookedAt)} looked at` : '';
+    const rest =
+      look.impossible > 0 ? `; ${grouped(look.impossible)} cannot take it and stay as they are` : '';
+    return `${counted(look.different, 'contact')} will be different${of}${rest}.`;
+  }
+
+  function carryOut() {
+    const change =
+      asking === 'edit'
+        ? got(api.POST('/api/changes/edit', { body: { selection, changes: { [field]: value } } }))
+        : got(api.POST('/api/changes/delete', { body: selection }));
+    asking = undefined;
+    void app.changes.begin(change);
+    chosen.clear();
+  }
+</script>
+
+<div class="bulk" role="region" aria-label="Chosen contacts">
+  <strong>{counted(chosen.size, 'contact')} chosen</strong>
+  <Button size="small" kind="tertiary" icon={Edit} on:click={() => (asking = 'edit')}>Change a field</Button>
+  <Button size="small" kind="ghost" icon={TrashCan} on:click={() => (asking = 'delete')}>Delete</Button>
+  {#if !chosen.all && chosen.size < app.log.found}
+    <button class="more" onclick={() => chosen.chooseAll(app.log.found)}
+      >Choose all {grouped(app.log.found)}</button
+    >
+  {/if}
+  <button class="more" onclick={() => chosen.clear()}>Choose none</button>
+</div>
+
+<Modal
+  size="sm"
+  open={asking !== undefined}
+  modalHeading={asking === 'delete'
+    ? `Delete ${counted(chosen.size, 'contact')}?`
+    : `Change a field of ${counted(chosen.size, 'contact')}`}
+  primaryButtonText={asking === 'delete'
+    ? 'Delete'
+    : `Change ${preview ? counted(preview.different, 'contact') : ''}`}
+  primaryButtonDisabled={asking === 'edit' && !preview?.different}
+  secondaryButtonText="Leave as it is"
+  danger={asking === 'delete'}
+  on:close={() => (asking = undefined)}
+  on:click:button--secondary={() => (asking = undefined)}
+  on:submit={carryOut}
+>
+  {#if asking === 'delete'}
+    <p>They leave the log and are no longer sent to services. It can be undone at any time under Changes.</p>
+  {:else if asking === 'edit'}
+    <div class="form">
+      <Select size="sm" labelText="Field" bind:selected={field}>
+        {#each FIELDS as f (f.name)}<SelectItem value={f.name} text={f.label} />{/each}
+      </Select>
+      {#if field === 'PROP_MODE'}
+        <Select size="sm" labelText="New value" bind:selected={value}>
+          {#each PROPAGATION as { code, label } (code)}<SelectItem value={code} text={label} />{/each}
+        </Select>
+      {:else}
+        <TextInput size="sm" labelText="New value; empty takes the field away" bind:value />
+      {/if}
+    </div>
+    {#if problem}
+      <p class="trouble" role="alert">{problem}</p>
+    {:else if preview}
+      <p role="status">{outcome(preview)}</p>
+      <ul>
+        {#each preview.samples as sample (sample.id)}
+          <li><span class="mono">{sample.call}</span> {sample.what}</li>
+        {/each}
+        {#each preview.problems as sample (sample.id)}
+          <li class="trouble"><span class="mono">{sample.call}</span> {sample.what}</li>
+        {/each}
+      </ul>
+    {:else}
+      <p class="muted">Looking what would change…</p>
+    {/if}
+  {/if}
+</Modal>
+
+<style>
+  .bulk {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+    padding: 6px 24px;
+    background: var(--yb-selected);
+    border-left: 3px solid var(--yb-accent);
+  }
+
+  .form {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 12px;
+    margin-bottom: 12px;
+  }
+
+  ul {
+    margin: 8px 0 0;
+    padding: 0;
+    list-style: none;
+    font-size: 13px;
+  }
+
+  li {
+    padding: 3px 0;
+    border-top: 1px solid var(--yb-line);
+  }
+
+  li .mono {
+    display: inline-block;
+    min-width: 88px;
+    font-weight: 600;
+  }
+</style>

@@ -1,0 +1,168 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import { api, got, type LogFacets } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import { STATE_NAMES, type LaneState } from '../services/lanes.svelte';
+  import { grouped } from '../shared/format';
+  import { chosen, toggled } from './search-text';
+
+  let { app, onsearch }: { app: AppState; onsearch: (text: string) => void } = $props();
+
+  const SHOWN = 6;
+  const NAMES: Record<string, string> = {
+    BAND: 'Band',
+    MODE: 'Mode',
+    GROUP: 'Kind',
+    YEAR: 'Year',
+    COUNTRY: 'Entity',
+    CONT: 'Continent',
+    OPERATOR: 'Operator',
+    STATION_CALLSIGN: 'Own call',
+    PROP_MODE: 'Via',
+    COUNTERSIGN: 'Countersign',
+  };
+  const GROUPS: Record<string, string> = { PHONE: 'phone', CW: 'CW', DIGITAL: 'digital' };
+
+  let counts = $state.raw<LogFacets | undefined>(undefined);
+  let opened = $state.raw<Set<string>>(new Set());
+  let request = 0;
+
+  $effect(() => {
+    void app.log.edition;
+    untrack(() => void read());
+  });
+
+  async function read() {
+    const mine = ++request;
+    try {
+      const fresh = await got(api.GET('/api/log/facets', { params: { query: { search: app.log.search } } }));
+      if (mine === request) {
+        counts = fresh;
+      }
+    } catch {
+      // The rows beside say what is wrong.
+    }
+  }
+
+  function words(field: string, value: string): string {
+    if (field === 'COUNTERSIGN') {
+      return STATE_NAMES[value as LaneState] ?? value;
+    }
+    return field === 'GROUP' ? (GROUPS[value] ?? value) : value;
+  }
+
+  function choose(name: string, field: string, value: string) {
+    onsearch(toggled(app.log.search, field === 'YEAR' ? 'date' : name, value));
+  }
+
+  function isChosen(name: string, field: string, value: string): boolean {
+    return chosen(app.log.search, field === 'YEAR' ? 'date' : name).includes(value.toLowerCase());
+  }
+
+  function open(field: string) {
+    const fields = new Set(opened);
+    if (!fields.delete(field)) {
+      fields.add(field);
+    }
+    opened = fields;
+  }
+</script>
+
+<aside class="facets" aria-label="Counts">
+  {#each counts?.facets ?? [] as facet (facet.field)}
+    {#if facet.values.length > 1 || chosen(app.log.search, facet.name).length > 0}
+      <section>
+        <h2>{NAMES[facet.field] ?? facet.name}</h2>
+        <ul>
+          {#each facet.values.slice(0, opened.has(facet.field) ? undefined : SHOWN) as { value, contacts } (value)}
+            <li>
+              <button
+                aria-pressed={isChosen(facet.name, facet.field, value)}
+                onclick={() => choose(facet.name, facet.field, value)}
+              >
+                <span class="value">{words(facet.field, value)}</span>
+                <span class="mono">{grouped(contacts)}</span>
+              </button>
+            </li>
+          {/each}
+        </ul>
+        {#if facet.values.length > SHOWN}
+          <button class="more" onclick={() => open(facet.field)}>
+            {opened.has(facet.field) ? 'fewer' : `${facet.values.length - SHOWN + facet.more} more`}
+          </button>
+        {/if}
+      </section>
+    {/if}
+  {/each}
+</aside>
+
+<style>
+  .facets {
+    flex: none;
+    width: 184px;
+    padding: 0 8px 16px 24px;
+    overflow-y: auto;
+    scrollbar-color: var(--yb-line) transparent;
+    scrollbar-width: thin;
+    border-right: 1px solid var(--yb-line);
+  }
+
+  section {
+    margin-bottom: 12px;
+  }
+
+  h2 {
+    font-size: 12px;
+    font-weight: 400;
+    color: var(--yb-ink-2);
+  }
+
+  ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+
+  li button {
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+    width: 100%;
+    height: 24px;
+    padding: 0 8px;
+    border: 0;
+    border-radius: 2px;
+    background: none;
+    color: var(--yb-ink);
+    font: inherit;
+    font-size: 13px;
+    text-align: left;
+    cursor: pointer;
+  }
+
+  li button:hover {
+    background: var(--yb-hover);
+  }
+
+  li button[aria-pressed='true'] {
+    background: var(--yb-selected);
+    box-shadow: inset 3px 0 0 var(--yb-accent);
+    font-weight: 600;
+  }
+
+  .value {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .mono {
+    color: var(--yb-ink-2);
+    font-size: 12px;
+  }
+
+  .more {
+    margin-left: 8px;
+    font-size: 12px;
+  }
+</style>

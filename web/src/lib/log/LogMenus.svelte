@@ -1,0 +1,162 @@
+<script lang="ts">
+  import { Button, Checkbox, TextInput } from 'carbon-components-svelte';
+  import { api, got, Problem, type LogViewSaved } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import Menu from '../shared/Menu.svelte';
+  import { choosable, column, FIRST_COLUMNS } from './columns';
+
+  let { app, onsearch }: { app: AppState; onsearch: (text: string) => void } = $props();
+
+  let views = $state.raw<LogViewSaved[]>([]);
+  let fields = $state.raw<string[]>([]);
+  let name = $state('');
+  let problem = $state('');
+
+  const query = $derived(
+    new URLSearchParams({
+      search: app.log.search,
+      sort: app.log.sort.field,
+      descending: String(app.log.sort.descending),
+    }).toString(),
+  );
+
+  async function readViews() {
+    try {
+      views = await got(api.GET('/api/log/views'));
+    } catch (e) {
+      problem = String(e);
+    }
+  }
+
+  async function readFields() {
+    const services = ['COUNTERSIGN'];
+    fields = choosable(await got(api.GET('/api/log/fields')), services);
+  }
+
+  function use(view: LogViewSaved) {
+    app.showColumns(view.columns);
+    app.log.sort = { field: view.sort, descending: view.descending };
+    onsearch(view.search);
+  }
+
+  async function keep() {
+    const { search, sort } = app.log;
+    const body = { name, search, sort: sort.field, descending: sort.descending, columns: app.logColumns };
+    try {
+      views = await got(api.PUT('/api/log/views', { body }));
+      name = '';
+      problem = '';
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  }
+
+  async function forget(view: LogViewSaved) {
+    views = await got(api.DELETE('/api/log/views/{name}', { params: { path: { name: view.name } } }));
+  }
+
+  function toggle(field: string, on: boolean) {
+    app.showColumns(on ? [...app.logColumns, field] : app.logColumns.filter((f) => f !== field));
+  }
+</script>
+
+<Menu label="Views" onopen={readViews}>
+  {#each views as view (view.name)}
+    <div class="saved">
+      <button class="choice" onclick={() => use(view)}
+        >{view.name}<span class="mono">{view.search}</span></button
+      >
+      <button class="away" aria-label={`Remove the view ${view.name}`} onclick={() => forget(view)}>×</button>
+    </div>
+  {:else}
+    <p class="muted">Keep a search with its order and columns under a name, and it is one click away.</p>
+  {/each}
+  <form
+    class="keep"
+    onsubmit={(event) => {
+      event.preventDefault();
+      void keep();
+    }}
+  >
+    <TextInput size="sm" labelText="Keep what is shown as" placeholder="Japan on 40 m" bind:value={name} />
+    <Button size="small" kind="tertiary" type="submit" disabled={name.trim() === ''}>Keep</Button>
+  </form>
+  {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+</Menu>
+
+<Menu label="Columns" onopen={readFields}>
+  <div class="columns">
+    {#each fields as field (field)}
+      <Checkbox
+        labelText={column(field).label}
+        checked={app.logColumns.includes(field)}
+        on:check={({ detail }) => detail !== app.logColumns.includes(field) && toggle(field, detail)}
+      />
+    {/each}
+  </div>
+  <button class="more" onclick={() => app.showColumns(FIRST_COLUMNS)}>As at first</button>
+</Menu>
+
+<Menu label="Export">
+  <p class="muted">What is found now, in this order.</p>
+  <a class="choice" href={`/api/contacts.adi?${query}`} download="contacts.adi">ADI, for other programs</a>
+  <a class="choice" href={`/api/contacts.adx?${query}`} download="contacts.adx">ADX, the same as XML</a>
+  <a
+    class="choice"
+    href={`/api/contacts.csv?${query}&columns=${app.logColumns.join(',')}`}
+    download="contacts.csv">CSV of these columns</a
+  >
+  <a class="choice" href={`/api/log/print?${query}&columns=${app.logColumns.join(',')}`} target="_blank"
+    >A page to print</a
+  >
+</Menu>
+
+<style>
+  .choice {
+    display: flex;
+    justify-content: space-between;
+    gap: 16px;
+    width: 100%;
+    padding: 6px 8px;
+    border: 0;
+    background: none;
+    color: var(--yb-ink);
+    font: inherit;
+    text-align: left;
+    text-decoration: none;
+    cursor: pointer;
+  }
+
+  .choice:hover {
+    background: var(--yb-hover);
+  }
+
+  .choice .mono {
+    color: var(--yb-ink-2);
+    font-size: 12px;
+  }
+
+  .saved {
+    display: flex;
+  }
+
+  .away {
+    border: 0;
+    background: none;
+    color: var(--yb-ink-2);
+    font-size: 16px;
+    cursor: pointer;
+  }
+
+  .keep {
+    display: flex;
+    align-items: end;
+    gap: 8px;
+    margin-top: 8px;
+  }
+
+  .columns {
+    columns: 2;
+    margin-bottom: 8px;
+  }
+</style>

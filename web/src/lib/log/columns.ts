@@ -1,0 +1,157 @@
+import type { LogLine } from '../api/client';
+import { kiloHertz, utcDate, utcMinute } from '../shared/format';
+
+/** A column of the log. */
+export interface Column {
+  /** The ADIF name of the field it shows; also what it is sorted by, unless another is given. */
+  field: string;
+  label: string;
+  /** Of a grid column. */
+  width: string;
+  kind: 'text' | 'mono' | 'number';
+  sort?: string;
+  text: (line: LogLine) => string;
+  /** Whether it can be changed in its cell. */
+  editable?: boolean;
+}
+
+const mono = 'mono' as const;
+
+/** Columns that every row brings along. */
+export const USUAL: Column[] = [
+  {
+    field: 'QSO_DATE',
+    label: 'Date',
+    width: '92px',
+    kind: mono,
+    sort: 'START',
+    text: (l) => utcDate(l.start),
+  },
+  {
+    field: 'TIME_ON',
+    label: 'UTC',
+    width: '48px',
+    kind: mono,
+    sort: 'START',
+    text: (l) => utcMinute(l.start),
+  },
+  {
+    field: 'CALL',
+    label: 'Call',
+    width: 'minmax(96px, 1fr)',
+    kind: mono,
+    text: (l) => l.call,
+    editable: true,
+  },
+  { field: 'BAND', label: 'Band', width: '48px', kind: 'text', text: (l) => l.band },
+  { field: 'FREQ', label: 'kHz', width: '84px', kind: 'number', text: (l) => kiloHertz(l.frequencyHz) },
+  { field: 'MODE', label: 'Mode', width: '56px', kind: 'text', text: (l) => l.mode },
+  {
+    field: 'RST_SENT',
+    label: 'Sent',
+    width: '48px',
+    kind: mono,
+    text: (l) => l.reportSent ?? '',
+    editable: true,
+  },
+  {
+    field: 'RST_RCVD',
+    label: 'Rcvd',
+    width: '48px',
+    kind: mono,
+    text: (l) => l.reportReceived ?? '',
+    editable: true,
+  },
+  {
+    field: 'NAME',
+    label: 'Name',
+    width: 'minmax(64px, 1.2fr)',
+    kind: 'text',
+    text: (l) => l.name ?? '',
+    editable: true,
+  },
+  {
+    field: 'COUNTRY',
+    label: 'Entity',
+    width: 'minmax(84px, 1.5fr)',
+    kind: 'text',
+    text: (l) => l.country ?? '',
+  },
+  {
+    field: 'GRIDSQUARE',
+    label: 'Locator',
+    width: '72px',
+    kind: mono,
+    text: (l) => l.locator ?? '',
+    editable: true,
+  },
+  {
+    field: 'PROP_MODE',
+    label: 'Via',
+    width: '48px',
+    kind: 'text',
+    text: (l) => l.propagation ?? '',
+    editable: true,
+  },
+  { field: 'STATION_CALLSIGN', label: 'Own call', width: '88px', kind: mono, text: (l) => l.ownCall },
+];
+
+/** What a log shows until somebody chooses otherwise. */
+export const FIRST_COLUMNS = [
+  'QSO_DATE',
+  'TIME_ON',
+  'CALL',
+  'BAND',
+  'FREQ',
+  'MODE',
+  'RST_SENT',
+  'RST_RCVD',
+  'NAME',
+  'COUNTRY',
+  'GRIDSQUARE',
+];
+
+const OTHER_LABELS: Record<string, string> = {
+  QTH: 'Town',
+  STATE: 'State',
+  COMMENT: 'Comment',
+  NOTES: 'Notes',
+  OPERATOR: 'Operator',
+  TX_PWR: 'W',
+  CQZ: 'CQ',
+  ITUZ: 'ITU',
+  CONT: 'Cont.',
+  DXCC: 'Entity no.',
+  SAT_NAME: 'Satellite',
+  MY_GRIDSQUARE: 'Own locator',
+  TIME_OFF: 'End',
+};
+const WIDE = new Set(['QTH', 'COMMENT', 'NOTES', 'ADDRESS']);
+/** They follow from others, or are the log's own. */
+const COMPUTED = new Set(['YEAR', 'GROUP', 'SQUARE', 'SUBMODE', 'PLACE']);
+
+/** The column of a field. */
+export function column(field: string): Column {
+  return (
+    USUAL.find((c) => c.field === field) ?? {
+      field,
+      label: OTHER_LABELS[field] ?? field,
+      width: WIDE.has(field) ? 'minmax(96px, 2fr)' : 'minmax(64px, 1fr)',
+      kind: 'text',
+      text: (line) => line.more[field] ?? '',
+      editable: true,
+    }
+  );
+}
+
+/** The fields that can be chosen as columns: the usual ones, then what the log has. */
+export function choosable(inLog: string[], services: string[]): string[] {
+  const usual = USUAL.map((c) => c.field);
+  const others = inLog.filter((f) => !usual.includes(f) && !COMPUTED.has(f) && !services.includes(f));
+  return [...usual, ...others];
+}
+
+/** Fields that the server has to send besides the usual ones. */
+export function besides(fields: string[]): string[] {
+  return fields.filter((field) => !USUAL.some((c) => c.field === field));
+}
