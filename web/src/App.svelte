@@ -7,6 +7,7 @@
   import Yoke from './lib/frame/Yoke.svelte';
   import HookupDrawer from './lib/hookups/HookupDrawer.svelte';
   import HookupsView from './lib/hookups/HookupsView.svelte';
+  import ContactLine from './lib/line/ContactLine.svelte';
   import ChangeBar from './lib/log/ChangeBar.svelte';
   import ChangesDrawer from './lib/log/ChangesDrawer.svelte';
   import ContactDrawer from './lib/log/ContactDrawer.svelte';
@@ -28,11 +29,13 @@
   }
 
   function act(key: string) {
-    const way = app.view === 'desk' ? app.path.path : undefined;
+    const way = app.view === 'desk' ? app.partner.view?.whereabouts?.path : undefined;
     if (key === 'r') {
       void app.radios.next();
     } else if (key === 'p') {
       app.showPosition();
+    } else if (key === 'c') {
+      app.askForLine();
     } else if (key === 'b' && way) {
       void app.rotors.point(Math.round(way.bearingDegrees) % 360);
     } else if (key === 'B' && way) {
@@ -45,6 +48,11 @@
       app.close();
       return;
     }
+    if (event.altKey && event.code === 'KeyB') {
+      event.preventDefault();
+      act(event.shiftKey ? 'B' : 'b');
+      return;
+    }
     if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !typing(event.target)) {
       event.preventDefault();
       void app.changes.undo(app.changes.undoable?.id);
@@ -54,6 +62,9 @@
       return;
     }
     if (!awaitingView) {
+      if (event.key === 'c') {
+        event.preventDefault();
+      }
       act(event.key);
     }
     const view = GO[event.key];
@@ -89,6 +100,7 @@
         {/if}
       </div>
       <ChangeBar {app} />
+      {#if app.view === 'desk' || app.lineOpen}<ContactLine {app} />{/if}
     </main>
     {#if app.drawer?.of === 'contact'}
       {#key app.drawer.id}

@@ -340,6 +340,54 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/line/log': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['log'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/line/read': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['read'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/line/tune': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['tune_1'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/log/facets': {
     parameters: {
       query?: never;
@@ -495,6 +543,22 @@ export interface paths {
     put?: never;
     post?: never;
     delete: operations['remove_3'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/partner': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['partner'];
+    put?: never;
+    post?: never;
+    delete?: never;
     options?: never;
     head?: never;
     patch?: never;
@@ -1005,6 +1069,49 @@ export interface components {
       /** Format: date */
       validUntil?: string;
     };
+    Cell: {
+      /** @enum {string} */
+      band:
+        | 'M2190'
+        | 'M630'
+        | 'M560'
+        | 'M160'
+        | 'M80'
+        | 'M60'
+        | 'M40'
+        | 'M30'
+        | 'M20'
+        | 'M17'
+        | 'M15'
+        | 'M12'
+        | 'M10'
+        | 'M8'
+        | 'M6'
+        | 'M5'
+        | 'M4'
+        | 'M2'
+        | 'M1_25'
+        | 'CM70'
+        | 'CM33'
+        | 'CM23'
+        | 'CM13'
+        | 'CM9'
+        | 'CM6'
+        | 'CM3'
+        | 'CM1_25'
+        | 'MM6'
+        | 'MM4'
+        | 'MM2_5'
+        | 'MM2'
+        | 'MM1'
+        | 'SUBMM';
+      /** Format: int32 */
+      confirmed: number;
+      /** Format: int32 */
+      contacts: number;
+      /** @enum {string} */
+      group: 'PHONE' | 'CW' | 'DIGITAL';
+    };
     ChangeView: {
       /** Format: date-time */
       at: string;
@@ -1075,6 +1182,16 @@ export interface components {
       sunrise?: string;
       /** Format: date-time */
       sunset?: string;
+    };
+    EntityView: {
+      continent: string;
+      /** Format: int32 */
+      cqZone: number;
+      /** Format: int32 */
+      ituZone: number;
+      name: string;
+      /** Format: int32 */
+      number: number;
     };
     Facet: {
       field: string;
@@ -1251,6 +1368,51 @@ export interface components {
       id: string;
       name: string;
     };
+    Likely: {
+      call: string;
+      near: boolean;
+      /** Format: int32 */
+      worked: number;
+    };
+    LineLogged: {
+      call: string;
+      /** Format: int64 */
+      changeId?: number;
+      /** Format: int64 */
+      contactId: number;
+      fresh: boolean;
+      sentence: string;
+    };
+    LineRequest: {
+      key?: string;
+      /** Format: int64 */
+      positionId?: number;
+      sticking?: {
+        [key: string]: string;
+      };
+      text: string;
+      /** Format: int64 */
+      typedForMs: number;
+    };
+    LineTuned: {
+      there: boolean;
+    };
+    LineView: {
+      band?: string;
+      countsReady: boolean;
+      /** Format: int64 */
+      frequencyHz?: number;
+      late: boolean;
+      likely: components['schemas']['Likely'][];
+      mode?: string;
+      notices: string[];
+      problems: components['schemas']['Problem'][];
+      /** Format: date-time */
+      start: string;
+      station?: components['schemas']['StationHint'];
+      tokens: components['schemas']['Token'][];
+      tunes: boolean;
+    };
     LogLine: {
       band: string;
       call: string;
@@ -1303,6 +1465,14 @@ export interface components {
     Meant: {
       meant: boolean;
     };
+    NeedMark: {
+      /** @enum {string} */
+      band: 'NEEDED' | 'WORKED' | 'CONFIRMED';
+      /** @enum {string} */
+      ever: 'NEEDED' | 'WORKED' | 'CONFIRMED';
+      /** @enum {string} */
+      mode: 'NEEDED' | 'WORKED' | 'CONFIRMED';
+    };
     Now: {
       band?: string;
       /** Format: int32 */
@@ -1336,6 +1506,22 @@ export interface components {
     };
     OwnCall: {
       ownCall?: string;
+    };
+    PartnerView: {
+      call: string;
+      /** Format: int32 */
+      confirmed: number;
+      /** Format: int32 */
+      contacts: number;
+      earlier: components['schemas']['LogLine'][];
+      entity?: components['schemas']['EntityView'];
+      /** Format: date-time */
+      lastConfirmed?: string;
+      name?: string;
+      ofEntity: components['schemas']['Cell'][];
+      qth?: string;
+      station: components['schemas']['Cell'][];
+      whereabouts?: components['schemas']['Whereabouts'];
     };
     PathView: {
       /** Format: double */
@@ -1447,6 +1633,10 @@ export interface components {
       lookedAt: number;
       problems: components['schemas']['Sample'][];
       samples: components['schemas']['Sample'][];
+    };
+    Problem: {
+      field: string;
+      sentence: string;
     };
     Program: {
       address: string;
@@ -1593,6 +1783,18 @@ export interface components {
       ids?: number[];
       search?: string;
     };
+    StationHint: {
+      brings: string[];
+      call: string;
+      continent?: string;
+      /** Format: int32 */
+      cqZone?: number;
+      dupe?: string;
+      entity?: string;
+      need?: components['schemas']['NeedMark'];
+      /** Format: int32 */
+      worked: number;
+    };
     StationView: {
       calls: components['schemas']['CallView'][];
       licences: components['schemas']['LicenceView'][];
@@ -1622,6 +1824,16 @@ export interface components {
       /** Format: double */
       longitudeDegrees: number;
     };
+    Token: {
+      field?: string;
+      /** Format: int32 */
+      from: number;
+      label: string;
+      problem?: string;
+      /** Format: int32 */
+      until: number;
+      value: string;
+    };
     Told: {
       told: boolean;
     };
@@ -1636,8 +1848,39 @@ export interface components {
       contacts: number;
       value: string;
     };
+    Way: {
+      /** Format: double */
+      bearingDegrees: number;
+      /** Format: double */
+      distanceKm: number;
+      /** Format: double */
+      fromLatitudeDegrees: number;
+      /** Format: double */
+      fromLongitudeDegrees: number;
+      greyLine: boolean;
+      /** Format: double */
+      longPathDegrees: number;
+      /** Format: date-time */
+      sunriseHere?: string;
+      /** Format: date-time */
+      sunsetHere?: string;
+    };
     Where: {
       addresses?: string[];
+    };
+    Whereabouts: {
+      /** Format: double */
+      latitudeDegrees: number;
+      locator?: string;
+      /** Format: double */
+      longitudeDegrees: number;
+      path?: components['schemas']['Way'];
+      source: string;
+      sunTime: string;
+      /** Format: date-time */
+      sunrise?: string;
+      /** Format: date-time */
+      sunset?: string;
     };
   };
   responses: never;
@@ -2187,6 +2430,78 @@ export interface operations {
       };
     };
   };
+  log: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LineRequest'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LineLogged'];
+        };
+      };
+    };
+  };
+  read: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LineRequest'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LineView'];
+        };
+      };
+    };
+  };
+  tune_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LineRequest'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LineTuned'];
+        };
+      };
+    };
+  };
   facets: {
     parameters: {
       query?: {
@@ -2433,6 +2748,30 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['LogView'][];
+        };
+      };
+    };
+  };
+  partner: {
+    parameters: {
+      query: {
+        call: string;
+        locator?: string;
+        positionId?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['PartnerView'];
         };
       };
     };

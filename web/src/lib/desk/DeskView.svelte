@@ -2,7 +2,7 @@
   import type { AppState } from '../frame/app.svelte';
   import RadioPanel from '../radio/RadioPanel.svelte';
   import RotorPanel from '../rotor/RotorPanel.svelte';
-  import PathMap from '../map/PathMap.svelte';
+  import PartnerCard from '../partner/PartnerCard.svelte';
   import LatestContacts from './LatestContacts.svelte';
 
   let { app }: { app: AppState } = $props();
@@ -11,8 +11,8 @@
 <section class="view desk" aria-label="Desk">
   <h1 class="visually-hidden">Desk</h1>
   <div class="left">
+    <PartnerCard {app} />
     <LatestContacts {app} />
-    <PathMap {app} />
   </div>
   <div class="right">
     <RadioPanel {app} />
@@ -23,22 +23,21 @@
 <style>
   .desk {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) 440px;
-    gap: 32px;
+    grid-template-columns: minmax(0, 1fr) 400px;
+    gap: 24px;
   }
 
   .left {
     display: flex;
     flex-direction: column;
     gap: 16px;
-    justify-content: space-between;
   }
 
   .right {
     display: flex;
     flex-direction: column;
     gap: 24px;
-    padding-left: 32px;
+    padding-left: 24px;
     border-left: 1px solid var(--yb-line);
   }
 

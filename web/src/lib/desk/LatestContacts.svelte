@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { AppState } from '../frame/app.svelte';
   import SealGlyph from '../shared/SealGlyph.svelte';
   import { kiloHertz, localTime, utcMinute } from '../shared/format';
@@ -6,16 +7,26 @@
 
   let { app }: { app: AppState } = $props();
 
-  const SHOWN = 10;
+  const SHOWN = 8;
   const latest = $derived(app.latest.lines.slice(0, SHOWN));
-  /** The contact the map leads to: the one that was pointed out, else the newest. */
+  /** The contact the card shows while no call is typed: the one that was pointed out, else the newest. */
   let pointedId = $state<number | undefined>(undefined);
   const pointed = $derived(latest.find((line) => line.id === pointedId) ?? latest[0]);
-  const from = $derived(
-    app.station.view?.places.find((place) => place.id === app.positions.here?.placeId)?.locator,
+  const whom = $derived(
+    app.line.view?.station
+      ? {
+          call: app.line.view.station.call,
+          locator: app.line.view.tokens.find((t) => t.field === 'GRIDSQUARE' && !t.problem)?.value,
+        }
+      : pointed && { call: pointed.call },
   );
 
-  $effect(() => void app.path.show(from, pointed));
+  $effect(() => app.partner.show(whom, app.positions.here?.id));
+  $effect(() => {
+    // What was logged or confirmed since belongs to the history shown.
+    void app.latest.lines;
+    untrack(() => app.partner.again(whom, app.positions.here?.id));
+  });
 
   function onkeydown(event: KeyboardEvent) {
     const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];

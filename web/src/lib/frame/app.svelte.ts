@@ -2,10 +2,12 @@ import { ClockCheckStore } from '../clock/clock-check.svelte';
 import { LatestStore } from '../desk/latest.svelte';
 import { HookupStore } from '../hookups/hookups.svelte';
 import { LiveConnection } from '../live/live.svelte';
+import { LineStore } from '../line/line.svelte';
 import { ChangeStore } from '../log/changes.svelte';
 import { besides, FIRST_COLUMNS } from '../log/columns';
 import { LogStore } from '../log/log.svelte';
 import { PathStore } from '../map/path.svelte';
+import { PartnerStore } from '../partner/partner.svelte';
 import { PositionStore } from '../position/positions.svelte';
 import { BandPlanStore } from '../radio/band-plan.svelte';
 import { RadioStore } from '../radio/radios.svelte';
@@ -32,6 +34,7 @@ export interface Bead {
 
 const THEME_KEY = 'yokebar-theme';
 const COLUMNS_KEY = 'yokebar-log-columns';
+const LINE_FIELDS_KEY = 'yokebar-line-fields';
 const STEPS_KEY = 'yokebar-first-steps';
 
 /** Everything the page holds, and how news reach it. */
@@ -50,6 +53,8 @@ export class AppState {
   readonly clockCheck = new ClockCheckStore();
   readonly search = new SearchStore();
   readonly path = new PathStore();
+  readonly partner = new PartnerStore();
+  readonly line = new LineStore(() => this.positions.here?.id);
 
   view = $state<View>('log');
   /** The page within a view that has several, as the address says. */
@@ -60,6 +65,14 @@ export class AppState {
   /** ADIF names of the log's columns. */
   logColumns = $state.raw<string[]>(FIRST_COLUMNS);
 
+  /** Whether the contact line is shown where a view does not have it anyway. */
+  lineOpen = $state(false);
+  /** Counts up when somebody asks for the line. */
+  lineAsked = $state(0);
+  lineInFields = $state(false);
+  /** The fields shown in the line when it is filled in field by field. */
+  lineFields = $state.raw<string[]>(['sent', 'rcvd', 'name', 'loc', 'comment']);
+
   #beadNumber = 0;
 
   start(): void {
@@ -67,6 +80,7 @@ export class AppState {
     addEventListener('hashchange', () => this.#readAddress());
     this.setTheme(THEMES.find((t) => t === localStorage.getItem(THEME_KEY)) ?? 'night');
     this.live.on('afresh', () => this.#loadAll());
+    this.lineFields = localStorage.getItem(LINE_FIELDS_KEY)?.split(',') ?? this.lineFields;
     this.showColumns(localStorage.getItem(COLUMNS_KEY)?.split(',') ?? FIRST_COLUMNS);
     this.live.on('log', (news) => {
       this.latest.take(news);
@@ -130,6 +144,17 @@ export class AppState {
     if (further.join() !== this.log.columns.join()) {
       this.log.show(further);
     }
+  }
+
+  /** Brings the contact line up and puts the cursor into it. */
+  askForLine(): void {
+    this.lineOpen = true;
+    this.lineAsked++;
+  }
+
+  showLineFields(fields: string[]): void {
+    this.lineFields = fields;
+    localStorage.setItem(LINE_FIELDS_KEY, fields.join(','));
   }
 
   close(): void {

@@ -31,10 +31,13 @@
   const draw = $derived(geoPath(projection));
   const night = $derived(store.sun && nightCentre(store.sun.latitudeDegrees, store.sun.longitudeDegrees));
   const heading = $derived(app.rotors.chosen?.headingDegrees);
-  const way = $derived(store.path);
+  const there = $derived(app.partner.view?.whereabouts);
+  const way = $derived(there?.path);
   const far = $derived(
-    way ? ([way.to.longitudeDegrees, way.to.latitudeDegrees] as [number, number]) : undefined,
+    there ? ([there.longitudeDegrees, there.latitudeDegrees] as [number, number]) : undefined,
   );
+  /** Where only the entity is known, all that follows is rough. */
+  const about = $derived(there?.source === 'ENTITY' ? '≈ ' : '');
 
   $effect(() => store.watchSun());
   void loadLand().then((shapes) => (land = shapes));
@@ -71,22 +74,27 @@
     {/if}
   </svg>
   <div class="caption">
-    {#if way && store.to}
-      <span class="mono call">{store.to.call}</span>
-      <span>{distance(way.distanceKm)}</span>
+    {#if there && way}
+      <span class="mono" title={there.source === 'ENTITY' ? 'the middle of the entity' : 'by its locator'}
+        >{there.locator ?? 'entity'}</span
+      >
+      <span>{about}{distance(way.distanceKm)}</span>
       <span class="muted">
-        sun there {way.to.sunrise ? utcMinute(way.to.sunrise) : '—'} to {way.to.sunset
-          ? utcMinute(way.to.sunset)
-          : '—'} UTC
+        sun {there.sunrise ? utcMinute(there.sunrise) : '—'} to {there.sunset ? utcMinute(there.sunset) : '—'} UTC,
+        {there.sunTime} by the sun there
       </span>
       {#if way.greyLine}<span class="grey">on the grey line</span>{/if}
       {#if app.rotors.chosen}
         <div class="keys">
-          <button onclick={() => app.rotors.point(Math.round(way.bearingDegrees) % 360)}
-            >Beam {Math.round(way.bearingDegrees) % 360}° (b)</button
+          <button
+            title="b, or Alt+B while typing"
+            onclick={() => app.rotors.point(Math.round(way.bearingDegrees) % 360)}
+            >Beam {Math.round(way.bearingDegrees) % 360}°</button
           >
-          <button onclick={() => app.rotors.point(Math.round(way.longPathDegrees) % 360)}
-            >Long {Math.round(way.longPathDegrees) % 360}° (Shift+B)</button
+          <button
+            title="Shift+B, or Alt+Shift+B while typing"
+            onclick={() => app.rotors.point(Math.round(way.longPathDegrees) % 360)}
+            >Long {Math.round(way.longPathDegrees) % 360}°</button
           >
         </div>
       {:else}
@@ -98,7 +106,7 @@
         <button class="more" onclick={() => app.showPosition()}>Choose the place</button>
       </span>
     {:else}
-      <span class="muted">Choose a contact with a locator to see the way there.</span>
+      <span class="muted">Type a call, or choose a contact, to see the way there.</span>
     {/if}
   </div>
 </section>

@@ -31,13 +31,13 @@ final class Arrivals {
         }
         if (arrivals.isEmpty()) {
             arrivals.add(new Arrival(
-                    sourceId, source, sender, arrivedAt, "", AdifFields.EMPTY, "There is no record in it."));
+                    sourceId, source, sender, arrivedAt, "", AdifFields.EMPTY, "There is no record in it.", null));
         }
         return arrivals;
     }
 
     static Arrival of(AdifRecord record, String raw, String sourceId, Source source, String sender, Instant arrivedAt) {
-        return new Arrival(sourceId, source, sender, arrivedAt, raw, record.fields(), fault(record, raw));
+        return new Arrival(sourceId, source, sender, arrivedAt, raw, record.fields(), fault(record, raw), null);
     }
 
     private static @Nullable String fault(AdifRecord record, String raw) {

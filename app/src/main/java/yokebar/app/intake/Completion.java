@@ -66,10 +66,16 @@ class Completion {
         Call ownCall = station.ownCall().orElse(null);
         Map<Optional<Long>, ContactSetting> settings = new HashMap<>();
         return arrivals.stream()
-                .map(arrival -> arrival.source() == Source.PROGRAM
-                                && RadioCompletion.madeWithin(ONE_SITTING, arrival.fields(), clock.instant())
-                        ? madeToday(arrival, settings)
-                        : new Completed(arrival.fields(), ownCall, List.of(), null))
+                .map(arrival -> arrival.typed() != null
+                        ? new Completed(
+                                arrival.fields(),
+                                ownCall,
+                                arrival.typed().fromRadio(),
+                                arrival.typed().placeId())
+                        : arrival.source() == Source.PROGRAM
+                                        && RadioCompletion.madeWithin(ONE_SITTING, arrival.fields(), clock.instant())
+                                ? madeToday(arrival, settings)
+                                : new Completed(arrival.fields(), ownCall, List.of(), null))
                 .toList();
     }
 

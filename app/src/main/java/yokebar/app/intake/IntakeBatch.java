@@ -35,6 +35,10 @@ final class IntakeBatch {
     /** Where the new contacts were made. */
     private final Map<Long, @Nullable Long> places = new HashMap<>();
 
+    /** Whether somebody typed the record, who may want to take it back. */
+    private boolean typed;
+
+    private @Nullable Long changeId;
     private final List<Verdict> verdicts = new ArrayList<>();
 
     IntakeBatch(Collection<LoggedContact> candidates) {
@@ -46,6 +50,7 @@ final class IntakeBatch {
      * @param completed what it was completed with
      */
     void decide(Arrival arrival, @Nullable Reading reading, Completion.Completed completed) {
+        typed |= arrival.source() == Source.OPERATOR;
         if (reading == null) {
             verdicts.add(new Verdict(Decision.REFUSED, String.valueOf(arrival.fault()), 0));
         } else if (reading instanceof Reading.Unreadable unreadable) {
@@ -67,7 +72,12 @@ final class IntakeBatch {
             numbers.put(provisional, stored.get(i++).id());
         }
         if (!replaced.isEmpty()) {
-            log.replace(replaced.values(), changes.make(ChangeKind.MERGED, mergedSentence(), replaced.size()));
+            changeId = changes.make(ChangeKind.MERGED, mergedSentence(), replaced.size());
+            log.replace(replaced.values(), changeId);
+        } else if (typed && !stored.isEmpty()) {
+            Contact first = stored.get(0).contact();
+            changeId = changes.make(ChangeKind.LOGGED, named(first) + " logged.", stored.size());
+            changes.brought(changeId, stored.stream().map(LoggedContact::id).toList());
         }
         return verdicts.stream().map(v -> outcome(v, numbers)).toList();
     }
@@ -82,8 +92,7 @@ final class IntakeBatch {
     private Verdict place(Arrival arrival, Reading.Readable readable, Completion.Completed completed) {
         Contact contact = readable.contact();
         List<LoggedContact> sameCall = known.getOrDefault(contact.call().text(), List.of());
-        LoggedContact match =
-                SameContact.find(contact, arrival.source(), sameCall).orElse(null);
+        LoggedContact match = SameContact.find(contact, sameCall).orElse(null);
         if (match == null) {
             LoggedContact fresh = new LoggedContact(
                     -1 - added.size(),
@@ -120,12 +129,12 @@ final class IntakeBatch {
                 + contact.mode().label();
     }
 
-    private static Outcome outcome(Verdict verdict, Map<Long, Long> numbers) {
+    private Outcome outcome(Verdict verdict, Map<Long, Long> numbers) {
         if (verdict.decision() == Decision.REFUSED) {
-            return new Outcome(verdict.decision(), verdict.sentence(), null);
+            return new Outcome(verdict.decision(), verdict.sentence(), null, null);
         }
         long number = verdict.contactNumber();
-        return new Outcome(verdict.decision(), verdict.sentence(), numbers.getOrDefault(number, number));
+        return new Outcome(verdict.decision(), verdict.sentence(), numbers.getOrDefault(number, number), changeId);
     }
 
     private static String fromRadio(List<String> fields) {

@@ -170,7 +170,8 @@ public class ContactLog {
     }
 
     /** @param columns ADIF names of fields to give besides the usual ones */
-    List<LogLine> lines(Collection<Long> ids, Collection<String> columns) {
+    @Transactional(readOnly = true)
+    public List<LogLine> lines(Collection<Long> ids, Collection<String> columns) {
         List<ContactRow> rows = new ArrayList<>(rows(ids).values());
         rows.sort(Comparator.comparing((ContactRow row) -> row.startedAt)
                 .thenComparing(ContactRow::number)

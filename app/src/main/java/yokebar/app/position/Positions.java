@@ -133,13 +133,27 @@ public class Positions {
      */
     @Transactional(readOnly = true)
     public ContactSetting setting(@Nullable Long radioId) {
-        StationView whole = station.view();
         List<PositionRow> byUse =
                 rows().stream().sorted((a, b) -> b.usedAt.compareTo(a.usedAt)).toList();
-        PositionRow row = byUse.stream()
+        return setting(byUse.stream()
                 .filter(p -> radioId != null && radioId.equals(p.radioId))
                 .findFirst()
-                .orElse(byUse.get(0));
+                .orElse(byUse.get(0)));
+    }
+
+    /**
+     * What a contact typed at a position now gets from it.
+     *
+     * @param positionId null for the position used last
+     */
+    @Transactional(readOnly = true)
+    public ContactSetting settingAt(@Nullable Long positionId) {
+        PositionRow row = positionId == null ? null : db.find(PositionRow.class, positionId);
+        return row == null ? setting((Long) null) : setting(row);
+    }
+
+    private ContactSetting setting(PositionRow row) {
+        StationView whole = station.view();
         String ownCall = view(row, whole).ownCall();
         AdifFields.Builder fields = new AdifFields.Builder();
         whole.operators().stream()
@@ -147,6 +161,14 @@ public class Positions {
                 .forEach(o -> fields.put("OPERATOR", o.callSign()));
         whole.places().stream().filter(p -> Objects.equals(row.placeId, p.id())).forEach(p -> put(fields, p));
         return new ContactSetting(ownCall == null ? null : new Call(ownCall), row.placeId, fields.build());
+    }
+
+    /** The radio of a position; empty when it has none of its own, or there is no such position. */
+    @Transactional(readOnly = true)
+    public Optional<Long> radioOf(@Nullable Long positionId) {
+        return Optional.ofNullable(positionId)
+                .map(id -> db.find(PositionRow.class, id))
+                .map(row -> row.radioId);
     }
 
     private static void put(AdifFields.Builder fields, StationView.PlaceView place) {

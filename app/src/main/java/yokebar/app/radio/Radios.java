@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -19,6 +20,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.FieldProblem;
 import yokebar.app.hookup.Hookups;
 import yokebar.core.band.Band;
+import yokebar.core.mode.Mode;
 import yokebar.core.radio.ModeMapping;
 import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioCompletion;
@@ -29,6 +31,11 @@ import yokebar.links.radio.RadioDialects;
 /** All radios of the station. */
 @Service
 public class Radios implements SmartLifecycle, Radio.Listener {
+    private static final int REPORTS_WITHIN_SECONDS = 2;
+
+    /** Whoever waits for a radio's report waits on this. */
+    private final Object moves = new Object();
+
     private final EntityManager db;
     private final TransactionTemplate transaction;
     private final Hookups hookups;
@@ -183,6 +190,52 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         }
     }
 
+    /**
+     * Tunes a radio to what somebody typed, and waits until it reports that it is there: what is logged next is logged there.
+     *
+     * @param id null for the first radio
+     * @param mode as the log names it
+     * @return false when the radio did not report it within two seconds
+     */
+    public boolean tuneAndWait(@Nullable Long id, @Nullable Long frequencyHz, @Nullable Mode mode) {
+        long radioId = id != null
+                ? id
+                : radios.keySet().stream()
+                        .findFirst()
+                        .orElseThrow(() ->
+                                new FieldProblem("id", "There is no radio to tune. Connect one on the Hookups page."));
+        Radio radio = connected(radioId);
+        Long now = radio.state().transmitHz();
+        long hz = frequencyHz != null ? frequencyHz : now == null ? 0 : now;
+        RadioMode radioMode = mode == null ? null : new ModeMapping(radio.row().lowerSidebandKeyed).toRadio(mode, hz);
+        tune(radioId, frequencyHz, radioMode == null ? null : radioMode.label(), null);
+        return reported(radio, frequencyHz, radioMode);
+    }
+
+    private boolean reported(Radio radio, @Nullable Long frequencyHz, @Nullable RadioMode mode) {
+        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(REPORTS_WITHIN_SECONDS);
+        synchronized (moves) {
+            while (!isThere(radio.state(), frequencyHz, mode)) {
+                long left = TimeUnit.NANOSECONDS.toMillis(until - System.nanoTime());
+                if (left <= 0) {
+                    return false;
+                }
+                try {
+                    moves.wait(left);
+                } catch (InterruptedException e) {
+                    Thread.currentThread().interrupt();
+                    return false;
+                }
+            }
+        }
+        return true;
+    }
+
+    private static boolean isThere(RadioState state, @Nullable Long frequencyHz, @Nullable RadioMode mode) {
+        return (frequencyHz == null || frequencyHz.equals(state.transmitHz()))
+                && (mode == null || mode == state.mode());
+    }
+
     private static RadioMode modeNamed(String label) {
         RadioMode mode = RadioMode.labelled(label);
         if (mode == null) {
@@ -209,6 +262,9 @@ public class Radios implements SmartLifecycle, Radio.Listener {
 
     @Override
     public void moved(Radio radio) {
+        synchronized (moves) {
+            moves.notifyAll();
+        }
         events.publishEvent(new RadioMoved(radio.row().number()));
     }
 

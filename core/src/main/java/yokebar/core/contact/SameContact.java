@@ -8,7 +8,7 @@ import java.util.Optional;
 
 /**
  * When two records are one contact: same own call, same partner, same band, compatible mode, starts within three minutes;
- * or within thirty minutes if one of them has no seconds or was typed by hand, and the reports agree.
+ * or within thirty minutes if one of them has no seconds, as what is typed in later by hand, and the reports agree.
  */
 public final class SameContact {
     /** Starts this close are one contact whatever else. */
@@ -18,7 +18,7 @@ public final class SameContact {
 
     private SameContact() {}
 
-    public static boolean same(Contact a, Source sourceOfA, Contact b, Source sourceOfB) {
+    public static boolean same(Contact a, Contact b) {
         if (!a.call().equals(b.call())
                 || !a.ownCall().equals(b.ownCall())
                 || a.band() != b.band()
@@ -29,16 +29,14 @@ public final class SameContact {
         if (apart.compareTo(CLOSE) <= 0) {
             return true;
         }
-        boolean vague =
-                !a.secondsKnown() || !b.secondsKnown() || sourceOfA == Source.OPERATOR || sourceOfB == Source.OPERATOR;
+        boolean vague = !a.secondsKnown() || !b.secondsKnown();
         return vague && apart.compareTo(VAGUE) <= 0 && reportsAgree(a, b);
     }
 
     /** The one among the logged contacts that the incoming one is, the nearest in time when several could be. */
-    public static Optional<LoggedContact> find(Contact incoming, Source source, Collection<LoggedContact> logged) {
+    public static Optional<LoggedContact> find(Contact incoming, Collection<LoggedContact> logged) {
         return logged.stream()
-                .filter(known -> same(
-                        incoming, source, known.contact(), known.provenance().main()))
+                .filter(known -> same(incoming, known.contact()))
                 .min(Comparator.comparing((LoggedContact known) -> apart(incoming, known.contact()))
                         .thenComparing(LoggedContact::id));
     }

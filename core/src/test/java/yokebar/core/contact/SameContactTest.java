@@ -27,35 +27,32 @@ class SameContactTest {
         "NAME, Ana, true",
     })
     void comparedWithTheFirstRecord(String field, String value, boolean same) {
-        assertThat(SameContact.same(contact(), Source.PROGRAM, contact(field, value), Source.PROGRAM))
-                .isEqualTo(same);
+        assertThat(SameContact.same(contact(), contact(field, value))).isEqualTo(same);
     }
 
-    @ParameterizedTest(name = "{0} against {1}, reports {2}: {3}")
+    @ParameterizedTest(name = "{0}, reports {1}: {2}")
     @CsvSource({
-        "1425, PROGRAM, 599, true",
-        "1425, PROGRAM, 579, false",
-        "142500, PROGRAM, 599, false",
-        "142500, OPERATOR, 599, true",
-        "143700, OPERATOR, 599, true",
-        "143701, OPERATOR, 599, false",
+        "1425, 599, true",
+        "1425, 579, false",
+        "142500, 599, false",
+        "1437, 599, true",
+        "1438, 599, false",
     })
-    void aVagueTimeNeedsAgreeingReports(String time, Source source, String report, boolean same) {
+    void aVagueTimeNeedsAgreeingReports(String time, String report, boolean same) {
         Contact first = contact("RST_SENT", "599", "RST_RCVD", "599");
         Contact second = contact("RST_SENT", "599", "RST_RCVD", report, "TIME_ON", time);
-        assertThat(SameContact.same(first, Source.PROGRAM, second, source)).isEqualTo(same);
-        assertThat(SameContact.same(second, source, first, Source.PROGRAM)).isEqualTo(same);
+        assertThat(SameContact.same(first, second)).isEqualTo(same);
+        assertThat(SameContact.same(second, first)).isEqualTo(same);
     }
 
     @Test
     void noReportsDoNotAgree() {
-        assertThat(SameContact.same(contact(), Source.PROGRAM, contact("TIME_ON", "1425"), Source.PROGRAM))
-                .isFalse();
+        assertThat(SameContact.same(contact(), contact("TIME_ON", "1425"))).isFalse();
     }
 
     @Test
     void generalAndFineModeAreOne() {
-        assertThat(SameContact.same(contact("MODE", "SSB"), Source.PROGRAM, contact("MODE", "USB"), Source.PROGRAM))
+        assertThat(SameContact.same(contact("MODE", "SSB"), contact("MODE", "USB")))
                 .isTrue();
     }
 
@@ -65,10 +62,7 @@ class SameContactTest {
                 logged(1, Source.PROGRAM, "TIME_ON", "140500"),
                 logged(2, Source.PROGRAM, "TIME_ON", "140800"),
                 logged(3, Source.PROGRAM, "CALL", "ZP5QXC"));
-        assertThat(SameContact.find(contact(), Source.PROGRAM, log))
-                .map(LoggedContact::id)
-                .contains(2L);
-        assertThat(SameContact.find(contact("TIME_ON", "150000"), Source.PROGRAM, log))
-                .isEmpty();
+        assertThat(SameContact.find(contact(), log)).map(LoggedContact::id).contains(2L);
+        assertThat(SameContact.find(contact("TIME_ON", "150000"), log)).isEmpty();
     }
 }

@@ -1,0 +1,113 @@
+package yokebar.app.line;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.FieldProblem;
+import yokebar.app.intake.TypedContacts;
+import yokebar.app.position.Positions;
+import yokebar.app.radio.Radios;
+import yokebar.core.adif.AdifFields;
+import yokebar.core.line.Line;
+import yokebar.core.line.LineText;
+
+/** The contact line over HTTP. */
+@RestController
+@RequestMapping("/api/line")
+class LineController {
+    private static final int LONGEST_LINE = 1000;
+    private static final int MOST_REMEMBERED = 200;
+
+    private final LineReading reading;
+    private final TypedContacts contacts;
+    private final Positions positions;
+    private final Radios radios;
+    /** What was logged lately, for pages that did not get the answer and try again. */
+    private final Map<String, LineLogged> logged = new LinkedHashMap<>() {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<String, LineLogged> eldest) {
+            return size() > MOST_REMEMBERED;
+        }
+    };
+
+    LineController(LineReading reading, TypedContacts contacts, Positions positions, Radios radios) {
+        this.reading = reading;
+        this.contacts = contacts;
+        this.positions = positions;
+        this.radios = radios;
+    }
+
+    /**
+     * What became of a line.
+     *
+     * @param fresh false when the contact was in the log already
+     * @param changeId to take it back with; null when it changed nothing
+     */
+    record LineLogged(long contactId, String call, boolean fresh, String sentence, @Nullable Long changeId) {}
+
+    /** @param there whether the radio reports that it is where it was sent */
+    record LineTuned(boolean there) {}
+
+    @PostMapping("/read")
+    LineView read(@RequestBody LineRequest request) {
+        return reading.view(checked(request));
+    }
+
+    @PostMapping("/tune")
+    LineTuned tune(@RequestBody LineRequest request) {
+        Line line = LineText.read(checked(request).text());
+        return new LineTuned(radios.tuneAndWait(
+                positions.radioOf(request.positionId()).orElse(null), line.frequencyHz(), line.mode()));
+    }
+
+    @PostMapping("/log")
+    LineLogged log(@RequestBody LineRequest request) {
+        String key = request.key();
+        if (key == null || key.isBlank()) {
+            throw new FieldProblem("key", "A line to be logged needs a key of its own.");
+        }
+        synchronized (logged) {
+            LineLogged before = logged.get(key);
+            if (before != null) {
+                return before;
+            }
+            LineLogged now = store(checked(request));
+            logged.put(key, now);
+            return now;
+        }
+    }
+
+    private LineLogged store(LineRequest request) {
+        LineReading.Known known = reading.read(request);
+        if (!known.draft().problems().isEmpty()) {
+            throw new FieldProblem(known.draft().problems().stream()
+                    .map(problem -> new FieldProblem.Field(problem.field(), problem.sentence()))
+                    .toList());
+        }
+        AdifFields record = known.draft().fields();
+        if (known.setting().ownCall() != null && record.get("STATION_CALLSIGN") == null) {
+            record = record.with("STATION_CALLSIGN", known.setting().ownCall().text());
+        }
+        TypedContacts.Logged typed = contacts.log(
+                record, "contact line", request.text(), known.setting().placeId(), known.fromRadio());
+        return new LineLogged(
+                typed.contactId(),
+                String.valueOf(record.get("CALL")),
+                typed.fresh(),
+                typed.sentence(),
+                typed.changeId());
+    }
+
+    private static LineRequest checked(LineRequest request) {
+        if (request.text() == null || request.text().length() > LONGEST_LINE) {
+            throw new FieldProblem("text", "A line has at most " + LONGEST_LINE + " characters.");
+        }
+        return request;
+    }
+}

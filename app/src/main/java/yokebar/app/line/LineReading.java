@@ -1,0 +1,225 @@
+package yokebar.app.line;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import yokebar.app.log.LogSearch;
+import yokebar.app.position.ContactSetting;
+import yokebar.app.position.Positions;
+import yokebar.app.radio.Radios;
+import yokebar.app.reference.ReferenceData;
+import yokebar.core.adif.AdifFields;
+import yokebar.core.band.Band;
+import yokebar.core.call.Call;
+import yokebar.core.call.CallParts;
+import yokebar.core.call.NearCalls;
+import yokebar.core.entity.Situation;
+import yokebar.core.line.Circumstances;
+import yokebar.core.line.Draft;
+import yokebar.core.line.Line;
+import yokebar.core.line.LineText;
+import yokebar.core.log.LogFields;
+import yokebar.core.mode.Mode;
+import yokebar.core.need.Brings;
+import yokebar.core.need.Facts;
+import yokebar.core.need.Kind;
+import yokebar.core.need.WorkedBefore;
+import yokebar.core.radio.RadioCompletion;
+
+/** Reads a contact line in the light of the position, the radio and the log. */
+@Service
+class LineReading {
+    private static final int SHORTEST_GUESSED = 3;
+    private static final int MOST_LIKELY = 6;
+    private static final long LONGEST_TYPING_MS = Duration.ofHours(2).toMillis();
+    private static final DateTimeFormatter MINUTE =
+            DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneOffset.UTC);
+
+    private final Positions positions;
+    private final Radios radios;
+    private final LogSearch search;
+    private final ReferenceData reference;
+    private final TodaysContacts today;
+    private final Clock clock;
+
+    LineReading(
+            Positions positions,
+            Radios radios,
+            LogSearch search,
+            ReferenceData reference,
+            TodaysContacts today,
+            Clock clock) {
+        this.positions = positions;
+        this.radios = radios;
+        this.search = search;
+        this.reference = reference;
+        this.today = today;
+        this.clock = clock;
+    }
+
+    /** A line with all that is known around it. */
+    record Known(Line line, Draft draft, ContactSetting setting, List<String> fromRadio) {}
+
+    Known read(LineRequest request) {
+        Line line = LineText.read(request.text());
+        ContactSetting setting = positions.settingAt(request.positionId());
+        Optional<RadioCompletion.Reading> radio = radio(request.positionId());
+        Long hz = radio.map(r -> r.state().transmitHz()).orElse(null);
+        Mode mode = hz == null
+                ? null
+                : radio.filter(r -> r.state().mode() != null)
+                        .map(r -> r.mapping().toLog(r.state().mode(), hz))
+                        .orElse(null);
+        Instant now = clock.instant();
+        Instant firstTyped = now.minusMillis(Math.max(0, Math.min(request.typedForMs(), LONGEST_TYPING_MS)));
+        Draft draft = Draft.of(line, new Circumstances(now, firstTyped, hz, mode, sticking(setting, request)));
+        return new Known(line, draft, setting, fromRadio(line, draft));
+    }
+
+    LineView view(LineRequest request) {
+        Known known = read(request);
+        Draft draft = known.draft();
+        String hz = draft.fields().get("FREQ");
+        return new LineView(
+                known.line().tokens(),
+                known.line().tunes(),
+                draft.band() == null ? null : draft.band().adifName(),
+                hz == null ? null : Math.round(Double.parseDouble(hz) * 1e6),
+                draft.mode() == null ? null : draft.mode().label(),
+                draft.start(),
+                draft.late(),
+                known.line().isEmpty() ? List.of() : draft.problems(),
+                notices(known),
+                known.line().call() == null ? null : station(known.line().call(), draft),
+                likely(known.line()),
+                search.ready());
+    }
+
+    private Optional<RadioCompletion.Reading> radio(@Nullable Long positionId) {
+        Long chosen = positions.radioOf(positionId).orElse(null);
+        return radios.readings().stream()
+                .filter(r -> chosen == null || r.radioId() == chosen)
+                .findFirst();
+    }
+
+    private static AdifFields sticking(ContactSetting setting, LineRequest request) {
+        AdifFields fields = setting.fields();
+        Map<String, String> kept = request.sticking() == null ? Map.of() : request.sticking();
+        for (Map.Entry<String, String> field : kept.entrySet()) {
+            fields = fields.with(field.getKey(), field.getValue());
+        }
+        return fields;
+    }
+
+    private static List<String> fromRadio(Line line, Draft draft) {
+        List<String> fields = new ArrayList<>();
+        if (line.frequencyHz() == null && draft.fields().get("FREQ") != null) {
+            fields.add("FREQ");
+        }
+        if (line.mode() == null && draft.fields().get("MODE") != null) {
+            fields.add("MODE");
+        }
+        return fields;
+    }
+
+    private static List<String> notices(Known known) {
+        List<String> notices = new ArrayList<>();
+        if (known.setting().ownCall() == null && !known.line().isEmpty()) {
+            notices.add("The station has no call yet; set it on the Station page.");
+        }
+        if (known.draft().late()) {
+            notices.add("A contact made earlier: "
+                    + known.draft().start().toString().replace("T", " ").substring(0, 16) + " UTC.");
+        }
+        return notices;
+    }
+
+    private LineView.StationHint station(Call call, Draft draft) {
+        LocalDate day = LocalDate.ofInstant(draft.start(), ZoneOffset.UTC);
+        Situation situation = reference.entities().of(call, day).orElse(null);
+        WorkedBefore before = search.workedBefore();
+        Band band = draft.band();
+        Mode mode = draft.mode();
+        boolean placed = band != null && mode != null;
+        Map<String, String> values = new LinkedHashMap<>();
+        values.put(LogFields.CALL, call.text());
+        if (situation != null) {
+            values.put(LogFields.ENTITY, Integer.toString(situation.entity().number()));
+            values.put("CQZ", Integer.toString(situation.cqZone()));
+        }
+        values.put("STATE", draft.fields().get("STATE"));
+        String locator = draft.fields().get(LogFields.LOCATOR);
+        values.put(
+                LogFields.SQUARE,
+                locator == null ? null : locator.substring(0, 4).toUpperCase(Locale.ROOT));
+        if (placed) {
+            values.put(LogFields.BAND, band.adifName());
+            values.put(LogFields.GROUP, mode.group().name());
+        }
+        Facts facts = placed ? Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), false) : null;
+        return new LineView.StationHint(
+                call.text(),
+                situation == null ? null : situation.entity().name(),
+                situation == null ? null : situation.entity().continent(),
+                situation == null ? null : situation.cqZone(),
+                situation == null || facts == null
+                        ? null
+                        : before.of(
+                                        Kind.ENTITY,
+                                        Integer.toString(situation.entity().number()))
+                                .mark(facts.band(), facts.group()),
+                before.of(Kind.BASE_CALL, CallParts.of(call).base()).contacts(),
+                facts == null ? null : dupe(call, facts, draft.start()),
+                facts == null
+                        ? List.of()
+                        : Brings.of(
+                                before,
+                                facts,
+                                situation == null ? "" : situation.entity().name()));
+    }
+
+    private @Nullable String dupe(Call call, Facts facts, Instant start) {
+        return today.last(call, facts.band(), facts.group(), start)
+                .map(at -> "Worked today at " + MINUTE.format(at) + " on "
+                        + facts.band().adifName() + " in " + Brings.words(facts.group()) + ".")
+                .orElse(null);
+    }
+
+    private List<LineView.Likely> likely(Line line) {
+        String typed = line.callText();
+        if (typed == null || typed.length() < SHORTEST_GUESSED) {
+            return List.of();
+        }
+        WorkedBefore before = search.workedBefore();
+        List<LineView.Likely> likely = new ArrayList<>();
+        for (String call : before.callsFrom(typed, MOST_LIKELY)) {
+            if (!call.equals(typed)) {
+                likely.add(new LineView.Likely(
+                        call, false, before.of(Kind.CALL, call).contacts()));
+            }
+        }
+        if (line.call() != null && !before.has(Kind.CALL, typed)) {
+            for (String call : NearCalls.of(typed, c -> before.has(Kind.CALL, c))) {
+                if (likely.size() >= MOST_LIKELY) {
+                    break;
+                }
+                if (likely.stream().noneMatch(known -> known.call().equals(call))) {
+                    likely.add(new LineView.Likely(
+                            call, true, before.of(Kind.CALL, call).contacts()));
+                }
+            }
+        }
+        return likely;
+    }
+}

@@ -1,0 +1,72 @@
+package yokebar.app.partner;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import yokebar.app.log.LogLine;
+import yokebar.core.need.Worked;
+
+/**
+ * Who the other station is.
+ *
+ * @param entity null at sea, in the air and for unknown prefixes
+ * @param name what it told before; null when it never did
+ * @param whereabouts null when nothing tells where it is
+ * @param station what was worked of it, by band and mode group
+ * @param ofEntity the same of its entity
+ * @param earlier the last contacts with it, the newest first
+ * @param contacts how many there are in all
+ * @param confirmed how many of them a service confirmed
+ * @param lastConfirmed when the newest confirmed one was made
+ */
+record PartnerView(
+        String call,
+        @Nullable EntityView entity,
+        @Nullable String name,
+        @Nullable String qth,
+        @Nullable Whereabouts whereabouts,
+        List<Worked.Cell> station,
+        List<Worked.Cell> ofEntity,
+        List<LogLine> earlier,
+        int contacts,
+        int confirmed,
+        @Nullable Instant lastConfirmed) {
+
+    /** @param number of ADIF's country-code list */
+    record EntityView(int number, String name, String continent, int cqZone, int ituZone) {}
+
+    /**
+     * Where it is.
+     *
+     * @param locator null when only the entity's middle is known
+     * @param source {@code TYPED}, {@code EARLIER} contact or {@code ENTITY}
+     * @param sunTime local time by the sun there, such as {@code 09:20}; clocks may be an hour or two off
+     * @param path null while the own locator is not known
+     */
+    record Whereabouts(
+            @Nullable String locator,
+            String source,
+            double latitudeDegrees,
+            double longitudeDegrees,
+            String sunTime,
+            @Nullable Instant sunrise,
+            @Nullable Instant sunset,
+            @Nullable Way path) {}
+
+    /**
+     * The way there.
+     *
+     * @param bearingDegrees of the short path, degrees true
+     * @param longPathDegrees of the long path, degrees true
+     * @param greyLine whether the sun rises or sets at either end within half an hour of now
+     */
+    record Way(
+            double distanceKm,
+            double bearingDegrees,
+            double longPathDegrees,
+            double fromLatitudeDegrees,
+            double fromLongitudeDegrees,
+            @Nullable Instant sunriseHere,
+            @Nullable Instant sunsetHere,
+            boolean greyLine) {}
+}

@@ -1,0 +1,291 @@
+<script lang="ts">
+  import type { AppState } from '../frame/app.svelte';
+  import NeedMark from '../partner/NeedMark.svelte';
+  import { megaHertz } from '../shared/format';
+  import LineFields from './LineFields.svelte';
+
+  let { app }: { app: AppState } = $props();
+
+  let input = $state<HTMLInputElement | null>(null);
+  let choice = $state(-1);
+
+  const line = $derived(app.line);
+  const view = $derived(line.view);
+  const likely = $derived(view?.likely ?? []);
+  const setting = $derived(
+    [
+      view?.frequencyHz ? megaHertz(view.frequencyHz) : view?.band,
+      view?.mode,
+      app.positions.here?.ownCall,
+    ].filter(Boolean),
+  );
+  const first = $derived(view?.problems[0]);
+
+  $effect(() => {
+    if (app.lineAsked > 0) {
+      input?.focus();
+    }
+  });
+
+  function take(call: string) {
+    const token = view?.tokens.find((t) => t.field === 'CALL');
+    const text = token
+      ? line.text.slice(0, token.from) + call.toLowerCase() + line.text.slice(token.until)
+      : call.toLowerCase();
+    line.type(text + (text.endsWith(' ') ? '' : ' '));
+    choice = -1;
+    input?.focus();
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (event.key === 'Enter') {
+      const guess = likely[choice];
+      if (guess) {
+        take(guess.call);
+      } else {
+        void line.enter();
+      }
+    } else if (event.key === 'Escape') {
+      if (line.text === '') {
+        input?.blur();
+        app.lineOpen = false;
+      }
+      line.clear();
+      choice = -1;
+    } else if (event.key === 'ArrowUp') {
+      line.recall(1);
+    } else if (event.key === 'ArrowDown') {
+      line.recall(-1);
+    } else if (event.key === 'z' && (event.ctrlKey || event.metaKey) && line.text === '') {
+      // On an empty line it brings back what was cleared, or else takes back what was logged.
+      if (!line.restore()) {
+        undo();
+      }
+    } else if (event.key === 'Tab' && !event.shiftKey && likely.length > 0 && !line.text.includes(' ')) {
+      choice = (choice + 1) % likely.length;
+    } else {
+      return;
+    }
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  function undo() {
+    const outcome = line.outcome;
+    if (outcome?.changeId !== undefined) {
+      void app.changes.undo(outcome.changeId);
+      line.type(outcome.text);
+      line.outcome = undefined;
+    }
+  }
+
+  const left = (column: number) => `calc(${column} * 1ch)`;
+</script>
+
+<section class="line" aria-label="Contact line">
+  {#if likely.length > 0}
+    <div class="likely" role="group" aria-label="Likely calls">
+      {#each likely as guess, i (guess.call)}
+        <button class:chosen={i === choice} onclick={() => take(guess.call)} tabindex="-1">
+          <span class="mono">{guess.call}</span>
+          <span class="muted">{guess.near ? 'differs by one' : ''} {guess.worked}×</span>
+        </button>
+      {/each}
+    </div>
+  {/if}
+  <div class="typed">
+    {#if app.lineInFields}
+      <LineFields {app} />
+    {:else}
+      <div class="entry mono">
+        <input
+          bind:this={input}
+          class="mono"
+          value={line.text}
+          oninput={(event) => {
+            choice = -1;
+            line.type(event.currentTarget.value);
+          }}
+          {onkeydown}
+          aria-label="Contact line"
+          aria-describedby="line-says"
+          placeholder="Call, reports, name …   or a frequency or mode to tune   ( c )"
+          autocomplete="off"
+          autocapitalize="off"
+          spellcheck="false"
+        />
+        <div class="labels" aria-hidden="true">
+          {#each view?.tokens ?? [] as token (token.from)}
+            <span
+              class:bad={token.problem}
+              style:left={left(token.from)}
+              style:width={left(token.until - token.from)}
+              title={token.problem}>{token.label}</span
+            >
+          {/each}
+        </div>
+      </div>
+    {/if}
+    <div class="says" id="line-says" role="status">
+      {#if view && first && line.text.trim() !== '' && !view.tunes && (view.station || view.tokens.some((t) => t.problem))}
+        <span class="trouble">{first.sentence}</span>
+      {:else if view?.tunes}
+        <span>Enter tunes the radio</span>
+      {:else if view?.station}
+        {#if view.station.need}<NeedMark mark={view.station.need} />{/if}
+        <span class="entity">{view.station.entity ?? 'no entity'}</span>
+        {#if view.station.dupe}<strong class="dupe">{view.station.dupe}</strong>
+        {:else}<span class="muted"
+            >{view.station.worked === 0 ? 'new station' : `worked ${view.station.worked}×`}</span
+          >{/if}
+      {:else if line.outcome && !line.outcome.good}
+        <span class="trouble">{line.outcome.text}: {line.outcome.sentence}</span>
+      {:else if line.outcome}
+        <span class="done">{line.outcome.sentence}</span>
+        {#if line.outcome.changeId !== undefined}<button class="more" onclick={undo}>Undo</button>{/if}
+      {/if}
+      {#if line.underWay > 0}<span class="muted">logging…</span>{/if}
+    </div>
+    <div class="set">
+      {#each view?.notices ?? [] as notice (notice)}<span class="notice">{notice}</span>{/each}
+      <span class="mono muted">{setting.join(' · ')}</span>
+      <button class="more" onclick={() => (app.lineInFields = !app.lineInFields)}>
+        {app.lineInFields ? 'One line' : 'Fields'}
+      </button>
+    </div>
+  </div>
+</section>
+
+<style>
+  .line {
+    position: relative;
+    flex: none;
+    padding: 8px 24px 10px;
+    border-top: 1px solid var(--yb-line-strong);
+    background: var(--yb-panel);
+  }
+
+  .likely {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px;
+    padding-bottom: 8px;
+  }
+
+  .likely button {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    height: 26px;
+    padding: 0 10px;
+    border: 1px solid var(--yb-line);
+    border-radius: 2px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+    font-size: 13px;
+    cursor: pointer;
+  }
+
+  .likely .chosen,
+  .likely button:hover {
+    border-color: var(--yb-accent);
+  }
+
+  .typed {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    column-gap: 24px;
+  }
+
+  .entry {
+    position: relative;
+    font-size: 20px;
+  }
+
+  .entry input {
+    width: 100%;
+    height: 36px;
+    padding: 0 0 0 1px;
+    border: 0;
+    border-bottom: 2px solid var(--yb-line-strong);
+    background: none;
+    color: var(--yb-ink);
+    font-size: 20px;
+    letter-spacing: 0;
+    text-transform: uppercase;
+  }
+
+  .entry input::placeholder {
+    color: var(--yb-ink-2);
+    font-size: 15px;
+    text-transform: none;
+    opacity: 1;
+  }
+
+  .entry input:focus {
+    border-bottom-color: var(--yb-accent);
+    outline: none;
+  }
+
+  .labels {
+    position: relative;
+    height: 18px;
+    overflow: hidden;
+  }
+
+  .labels span {
+    position: absolute;
+    top: 2px;
+    border-top: 1px solid var(--yb-line-strong);
+    color: var(--yb-ink-2);
+    overflow: hidden;
+    white-space: nowrap;
+  }
+
+  .labels span::first-line {
+    font-family: var(--yb-sans);
+    font-size: 11px;
+  }
+
+  .labels .bad {
+    border-top: 2px solid var(--yb-trouble);
+    color: var(--yb-trouble);
+  }
+
+  .says {
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    max-width: 480px;
+    min-height: 36px;
+  }
+
+  .entity {
+    font-weight: 600;
+  }
+
+  .dupe {
+    color: var(--yb-trouble);
+    font-weight: 600;
+  }
+
+  .done {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  .set {
+    display: flex;
+    grid-column: 2;
+    align-items: center;
+    justify-content: flex-end;
+    gap: 12px;
+    font-size: 12px;
+  }
+
+  .typed > .entry {
+    grid-row: 1 / 3;
+  }
+</style>

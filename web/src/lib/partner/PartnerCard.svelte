@@ -1,0 +1,163 @@
+<script lang="ts">
+  import type { AppState } from '../frame/app.svelte';
+  import PathMap from '../map/PathMap.svelte';
+  import { counted, kiloHertz, utcDate, utcMinute } from '../shared/format';
+  import Matrix from './Matrix.svelte';
+  import NeedMark from './NeedMark.svelte';
+
+  let { app }: { app: AppState } = $props();
+
+  const partner = $derived(app.partner.view);
+  const hint = $derived(app.line.view?.station);
+  const typed = $derived(hint !== undefined && hint.call === partner?.call ? hint : undefined);
+  const bands = $derived(app.station.view?.preferences.bandsInUse ?? []);
+  const band = $derived(app.line.view?.band ?? app.radios.chosen?.now?.band);
+</script>
+
+<section class="card" aria-label="Partner">
+  {#if partner}
+    <div class="who">
+      <p class="head">
+        <span class="mono call">{partner.call}</span>
+        {#if typed?.need}<NeedMark mark={typed.need} />{/if}
+      </p>
+      <p class="name">{[partner.name, partner.qth].filter(Boolean).join(', ') || 'No name known yet'}</p>
+      <p class="muted">
+        {#if partner.entity}
+          {partner.entity.name} · {partner.entity.continent} · zones {partner.entity.cqZone} and {partner
+            .entity.ituZone}
+        {:else}
+          At sea, in the air, or a prefix nobody knows
+        {/if}
+      </p>
+      {#if typed?.dupe}<p class="dupe"><strong>{typed.dupe}</strong></p>{/if}
+      {#each typed?.brings ?? [] as bring (bring)}<p class="bring">{bring}</p>{/each}
+      <p class="times">
+        {#if partner.contacts === 0}
+          Not worked before
+        {:else}
+          Worked {counted(partner.contacts, 'time')},
+          {partner.confirmed === 0 ? 'never confirmed' : `${partner.confirmed} confirmed`}
+          {#if partner.lastConfirmed}<span class="muted">, last of {utcDate(partner.lastConfirmed)}</span
+            >{/if}
+        {/if}
+      </p>
+      <Matrix {bands} station={partner.station} entity={partner.ofEntity} here={band} />
+    </div>
+    <div class="where">
+      <PathMap {app} />
+      {#if partner.earlier.length > 0}
+        <ul aria-label="Earlier contacts">
+          {#each partner.earlier.slice(0, 4) as line (line.id)}
+            <li>
+              <button onclick={() => app.showContact(line.id)}>
+                <span class="mono">{utcDate(line.start)} {utcMinute(line.start)}</span>
+                <span class="mono khz">{kiloHertz(line.frequencyHz) || line.band}</span>
+                <span>{line.mode}</span>
+                <span class="note">{line.more['COMMENT'] ?? line.more['NOTES'] ?? ''}</span>
+              </button>
+            </li>
+          {/each}
+        </ul>
+      {/if}
+    </div>
+  {:else}
+    <div class="who muted">
+      <p>Type a call into the line below, and who that is appears here: history, need, distance, sun.</p>
+    </div>
+    <div class="where"><PathMap {app} /></div>
+  {/if}
+</section>
+
+<style>
+  .card {
+    display: grid;
+    grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+    gap: 24px;
+    min-height: 272px;
+  }
+
+  .head {
+    display: flex;
+    align-items: center;
+    gap: 12px;
+  }
+
+  .call {
+    font-size: 28px;
+    font-weight: 600;
+    line-height: 36px;
+  }
+
+  .name {
+    font-size: 16px;
+  }
+
+  .dupe {
+    margin-top: 6px;
+    padding-left: 8px;
+    border-left: 3px solid var(--yb-trouble);
+  }
+
+  .dupe strong {
+    font-weight: 600;
+  }
+
+  .bring {
+    padding-left: 8px;
+    border-left: 3px solid var(--yb-accent);
+    font-weight: 600;
+  }
+
+  .bring:first-letter {
+    text-transform: uppercase;
+  }
+
+  .times {
+    margin: 6px 0 10px;
+  }
+
+  ul {
+    margin: 6px 0 0;
+    padding: 0;
+    list-style: none;
+  }
+
+  li button {
+    display: grid;
+    grid-template-columns: 136px 76px 48px minmax(0, 1fr);
+    gap: 8px;
+    width: 100%;
+    height: 24px;
+    padding: 0;
+    border: 0;
+    border-top: 1px solid var(--yb-line);
+    background: none;
+    color: var(--yb-ink);
+    font: inherit;
+    font-size: 13px;
+    text-align: left;
+    cursor: pointer;
+  }
+
+  li button:hover {
+    background: var(--yb-hover);
+  }
+
+  .khz {
+    text-align: right;
+  }
+
+  .note {
+    overflow: hidden;
+    color: var(--yb-ink-2);
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
+
+  @container (max-width: 620px) {
+    .card {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>
