@@ -524,7 +524,7 @@ export interface paths {
       cookie?: never;
     };
     get: operations['views'];
-    put: operations['save'];
+    put: operations['save_1'];
     post?: never;
     delete?: never;
     options?: never;
@@ -756,6 +756,86 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/safety': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['view'];
+    put: operations['save'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/safety/backups': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['backUp'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/safety/backups/{name}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['check'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/safety/backups/{name}/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['restore_1'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/safety/restore': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['restoreFile'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/services': {
     parameters: {
       query?: never;
@@ -875,7 +955,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['save_1'];
+    get: operations['save_2'];
     put?: never;
     post: operations['restore'];
     delete?: never;
@@ -1032,6 +1112,13 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Backup: {
+      /** Format: int64 */
+      bytes: number;
+      /** Format: date-time */
+      madeAt: string;
+      name: string;
+    };
     BandView: {
       /** Format: int64 */
       cwHz: number;
@@ -1152,6 +1239,12 @@ export interface components {
       /** Format: int32 */
       version: number;
     };
+    Content: {
+      /** Format: int64 */
+      contacts: number;
+      /** Format: date-time */
+      newest?: string;
+    };
     Dialect: {
       bauds: number[];
       bus: boolean;
@@ -1261,7 +1354,7 @@ export interface components {
       fix?: string;
       id: string;
       /** @enum {string} */
-      kind: 'DEVICE' | 'PROGRAM' | 'FEED' | 'CLOCK' | 'SERVICE';
+      kind: 'DEVICE' | 'PROGRAM' | 'FEED' | 'CLOCK' | 'COPY' | 'SERVICE';
       /** Format: date-time */
       lastData?: string;
       lastEvent?: string;
@@ -1735,6 +1828,16 @@ export interface components {
       targetDegrees?: number;
       /** Format: double */
       travelDegrees: number;
+    };
+    SafetyView: {
+      backupDaily: boolean;
+      backupFolder: string;
+      backupOnExit: boolean;
+      backups: components['schemas']['Backup'][];
+      /** Format: int32 */
+      backupsKept: number;
+      copyFolder?: string;
+      problem?: string;
     };
     Sample: {
       call: string;
@@ -2706,7 +2809,7 @@ export interface operations {
       };
     };
   };
-  save: {
+  save_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -3191,6 +3294,141 @@ export interface operations {
       };
     };
   };
+  view: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SafetyView'];
+        };
+      };
+    };
+  };
+  save: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Draft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SafetyView'];
+        };
+      };
+    };
+  };
+  backUp: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SafetyView'];
+        };
+      };
+    };
+  };
+  check: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        name: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Content'];
+        };
+      };
+    };
+  };
+  restore_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        name: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Content'];
+        };
+      };
+    };
+  };
+  restoreFile: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: {
+      content: {
+        'application/json': {
+          /** Format: binary */
+          file: string;
+        };
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Content'];
+        };
+      };
+    };
+  };
   all_3: {
     parameters: {
       query?: never;
@@ -3364,7 +3602,7 @@ export interface operations {
       };
     };
   };
-  save_1: {
+  save_2: {
     parameters: {
       query?: never;
       header?: never;

@@ -23,7 +23,7 @@
 <style>
   .desk {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) 400px;
+    grid-template-columns: minmax(0, 1fr) 424px;
     gap: 24px;
   }
 

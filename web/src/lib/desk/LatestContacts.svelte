@@ -62,7 +62,10 @@
       <tbody>
         {#each latest as line (line.id)}
           {@const state = (line.seals[0]?.state ?? 'NOT_MEANT') as LaneState}
-          <tr class:pointed={line.id === pointed?.id} onclick={() => (pointedId = line.id)}>
+          <tr
+            class:pointed={!app.line.view?.station && line.id === pointed?.id}
+            onclick={() => (pointedId = line.id)}
+          >
             <td class="mono" title={localTime(line.start)}>{utcMinute(line.start)}</td>
             <td class="mono call">
               <button onclick={() => app.showContact(line.id)}>{line.call}</button>

@@ -53,6 +53,13 @@
         clock {app.clockCheck.offset}
       </button>
     {/if}
+    {#if app.hookups.secondCopy?.state === 'TROUBLE'}
+      <button
+        class="offset bad"
+        title={app.hookups.secondCopy.reason}
+        onclick={() => app.showHookup('second-copy')}>{app.hookups.secondCopy.brief}</button
+      >
+    {/if}
   </div>
   <div class="side right">
     <div class="track" aria-hidden="true">

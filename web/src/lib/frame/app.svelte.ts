@@ -98,7 +98,10 @@ export class AppState {
       }
     });
     this.live.on('hookup-gone', ({ id }) => this.hookups.gone(id));
-    this.live.on('radio', (radio) => this.radios.take(radio));
+    this.live.on('radio', (radio) => {
+      this.radios.take(radio);
+      this.line.refresh();
+    });
     this.live.on('radios', (radios) => this.radios.takeAll(radios));
     this.live.on('rotors', (rotors) => this.rotors.takeAll(rotors));
     this.live.on('lanes', () => void this.lanes.load());

@@ -49,7 +49,7 @@
     </div>
   {/if}
   <dl>
-    {#if hookup.kind !== 'DEVICE' && hookup.kind !== 'CLOCK'}
+    {#if hookup.kind !== 'DEVICE' && hookup.kind !== 'CLOCK' && hookup.kind !== 'COPY'}
       <dt>Last minute</dt>
       <dd>{grouped(hookup.lastMinute)} {unit}</dd>
     {/if}

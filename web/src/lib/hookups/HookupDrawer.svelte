@@ -75,6 +75,7 @@
       {/if}
     {/if}
     {#if hookup.kind === 'SERVICE'}<p><a href="#/services">See its lane</a></p>{/if}
+    {#if hookup.kind === 'COPY'}<p><a href="#/station/safety">Choose the folder</a></p>{/if}
     {#if hookup.kind === 'CLOCK'}<p><a href="#/station/clocks">Choose the time server</a></p>{/if}
     {#if hookup.kind === 'PROGRAM'}<p><a href="#/hookups">See what arrived lately</a></p>{/if}
   {/if}

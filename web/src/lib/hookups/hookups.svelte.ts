@@ -10,7 +10,7 @@ export class HookupStore {
   busy = $state<Record<string, boolean>>({});
 
   get sources(): Hookup[] {
-    return this.all.filter((h) => h.kind !== 'SERVICE' && h.kind !== 'CLOCK');
+    return this.all.filter((h) => h.kind !== 'SERVICE' && h.kind !== 'CLOCK' && h.kind !== 'COPY');
   }
 
   get services(): Hookup[] {
@@ -20,6 +20,11 @@ export class HookupStore {
   /** Feeds nothing, but everything depends on it. */
   get clock(): Hookup | undefined {
     return this.all.find((h) => h.kind === 'CLOCK');
+  }
+
+  /** Nothing feeds it but the log; seen only when it is in trouble. */
+  get secondCopy(): Hookup | undefined {
+    return this.all.find((h) => h.kind === 'COPY');
   }
 
   async load(): Promise<void> {

@@ -68,6 +68,7 @@ export class LineStore {
   #position: () => number | undefined;
   #firstTyped = 0;
   #reading = false;
+  #stale = false;
   #queue: Promise<void> = Promise.resolve();
   #past: string[] = [];
   #recalled = -1;
@@ -138,6 +139,7 @@ export class LineStore {
     const firstTyped = this.#firstTyped;
     this.#past = [text, ...this.#past.filter((t) => t !== text)].slice(0, MOST_RECALLED);
     this.#recalled = -1;
+    this.#cleared = '';
     this.text = '';
     this.view = undefined;
     this.underWay++;
@@ -173,6 +175,15 @@ export class LineStore {
         void this.#read();
       }
     }
+    this.refresh();
+  }
+
+  /** The radio or the log is different now, so the line may mean something else. */
+  refresh(): void {
+    if (this.text.trim() !== '') {
+      this.#stale = true;
+      void this.#read();
+    }
   }
 
   /** Asks what the line means; while an answer is under way only the newest question waits. */
@@ -183,8 +194,9 @@ export class LineStore {
     this.#reading = true;
     try {
       let asked: string | undefined;
-      while (asked !== this.text) {
+      while (asked !== this.text || this.#stale) {
         asked = this.text;
+        this.#stale = false;
         const view = asked.trim() === '' ? undefined : await this.#server.read(this.#body(asked));
         if (asked === this.text) {
           this.view = view;

@@ -73,6 +73,23 @@ describe('LineStore', () => {
     expect(line.text).toBe('zp5qxa');
   });
 
+  it('asks again when the radio has moved under the line', async () => {
+    const server = new FakeLine();
+    let asked = 0;
+    const read = server.read.bind(server);
+    server.read = (body) => {
+      asked++;
+      return read(body);
+    };
+    const line = new LineStore(() => 1, server);
+    line.refresh();
+    expect(asked).toBe(0);
+    line.type('zp5qxa');
+    await vi.waitFor(() => expect(line.view).toBeDefined());
+    line.refresh();
+    await vi.waitFor(() => expect(asked).toBe(2));
+  });
+
   it('restores what was cleared', () => {
     const line = new LineStore(() => 1, new FakeLine());
     line.type('zp5qxa 599');

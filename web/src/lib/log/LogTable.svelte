@@ -10,6 +10,8 @@
   let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
 
   const ROW_HEIGHT = 30;
+  const OPEN_AFTER_MS = 220;
+  let opening: ReturnType<typeof setTimeout> | undefined;
   let scroller = $state<HTMLDivElement | null>(null);
   let scrollTop = $state(0);
   let viewHeight = $state(600);
@@ -88,7 +90,9 @@
       void chooseTo(place, event.shiftKey);
     } else if (line && editing?.id !== line.id) {
       cursor = place;
-      app.showContact(line.id);
+      clearTimeout(opening);
+      // The drawer moves the cells aside; a second click, which edits one, must find it where it was.
+      opening = setTimeout(() => app.showContact(line.id), OPEN_AFTER_MS);
     }
   }
 
@@ -139,6 +143,7 @@
 
   function edit(line: LogLine, field: string | undefined) {
     if (field) {
+      clearTimeout(opening);
       problem = '';
       editing = { id: line.id, field };
     }

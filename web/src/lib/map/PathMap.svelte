@@ -167,7 +167,6 @@
     padding-top: 4px;
   }
 
-  .call,
   .grey {
     font-weight: 600;
   }

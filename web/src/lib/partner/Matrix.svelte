@@ -34,7 +34,7 @@
             class:here={band === here}
             title={`${band} ${label}: station ${NEED_WORDS[own]}, entity ${NEED_WORDS[whole]}`}
           >
-            <WorkGlyph state={own} round size={11} /><WorkGlyph state={whole} size={11} />
+            <WorkGlyph state={own} round size={10} /><WorkGlyph state={whole} size={10} />
           </td>
         {/each}
       </tr>
@@ -48,7 +48,7 @@
   }
 
   th {
-    padding: 0 6px 0 0;
+    padding: 0 4px 0 0;
     color: var(--yb-ink-2);
     font-size: 12px;
     font-weight: 400;
@@ -56,12 +56,12 @@
   }
 
   thead th {
-    padding: 0 4px;
+    padding: 0 2px;
     text-align: center;
   }
 
   td {
-    padding: 2px 3px;
+    padding: 2px;
     white-space: nowrap;
     line-height: 0;
   }

@@ -10,6 +10,9 @@
   const partner = $derived(app.partner.view);
   const hint = $derived(app.line.view?.station);
   const typed = $derived(hint !== undefined && hint.call === partner?.call ? hint : undefined);
+  /** What the operator typed stands above what was known. */
+  const typedField = (field: string) =>
+    typed && app.line.view?.tokens.find((t) => t.field === field && !t.problem)?.value;
   const bands = $derived(app.station.view?.preferences.bandsInUse ?? []);
   const band = $derived(app.line.view?.band ?? app.radios.chosen?.now?.band);
 </script>
@@ -21,7 +24,10 @@
         <span class="mono call">{partner.call}</span>
         {#if typed?.need}<NeedMark mark={typed.need} />{/if}
       </p>
-      <p class="name">{[partner.name, partner.qth].filter(Boolean).join(', ') || 'No name known yet'}</p>
+      <p class="name">
+        {[typedField('NAME') ?? partner.name, typedField('QTH') ?? partner.qth].filter(Boolean).join(', ') ||
+          'No name known yet'}
+      </p>
       <p class="muted">
         {#if partner.entity}
           {partner.entity.name} · {partner.entity.continent} · zones {partner.entity.cqZone} and {partner
@@ -72,8 +78,8 @@
 <style>
   .card {
     display: grid;
-    grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
-    gap: 24px;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    gap: 20px;
     min-height: 272px;
   }
 

@@ -6,6 +6,7 @@
   import KeepPage from './KeepPage.svelte';
   import PlacesPage from './PlacesPage.svelte';
   import PositionsPage from './PositionsPage.svelte';
+  import SafetyPage from './SafetyPage.svelte';
 
   let { app }: { app: AppState } = $props();
 
@@ -15,7 +16,8 @@
     { id: 'positions', label: 'Positions' },
     { id: 'bands', label: 'Bands and modes' },
     { id: 'clocks', label: 'Units and clocks' },
-    { id: 'keep', label: 'Keep and move' },
+    { id: 'safety', label: 'Keeping it safe' },
+    { id: 'keep', label: 'Settings file' },
   ] as const;
 
   const station = $derived(app.station);
@@ -47,6 +49,7 @@
       {:else if page === 'positions'}<PositionsPage {app} />
       {:else if page === 'bands'}<BandsPage {station} view={station.view} />
       {:else if page === 'clocks'}<ClocksPage {station} view={station.view} clock={app.clockCheck.view} />
+      {:else if page === 'safety'}<SafetyPage />
       {:else}<KeepPage {app} />{/if}
     {:else}
       <p class="muted">Reading the station…</p>

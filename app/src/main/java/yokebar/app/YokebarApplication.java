@@ -14,10 +14,14 @@ import yokebar.app.safety.DataFolder;
 @EnableScheduling
 public class YokebarApplication {
 
-    public static void main(String[] args) {
-        SpringApplication application = new SpringApplication(YokebarApplication.class);
-        application.addInitializers(DataFolder::claim);
-        application.run(args);
+    public static void main(String[] args) throws InterruptedException {
+        Restarts restarts = new Restarts();
+        do {
+            SpringApplication application = new SpringApplication(YokebarApplication.class);
+            application.addInitializers(DataFolder::claim);
+            application.addListeners(restarts);
+            restarts.watch(application.run(args));
+        } while (restarts.startAgain());
     }
 
     @Bean

@@ -56,8 +56,23 @@ public abstract class AppTest {
     @BeforeEach
     void emptyLog() throws Exception {
         put("/api/services/1", Map.of("atOnce", false));
+        // Through the application, so that what it holds in memory is empty, too.
+        if (count("contact") > 0) {
+            changed(sendJson("POST", "/api/changes/delete", Map.of("search", "")));
+        }
         for (String table : new String[] {
-            "confirmation", "handover", "delivery", "journey_note", "intake_journal", "contact", "signing_identity"
+            "confirmation",
+            "handover",
+            "delivery",
+            "delivery_past",
+            "journey_note",
+            "intake_journal",
+            "contact_past",
+            "contact_added",
+            "log_change",
+            "second_copy_due",
+            "saved_view",
+            "signing_identity"
         }) {
             jdbc.update("delete from " + table);
         }
@@ -68,6 +83,20 @@ public abstract class AppTest {
         put("/api/positions/1", Map.of("operatorId", 0, "placeId", 0, "radioId", 0, "ownCall", ""));
         jdbc.update("delete from further_call");
         put("/api/station", Map.of("ownCall", "CU9QYB"));
+    }
+
+    /** Waits until a change that was begun is through; gives it as it is then. */
+    protected JsonNode changed(HttpResponse<String> begun) throws Exception {
+        long id = JSON.readTree(begun.body()).path("id").asLong();
+        assertThat(begun.statusCode()).as(begun.body()).isEqualTo(200);
+        await("change " + id, () -> {
+            try {
+                return !get("/api/changes/" + id).path("state").asString().equals("RUNNING");
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        return get("/api/changes/" + id);
     }
 
     protected static String record(String... namesAndValues) {

@@ -11,6 +11,7 @@ public interface Hookup {
         PROGRAM,
         FEED,
         CLOCK,
+        COPY,
         SERVICE
     }
 

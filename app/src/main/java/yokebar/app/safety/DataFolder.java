@@ -34,6 +34,7 @@ public final class DataFolder {
                 refuse("Another Yokebar is running on the log in " + home
                         + ". Use that one, close it first, or give this one its own folder in YOKEBAR_HOME.");
             }
+            StagedLog.carryOut(home);
             context.addApplicationListener((ApplicationListener<ContextClosedEvent>) closed -> release(channel));
         } catch (IOException e) {
             refuse("The data folder " + home + " cannot be used: " + e

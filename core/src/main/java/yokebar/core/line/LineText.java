@@ -71,7 +71,7 @@ public final class LineText {
     private static final Map<String, String> LABELS = Map.ofEntries(
             Map.entry("CALL", "call"),
             Map.entry("RST_SENT", "sent"),
-            Map.entry("RST_RCVD", "received"),
+            Map.entry("RST_RCVD", "rcvd"),
             Map.entry("GRIDSQUARE", "locator"),
             Map.entry("NAME", "name"),
             Map.entry("QTH", "qth"),

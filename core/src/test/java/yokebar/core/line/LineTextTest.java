@@ -32,10 +32,10 @@ class LineTextTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "zp5qxa 579 599 ana gg14 | call=ZP5QXA sent=579 received=599 name=Ana locator=GG14",
+                "zp5qxa 579 599 ana gg14 | call=ZP5QXA sent=579 rcvd=599 name=Ana locator=GG14",
                 "gg14 zp5qxa | call=GG14 ?=zp5qxa!",
                 "oz/cu9qyb/p 5nn | call=OZ/CU9QYB/P sent=599",
-                "zp5qxa -12 r+03 | call=ZP5QXA sent=-12 received=+03",
+                "zp5qxa -12 r+03 | call=ZP5QXA sent=-12 rcvd=+03",
                 "zp | call=ZP",
                 "zp5 | call=ZP5",
                 "zp5qxa 14250 | call=ZP5QXA frequency=14250000",
@@ -53,12 +53,12 @@ class LineTextTest {
                 "zp5qxa 2026-11-20 14:07 | call=ZP5QXA day=2026-11-20 began=14:07",
                 "zp5qxa 2026-02-30 | call=ZP5QXA day=2026-02-30!",
                 "zp5qxa 25:07 | call=ZP5QXA began=25:07!",
-                "zp5qxa 599 599 ; thanks, 73 ana | call=ZP5QXA sent=599 received=599 comment=thanks, 73 ana",
+                "zp5qxa 599 599 ; thanks, 73 ana | call=ZP5QXA sent=599 rcvd=599 comment=thanks, 73 ana",
                 "zp5qxa qth:\"Ciudad del Este\" iota:sa-001 | call=ZP5QXA qth=Ciudad del Este iota=sa-001",
                 "zp5qxa loc:gg99zz | call=ZP5QXA locator=gg99zz!",
                 "zp5qxa via:rpt via:xyz | call=ZP5QXA via=rpt via=xyz!",
                 "zp5qxa mode:nonsense band:21m | call=ZP5QXA mode=nonsense! band=21m!",
-                "zp5qxa 59 59 59 | call=ZP5QXA sent=59 received=59 ?=59!",
+                "zp5qxa 59 59 59 | call=ZP5QXA sent=59 rcvd=59 ?=59!",
                 "zp5!qxa | call=ZP5!QXA!",
                 "name:ana | name=ana",
             })

@@ -1,0 +1,211 @@
+package yokebar.app.backup;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.locks.ReentrantLock;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import javax.sql.DataSource;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.scheduling.TaskScheduler;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.FieldProblem;
+import yokebar.app.log.ContactsChanged;
+import yokebar.app.log.ContactsDeleted;
+import yokebar.app.log.ContactsLogged;
+
+/**
+ * Dated, compressed copies of the whole database, made by H2 itself while the application goes on: by hand, once a day, and
+ * when it ends. The oldest go when there are more than wanted; files of other names are never touched.
+ */
+@Component
+public class Backups implements SmartLifecycle {
+    private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
+    private static final DateTimeFormatter NAMED = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
+    private static final Pattern NAME = Pattern.compile("yokebar-(\\d{4}-\\d{2}-\\d{2}-\\d{6})\\.zip");
+    private static final Duration LOOK_EVERY = Duration.ofMinutes(5);
+    private static final Duration DAILY = Duration.ofHours(24);
+
+    private final DataSource database;
+    private final SafetySettings settings;
+    private final TaskScheduler scheduler;
+    private final Clock clock;
+    private final ReentrantLock oneAtATime = new ReentrantLock();
+    private volatile boolean changedSince;
+    private volatile @Nullable String problem;
+    private @Nullable ScheduledFuture<?> looking;
+
+    Backups(DataSource database, SafetySettings settings, TaskScheduler scheduler, Clock clock) {
+        this.database = database;
+        this.settings = settings;
+        this.scheduler = scheduler;
+        this.clock = clock;
+    }
+
+    /**
+     * A backup in the folder.
+     *
+     * @param bytes of the compressed file
+     */
+    public record Backup(String name, Instant madeAt, long bytes) {}
+
+    @Override
+    public void start() {
+        looking =
+                scheduler.scheduleWithFixedDelay(this::daily, clock.instant().plus(Duration.ofMinutes(1)), LOOK_EVERY);
+    }
+
+    @Override
+    public void stop() {
+        ScheduledFuture<?> running = looking;
+        looking = null;
+        if (running != null) {
+            running.cancel(false);
+        }
+        if (changedSince && settings.row().backupOnExit) {
+            quietly();
+        }
+    }
+
+    @Override
+    public boolean isRunning() {
+        return looking != null;
+    }
+
+    /** After everything that logs has stopped. */
+    @Override
+    public int getPhase() {
+        return 1;
+    }
+
+    @TransactionalEventListener
+    void logged(ContactsLogged event) {
+        changedSince = true;
+    }
+
+    @TransactionalEventListener
+    void changed(ContactsChanged event) {
+        changedSince = true;
+    }
+
+    @TransactionalEventListener
+    void deleted(ContactsDeleted event) {
+        changedSince = true;
+    }
+
+    private void daily() {
+        if (settings.row().backupDaily && changedSince) {
+            Instant last = all().stream().map(Backup::madeAt).findFirst().orElse(Instant.EPOCH);
+            if (last.isBefore(clock.instant().minus(DAILY))) {
+                quietly();
+            }
+        }
+    }
+
+    private void quietly() {
+        try {
+            make();
+        } catch (FieldProblem e) {
+            LOG.warn("{}", e.getBody().getDetail());
+        }
+    }
+
+    /** What was wrong with the last backup; null when nothing was. */
+    public @Nullable String problem() {
+        return problem;
+    }
+
+    /** The backups there are, the newest first. */
+    public List<Backup> all() {
+        Path folder = settings.backupFolder();
+        List<Backup> backups = new ArrayList<>();
+        if (Files.isDirectory(folder)) {
+            try (Stream<Path> files = Files.list(folder)) {
+                for (Path file : files.toList()) {
+                    Matcher name = NAME.matcher(file.getFileName().toString());
+                    if (name.matches()) {
+                        Instant madeAt =
+                                LocalDateTime.parse(name.group(1), NAMED).toInstant(ZoneOffset.UTC);
+                        backups.add(new Backup(file.getFileName().toString(), madeAt, Files.size(file)));
+                    }
+                }
+            } catch (IOException e) {
+                LOG.warn("The backups in {} could not be listed: {}", folder, e.toString());
+            }
+        }
+        backups.sort(Comparator.comparing(Backup::madeAt).reversed());
+        return backups;
+    }
+
+    /** The file of a backup. */
+    Path file(String name) {
+        if (!NAME.matcher(name).matches()
+                || !Files.isRegularFile(settings.backupFolder().resolve(name))) {
+            throw new FieldProblem("name", "There is no backup " + name + ".");
+        }
+        return settings.backupFolder().resolve(name);
+    }
+
+    /**
+     * Makes a backup now.
+     *
+     * @throws FieldProblem when the folder cannot take it
+     */
+    public Backup make() {
+        oneAtATime.lock();
+        try {
+            Path folder = settings.backupFolder();
+            Files.createDirectories(folder);
+            changedSince = false;
+            Instant now = clock.instant();
+            String name = "yokebar-" + NAMED.format(LocalDateTime.ofInstant(now, ZoneOffset.UTC)) + ".zip";
+            // It gets its name when it is whole, so that half a backup is never taken for one.
+            Path fresh = folder.resolve("backup-being-made.tmp");
+            Files.deleteIfExists(fresh);
+            try (Connection connection = database.getConnection();
+                    PreparedStatement backup = connection.prepareStatement("backup to ?")) {
+                backup.setString(1, fresh.toString());
+                backup.execute();
+            }
+            Files.move(fresh, folder.resolve(name), StandardCopyOption.ATOMIC_MOVE);
+            rotate(folder);
+            problem = null;
+            return new Backup(name, now, Files.size(folder.resolve(name)));
+        } catch (IOException | SQLException e) {
+            changedSince = true;
+            String sentence = "No backup could be made in " + settings.backupFolder() + ": " + e.getMessage()
+                    + ". Choose another folder, or make room.";
+            problem = sentence;
+            throw new FieldProblem("backupFolder", sentence);
+        } finally {
+            oneAtATime.unlock();
+        }
+    }
+
+    private void rotate(Path folder) throws IOException {
+        List<Backup> backups = all();
+        for (Backup old : backups.subList(Math.min(settings.row().backupsKept, backups.size()), backups.size())) {
+            Files.deleteIfExists(folder.resolve(old.name()));
+        }
+    }
+}

@@ -1,0 +1,99 @@
+package yokebar.app.backup;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Second copy, backups and restoring over HTTP. */
+@RestController
+@RequestMapping("/api/safety")
+class SafetyController {
+    private final SafetySettings settings;
+    private final Backups backups;
+    private final Restore restore;
+    private final Path home;
+
+    SafetyController(SafetySettings settings, Backups backups, Restore restore, @Value("${yokebar.home}") Path home) {
+        this.settings = settings;
+        this.backups = backups;
+        this.restore = restore;
+        this.home = home;
+    }
+
+    /**
+     * How the log is kept safe.
+     *
+     * @param copyFolder null when there is no second copy
+     * @param backupFolder where backups go
+     * @param problem what was wrong with the last backup
+     */
+    record SafetyView(
+            @Nullable String copyFolder,
+            String backupFolder,
+            boolean backupDaily,
+            boolean backupOnExit,
+            int backupsKept,
+            List<Backups.Backup> backups,
+            @Nullable String problem) {}
+
+    @GetMapping
+    SafetyView view() {
+        SafetyRow row = settings.row();
+        return new SafetyView(
+                row.copyFolder,
+                settings.backupFolder().toString(),
+                row.backupDaily,
+                row.backupOnExit,
+                row.backupsKept,
+                backups.all(),
+                backups.problem());
+    }
+
+    @PutMapping
+    SafetyView save(@RequestBody SafetySettings.Draft draft) {
+        settings.save(draft);
+        return view();
+    }
+
+    @PostMapping("/backups")
+    SafetyView backUp() {
+        backups.make();
+        return view();
+    }
+
+    /** What a backup holds, without changing anything. */
+    @GetMapping("/backups/{name}")
+    Restore.Content check(@PathVariable String name) {
+        return restore.check(backups.file(name));
+    }
+
+    /** Restarts with a backup in the log's place. */
+    @PostMapping("/backups/{name}/restore")
+    Restore.Content restore(@PathVariable String name) {
+        return restore.restore(backups.file(name));
+    }
+
+    /** Restarts with a backup from elsewhere in the log's place. */
+    @PostMapping("/restore")
+    Restore.Content restoreFile(@RequestParam("file") MultipartFile file) throws IOException {
+        Path received = Files.createTempFile(home, "backup", ".zip");
+        try {
+            file.transferTo(received);
+            return restore.restore(received);
+        } finally {
+            Files.deleteIfExists(received);
+        }
+    }
+}

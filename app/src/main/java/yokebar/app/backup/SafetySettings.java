@@ -1,0 +1,101 @@
+package yokebar.app.backup;
+
+import jakarta.persistence.EntityManager;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.Path;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.FieldProblem;
+
+/** Where the second copy and the backups go, and when. */
+@Service
+class SafetySettings {
+    private static final int MOST_KEPT = 400;
+
+    private final EntityManager db;
+    private final Path home;
+    private final ApplicationEventPublisher events;
+
+    SafetySettings(EntityManager db, @Value("${yokebar.home}") Path home, ApplicationEventPublisher events) {
+        this.db = db;
+        this.home = home;
+        this.events = events;
+    }
+
+    /** The settings are different now. */
+    record Changed() {}
+
+    /**
+     * What to set; what is left out stays.
+     *
+     * @param copyFolder empty for no second copy
+     * @param backupFolder empty for the folder beside the log
+     * @param backupsKept 1 to 400
+     */
+    record Draft(
+            @Nullable String copyFolder,
+            @Nullable String backupFolder,
+            @Nullable Boolean backupDaily,
+            @Nullable Boolean backupOnExit,
+            @Nullable Integer backupsKept) {}
+
+    @Transactional(readOnly = true)
+    public SafetyRow row() {
+        return db.find(SafetyRow.class, SafetyRow.ID);
+    }
+
+    Path backupFolder() {
+        String chosen = row().backupFolder;
+        return chosen == null ? home.toAbsolutePath().resolve("backups") : Path.of(chosen);
+    }
+
+    @Transactional
+    public void save(Draft draft) {
+        SafetyRow row = db.find(SafetyRow.class, SafetyRow.ID);
+        if (draft.copyFolder() != null) {
+            row.copyFolder = folder("copyFolder", draft.copyFolder());
+        }
+        if (draft.backupFolder() != null) {
+            row.backupFolder = folder("backupFolder", draft.backupFolder());
+        }
+        if (draft.backupDaily() != null) {
+            row.backupDaily = draft.backupDaily();
+        }
+        if (draft.backupOnExit() != null) {
+            row.backupOnExit = draft.backupOnExit();
+        }
+        if (draft.backupsKept() != null) {
+            if (draft.backupsKept() < 1 || draft.backupsKept() > MOST_KEPT) {
+                throw new FieldProblem("backupsKept", "Keep at least 1 and at most " + MOST_KEPT + " backups.");
+            }
+            row.backupsKept = draft.backupsKept();
+        }
+        db.flush();
+        events.publishEvent(new Changed());
+    }
+
+    private static @Nullable String folder(String field, String text) {
+        if (text.isBlank()) {
+            return null;
+        }
+        try {
+            Path folder = Path.of(text.strip());
+            if (!folder.isAbsolute()) {
+                throw new FieldProblem(field, "Write the whole path of the folder, from / on.");
+            }
+            Files.createDirectories(folder);
+            if (!Files.isWritable(folder)) {
+                throw new FieldProblem(field, "Yokebar may not write into " + folder + "; choose another folder.");
+            }
+            return folder.toString();
+        } catch (InvalidPathException | IOException e) {
+            throw new FieldProblem(
+                    field, "There is no folder " + text.strip() + " and none can be made: " + e.getMessage() + ".");
+        }
+    }
+}

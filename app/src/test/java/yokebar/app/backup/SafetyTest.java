@@ -1,0 +1,125 @@
+package yokebar.app.backup;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import yokebar.app.AppTest;
+
+class SafetyTest extends AppTest {
+    @TempDir
+    private Path folder;
+
+    @AfterEach
+    void asAtFirst() throws Exception {
+        put("/api/safety", Map.of("copyFolder", "", "backupFolder", "", "backupsKept", 14));
+    }
+
+    private static String content(Path file) {
+        try {
+            return Files.exists(file) ? Files.readString(file) : "";
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private JsonNode hookup() throws Exception {
+        return get("/api/hookups")
+                .valueStream()
+                .filter(one -> one.path("id").asString().equals("second-copy"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void eachContactGoesToTheSecondCopyAndWhatWasMissedFollows() throws Exception {
+        Path stick = folder.resolve("stick");
+        put("/api/safety", Map.of("copyFolder", stick.toString()));
+        importText(contact("ZP5QXA"));
+        await("first copy", () -> content(stick.resolve(SecondCopy.FILE)).contains("ZP5QXA"));
+        Path away = Files.move(stick, folder.resolve("away"));
+        importText(contact("K1QAB"));
+        await("trouble", () -> {
+            try {
+                return hookup().path("state").asString().equals("TROUBLE");
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        assertThat(hookup().path("reason").asString()).contains("the folder is not there");
+        assertThat(count("contact")).isEqualTo(2);
+        Files.move(away, stick);
+        JsonNode proof = JSON.readTree(
+                sendJson("POST", "/api/hookups/second-copy/test", Map.of()).body());
+        assertThat(proof.path("works").asBoolean()).isTrue();
+        String copy = content(stick.resolve(SecondCopy.FILE));
+        assertThat(copy).containsOnlyOnce("K1QAB").containsOnlyOnce("<EOH>");
+        assertThat(count("second_copy_due")).isZero();
+    }
+
+    @Test
+    void aFolderThatCannotBeIsSaidAtItsField() throws Exception {
+        HttpResponse<String> refused = sendJson("PUT", "/api/safety", Map.of("copyFolder", "stick"));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("Write the whole path");
+    }
+
+    @Test
+    void backupsAreMadeListedLookedIntoAndTheOldestGo() throws Exception {
+        put("/api/safety", Map.of("backupFolder", folder.toString(), "backupsKept", 2));
+        for (String old : new String[] {"yokebar-2020-01-01-000000.zip", "yokebar-2020-01-02-000000.zip"}) {
+            Files.writeString(folder.resolve(old), "old");
+        }
+        Files.writeString(folder.resolve("holiday.zip"), "not ours");
+        importText(contact("ZP5QXA"));
+        JsonNode view =
+                JSON.readTree(sendJson("POST", "/api/safety/backups", Map.of()).body());
+        assertThat(view.path("backups")).hasSize(2);
+        assertThat(folder.resolve("holiday.zip")).exists();
+        assertThat(folder.resolve("yokebar-2020-01-01-000000.zip")).doesNotExist();
+        JsonNode content = get("/api/safety/backups/"
+                + view.path("backups").get(0).path("name").asString());
+        assertThat(content.path("contacts").asInt()).isEqualTo(1);
+        assertThat(content.path("newest").asString()).isEqualTo("2026-05-01T14:07:00Z");
+    }
+
+    @Test
+    void aBrokenBackupIsRefusedBeforeAnythingIsTouched() throws Exception {
+        put("/api/safety", Map.of("backupFolder", folder.toString()));
+        importText(contact("ZP5QXA"));
+        String whole = JSON.readTree(
+                        sendJson("POST", "/api/safety/backups", Map.of()).body())
+                .path("backups")
+                .get(0)
+                .path("name")
+                .asString();
+        byte[] bytes = Files.readAllBytes(folder.resolve(whole));
+        Files.write(folder.resolve(whole), Arrays.copyOf(bytes, bytes.length / 2));
+        for (String wrong : new String[] {whole, "yokebar-2020-01-03-000000.zip"}) {
+            if (!wrong.equals(whole)) {
+                Files.writeString(folder.resolve(wrong), "no zip");
+            }
+            HttpResponse<String> refused = sendJson("POST", "/api/safety/backups/" + wrong + "/restore", Map.of());
+            assertThat(refused.statusCode()).isEqualTo(422);
+            assertThat(refused.body()).contains("is no whole backup").contains("Nothing was changed");
+        }
+        assertThat(sendJson("POST", "/api/safety/backups/..%2Flog.mv.db/restore", Map.of())
+                        .statusCode())
+                .isGreaterThanOrEqualTo(400);
+        assertThat(get("/api/contacts").path("total").asInt()).isEqualTo(1);
+        try (Stream<Path> files = Files.walk(folder).sorted(Comparator.naturalOrder())) {
+            assertThat(files.map(file -> file.getFileName().toString())).noneMatch(name -> name.startsWith("restore"));
+        }
+    }
+}

@@ -1,0 +1,114 @@
+package yokebar.app.line;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpResponse;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+import yokebar.app.AppTest;
+
+class LineTest extends AppTest {
+
+    private JsonNode read(String text) throws Exception {
+        return JSON.readTree(sendJson("POST", "/api/line/read", Map.of("text", text, "typedForMs", 1000))
+                .body());
+    }
+
+    private HttpResponse<String> log(String text, String key) throws Exception {
+        Map<String, Object> body = new HashMap<>(Map.of("text", text, "typedForMs", 5000));
+        body.put("key", key);
+        return sendJson("POST", "/api/line/log", body);
+    }
+
+    @Test
+    void tellsWhoThatIsWhileTheCallIsTyped() throws Exception {
+        importText(contact("ZP5QXA", "name", "Ana"));
+        await("counts", () -> {
+            try {
+                return read("zp5qxa 14.074 ft8").path("station").path("worked").asInt() == 1;
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        assertThat(read("zp5").path("likely").get(0).path("call").asString()).isEqualTo("ZP5QXA");
+        JsonNode near = read("zp5qxb 20m cw");
+        assertThat(near.path("likely").get(0).path("near").asBoolean()).isTrue();
+        JsonNode need = near.path("station").path("need");
+        assertThat(need.path("ever").asString()).isEqualTo("WORKED");
+        assertThat(need.path("band").asString()).isEqualTo("WORKED");
+        assertThat(need.path("mode").asString()).isEqualTo("NEEDED");
+        assertThat(near.path("station").path("brings").toString()).contains("Paraguay for the first time in CW");
+        assertThat(read("").path("problems")).isEmpty();
+        assertThat(read("14250 usb").path("tunes").asBoolean()).isTrue();
+    }
+
+    @Test
+    void logsOnceHoweverOftenThePageTriesAndCanBeTakenBack() throws Exception {
+        HttpResponse<String> first = log("zp5qxa 20m cw 579 599 ana", "one");
+        assertThat(first.statusCode()).as(first.body()).isEqualTo(200);
+        assertThat(log("zp5qxa 20m cw 579 599 ana", "one").body()).isEqualTo(first.body());
+        assertThat(count("contact")).isEqualTo(1);
+        assertThat(count("intake_journal")).isEqualTo(1);
+        // A page that was reloaded makes another key; the same contact is still one.
+        JsonNode second = JSON.readTree(log("zp5qxa 20m cw 579 599 ana", "two").body());
+        assertThat(second.path("fresh").asBoolean()).isFalse();
+        assertThat(count("contact")).isEqualTo(1);
+        JsonNode row = get("/api/log/rows?columns=TIME_OFF").path("lines").get(0);
+        assertThat(row.path("reportSent").asString()).isEqualTo("579");
+        assertThat(row.path("more").path("TIME_OFF").asString()).hasSize(6);
+        long change = JSON.readTree(first.body()).path("changeId").asLong();
+        changed(sendJson("POST", "/api/changes/" + change + "/undo", Map.of()));
+        assertThat(count("contact")).isZero();
+    }
+
+    @Test
+    void dupesOfTodayAreTold() throws Exception {
+        log("zp5qxa 20m cw", "dupe");
+        assertThat(read("zp5qxa 20m cw").path("station").path("dupe").asString())
+                .startsWith("Worked today at")
+                .endsWith("on 20m in CW.");
+        assertThat(read("zp5qxa 40m cw").path("station").path("dupe").isMissingNode())
+                .isTrue();
+        assertThat(read("zp5qxa 20m ssb").path("station").path("dupe").isMissingNode())
+                .isTrue();
+    }
+
+    @Test
+    void saysAtItsFieldWhatIsMissing() throws Exception {
+        HttpResponse<String> refused = log("zp5qxa", "missing");
+        assertThat(refused.statusCode()).isEqualTo(422);
+        JsonNode fields = JSON.readTree(refused.body()).path("fields");
+        assertThat(fields.get(0).path("field").asString()).isEqualTo("MODE");
+        assertThat(fields.get(1).path("field").asString()).isEqualTo("FREQ");
+        assertThat(count("contact")).isZero();
+        assertThat(log("zp5qxa 20m cw", "").statusCode()).isEqualTo(422);
+    }
+
+    @Test
+    void tuningWithoutARadioSaysSo() throws Exception {
+        HttpResponse<String> refused = sendJson("POST", "/api/line/tune", Map.of("text", "14250", "typedForMs", 0));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("There is no radio to tune.");
+    }
+
+    @Test
+    void thePartnerIsKnownFromTheLogAndTheCall() throws Exception {
+        importText(contact("ZP5QXA", "name", "Ana", "gridsquare", "GG14", "comment", "nice garden"));
+        JsonNode partner = get("/api/partner?call=zp5qxa");
+        assertThat(partner.path("entity").path("name").asString()).isEqualTo("Paraguay");
+        assertThat(partner.path("name").asString()).isEqualTo("Ana");
+        assertThat(partner.path("whereabouts").path("locator").asString()).isEqualTo("GG14");
+        assertThat(partner.path("earlier").get(0).path("more").path("COMMENT").asString())
+                .isEqualTo("nice garden");
+        JsonNode guest = get("/api/partner?call=OZ/ZP5QXA");
+        assertThat(guest.path("entity").path("name").asString()).isEqualTo("Denmark");
+        assertThat(guest.path("earlier")).hasSize(1);
+        assertThat(guest.path("whereabouts").path("source").asString()).isEqualTo("ENTITY");
+        assertThat(get("/api/partner?call=K1QAB/MM").path("entity").isMissingNode())
+                .isTrue();
+        assertThat(sendJson("GET", "/api/partner?call=%20", Map.of()).statusCode())
+                .isEqualTo(422);
+    }
+}

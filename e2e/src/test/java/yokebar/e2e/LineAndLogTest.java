@@ -1,0 +1,309 @@
+package yokebar.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestMethodOrder;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import yokebar.standins.StandIns;
+import yokebar.standins.demo.DemoSetup;
+
+/** Contacts typed as fast as they come, and the log they make: searched, counted, changed, taken back. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
+class LineAndLogTest {
+    private static final int CONTACTS = 30;
+    private static final String[] TUNINGS = {"14025", "7012.5", "21030", "10105"};
+    private static final String[] BANDS = {"20m", "40m", "15m", "30m"};
+    private static final String[] NAMES = {"ana", "bo", "carla", "dimas"};
+
+    @TempDir
+    private static Path folder;
+
+    private YokebarProcess yokebar;
+    private StandIns standIns;
+    private Browser browser;
+    private Page page;
+    private final List<String> faults = new ArrayList<>();
+
+    @BeforeAll
+    void start() throws Exception {
+        yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
+        standIns = new StandIns(new StandIns.Settings(
+                11, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), null));
+        new DemoSetup(yokebar.address(), standIns).furnishStation();
+        setDefaultAssertionTimeout(20_000);
+        browser = new Browser();
+        page = browser.page(faults);
+        page.navigate(yokebar.address() + "#/desk");
+        assertThat(page.getByTestId("readout")).isVisible();
+    }
+
+    @AfterAll
+    void stop() {
+        browser.close();
+        standIns.close();
+        yokebar.close();
+    }
+
+    @AfterEach
+    void noFaultsInThePage() {
+        assertThat(faults).isEmpty();
+    }
+
+    private static String call(int i) {
+        return "K" + i % 10 + "Q" + (char) ('A' + i / 10) + (char) ('A' + i % 10);
+    }
+
+    private JsonNode get(String path) throws Exception {
+        return yokebar.get(path);
+    }
+
+    private Locator line() {
+        return page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Contact line"));
+    }
+
+    private void emptyLine() {
+        line().fill("");
+        line().focus();
+    }
+
+    private Locator log() {
+        return page.getByRole(
+                AriaRole.REGION, new Page.GetByRoleOptions().setName("Log").setExact(true));
+    }
+
+    private Locator button(String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    @Test
+    @Order(1)
+    void thirtyContactsAsFastAsTheyAreTypedAreRightToTheField() throws Exception {
+        page.keyboard().press("c");
+        assertThat(line()).isFocused();
+        page.keyboard().type("cw");
+        page.keyboard().press("Enter");
+        for (int i = 0; i < CONTACTS; i++) {
+            if (i % 3 == 0) {
+                page.keyboard().type(TUNINGS[i / 3 % TUNINGS.length]);
+                page.keyboard().press("Enter");
+            }
+            page.keyboard()
+                    .type(call(i).toLowerCase() + " 5" + (5 + i % 5) + "9 5nn " + NAMES[i % 4] + " fn" + (10 + i));
+            page.keyboard().press("Enter");
+        }
+        assertThat(page.getByTestId("log-total")).hasText(Integer.toString(CONTACTS));
+        Map<String, JsonNode> logged = new HashMap<>();
+        get("/api/contacts?limit=100")
+                .path("lines")
+                .forEach(one -> logged.put(one.path("call").asString(), one));
+        for (int i = 0; i < CONTACTS; i++) {
+            JsonNode one = logged.get(call(i));
+            assertThat(one).as(call(i)).isNotNull();
+            assertThat(one.path("band").asString()).as(call(i)).isEqualTo(BANDS[i / 3 % 4]);
+            double khz = Double.parseDouble(TUNINGS[i / 3 % 4]);
+            assertThat(one.path("frequencyHz").asLong()).as(call(i)).isEqualTo(Math.round(khz * 1000));
+            assertThat(one.path("mode").asString()).isEqualTo("CW");
+            assertThat(one.path("reportSent").asString()).isEqualTo("5" + (5 + i % 5) + "9");
+            assertThat(one.path("reportReceived").asString()).isEqualTo("599");
+            assertThat(one.path("name").asString()).isEqualToIgnoringCase(NAMES[i % 4]);
+            assertThat(one.path("locator").asString()).isEqualTo("FN" + (10 + i));
+            assertThat(one.path("ownCall").asString()).isEqualTo("CU9QYB");
+        }
+    }
+
+    @Test
+    @Order(2)
+    void whileTypingItTellsWhoThatIsAndWhetherTheyWereWorked() {
+        emptyLine();
+        page.keyboard().type("zp5");
+        page.keyboard().type("qxa");
+        Locator says = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Contact line"));
+        assertThat(says.getByText("Paraguay")).isVisible();
+        assertThat(says.getByText("new station")).isVisible();
+        Locator card = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Partner"));
+        assertThat(card.getByText("Paraguay for the first time")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(line()).hasValue("");
+        page.keyboard().press("Control+z");
+        assertThat(line()).hasValue("zp5qxa");
+        page.keyboard().press("Escape");
+        // The same station once more on the band it was worked on a moment ago.
+        page.keyboard().type("10105");
+        page.keyboard().press("Enter");
+        page.keyboard().type(call(9).toLowerCase());
+        assertThat(says.getByText("Worked today at")).isVisible();
+        page.keyboard().press("Escape");
+        // One character wrong.
+        page.keyboard().type("k9qax");
+        assertThat(says.getByText("differs by one").first()).isVisible();
+        page.keyboard().press("Escape");
+    }
+
+    @Test
+    @Order(3)
+    void whatCannotBeLoggedIsSaidAtItsFieldAndComesBack() {
+        emptyLine();
+        page.keyboard().type("zp5qxa loc:gg99zz");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("A locator looks like HM49 or HM49kq.").first())
+                .isVisible();
+        assertThat(line()).hasValue("zp5qxa loc:gg99zz");
+        page.keyboard().press("Escape");
+        page.keyboard().type("zp5qxa 2027-01-01 10:00 20m cw");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("That is still to come").first()).isVisible();
+        page.keyboard().press("Escape");
+    }
+
+    @Test
+    @Order(4)
+    void aContactIsTakenBackIntoTheLine() {
+        emptyLine();
+        page.keyboard().type("zp5qxa 579 599 ana");
+        page.keyboard().press("Enter");
+        assertThat(page.getByTestId("log-total")).hasText(Integer.toString(CONTACTS + 1));
+        page.keyboard().press("Control+z");
+        assertThat(page.getByTestId("log-total")).hasText(Integer.toString(CONTACTS));
+        assertThat(line()).hasValue("zp5qxa 579 599 ana");
+        page.keyboard().press("Escape");
+        page.keyboard().press("ArrowUp");
+        assertThat(line()).hasValue("zp5qxa 579 599 ana");
+        page.keyboard().press("Escape");
+        page.keyboard().press("Escape");
+    }
+
+    @Test
+    @Order(5)
+    void anOldContactTakesNothingFromTheRadio() throws Exception {
+        emptyLine();
+        page.keyboard().type("oz1qaa 2025-06-01 14:07-14:12 17m ssb 57 59");
+        assertThat(page.getByText("A contact made earlier: 2025-06-01 14:07 UTC."))
+                .isVisible();
+        page.keyboard().press("Enter");
+        assertThat(page.getByTestId("log-total")).hasText(Integer.toString(CONTACTS + 1));
+        JsonNode found = get("/api/log/rows?search=oz1qaa&columns=TIME_OFF")
+                .path("lines")
+                .get(0);
+        assertThat(found.path("band").asString()).isEqualTo("17m");
+        assertThat(found.path("frequencyHz").isMissingNode()).isTrue();
+        assertThat(found.path("start").asString()).isEqualTo("2025-06-01T14:07:00Z");
+        assertThat(found.path("more").path("TIME_OFF").asString()).isEqualTo("141200");
+        page.keyboard().press("Escape");
+    }
+
+    @Test
+    @Order(6)
+    void theLogIsSearchedCountedAndSorted() {
+        page.keyboard().press("Escape");
+        page.keyboard().press("g");
+        page.keyboard().press("l");
+        assertThat(log().getByText("31 contacts")).isVisible();
+        page.keyboard().press("/");
+        page.keyboard().type("band:40m ana");
+        assertThat(log().getByText("of 31 contacts")).isVisible();
+        assertThat(page.locator("[data-contact] .call").first()).isVisible();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("date:yesterday");
+        assertThat(page.getByText("\"yesterday\" is no date")).isVisible();
+        page.keyboard().press("Control+a");
+        page.keyboard().press("Delete");
+        assertThat(log().getByText("31 contacts")).isVisible();
+        Locator counts = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Counts"));
+        counts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("40m"))
+                .click();
+        assertThat(log().getByText("9 of 31 contacts")).isVisible();
+        counts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("40m"))
+                .click();
+        log().getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Call").setExact(true))
+                .click();
+        assertThat(page.locator("[data-contact] .call").first()).hasText("K0QAA");
+    }
+
+    @Test
+    @Order(7)
+    void manyAreChangedAtOnceWithALookBeforeAndTakenBack() throws Exception {
+        page.keyboard().press("/");
+        page.keyboard().type("40m");
+        assertThat(log().getByText("9 of 31 contacts")).isVisible();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Choose all that were found"))
+                .check();
+        button("Change a field").click();
+        page.getByLabel("New value").selectOption("RPT");
+        assertThat(page.getByText("9 contacts will be different.")).isVisible();
+        button("Change 9 contacts").click();
+        Locator done =
+                page.getByRole(AriaRole.STATUS).filter(new Locator.FilterOptions().setHasText("PROP_MODE set to RPT"));
+        assertThat(done.getByText("Undo")).isVisible();
+        assertThat(get("/api/log/rows?search=via:rpt&limit=0").path("found").asInt())
+                .isEqualTo(9);
+        done.getByText("Undo").click();
+        assertThat(page.getByText("Undone: 9 contacts").first()).isVisible();
+        assertThat(page.getByText("Do it again")).isVisible();
+        assertThat(get("/api/log/rows?search=via:rpt&limit=0").path("found").asInt())
+                .isZero();
+    }
+
+    @Test
+    @Order(8)
+    void aCellIsChangedInPlace() throws Exception {
+        page.locator(".scroller").focus();
+        page.keyboard().press("ArrowDown");
+        Locator name =
+                page.locator("[data-contact]").first().locator("[role=cell]").nth(9);
+        name.dblclick();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("Eulália");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("[data-contact]").first()).containsText("Eulália");
+        assertThat(get("/api/log/rows?search=eul%C3%A1lia&limit=0")
+                        .path("found")
+                        .asInt())
+                .isEqualTo(1);
+    }
+
+    @Test
+    @Order(9)
+    void deletedContactsComeBackAfterARestart() throws Exception {
+        page.keyboard().press("Escape");
+        page.locator(".scroller").focus();
+        page.keyboard().press("Control+a");
+        assertThat(page.getByText("9 contacts chosen")).isVisible();
+        button("Delete").click();
+        page.getByRole(AriaRole.DIALOG)
+                .getByText("Delete", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(page.getByTestId("log-total")).hasText("22");
+        yokebar.kill();
+        yokebar.start();
+        page.reload();
+        assertThat(page.getByTestId("log-total")).hasText("22");
+        button("Changes").click();
+        Locator change =
+                page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("9 contacts deleted."));
+        change.getByRole(AriaRole.BUTTON).click();
+        assertThat(page.getByTestId("log-total")).hasText("31");
+    }
+}

@@ -1,0 +1,188 @@
+<script lang="ts">
+  import {
+    Button,
+    Checkbox,
+    FileUploaderButton,
+    InlineLoading,
+    Modal,
+    TextInput,
+  } from 'carbon-components-svelte';
+  import { counted, utcDate, utcMinute } from '../shared/format';
+  import SavedMark from '../shared/SavedMark.svelte';
+  import { SafetyStore } from './safety.svelte';
+
+  const safety = new SafetyStore();
+  void safety.load();
+
+  const view = $derived(safety.view);
+  let readBack = $state('');
+
+  const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(1)} MB`;
+</script>
+
+<div class="page">
+  <h2>Second copy</h2>
+  <p class="muted">
+    Each contact is written to one more file as it is logged: on a stick, another disk, a folder that is
+    mirrored elsewhere.
+  </p>
+  <TextInput
+    size="sm"
+    labelText="Folder; empty for no second copy"
+    placeholder="/media/stick/log"
+    value={view?.copyFolder ?? ''}
+    invalid={safety.saving.fault('safety', 'copyFolder') !== ''}
+    invalidText={safety.saving.fault('safety', 'copyFolder')}
+    on:change={(event) => void safety.save({ copyFolder: String(event.detail ?? '') })}
+  />
+  <SavedMark saved={safety.saving.saved('safety')} />
+
+  <h2>Backups</h2>
+  <p class="muted">
+    The whole station, dated and compressed: log, journeys, changes, settings. They lie in
+    <span class="mono">{view?.backupFolder ?? '…'}</span>.
+  </p>
+  <div class="switches">
+    <Checkbox
+      labelText="Once a day"
+      checked={view?.backupDaily ?? false}
+      on:check={({ detail }) =>
+        view && detail !== view.backupDaily && void safety.save({ backupDaily: detail })}
+    />
+    <Checkbox
+      labelText="When Yokebar ends"
+      checked={view?.backupOnExit ?? false}
+      on:check={({ detail }) =>
+        view && detail !== view.backupOnExit && void safety.save({ backupOnExit: detail })}
+    />
+    <TextInput
+      size="sm"
+      labelText="How many are kept"
+      value={String(view?.backupsKept ?? '')}
+      invalid={safety.saving.fault('safety', 'backupsKept') !== ''}
+      invalidText={safety.saving.fault('safety', 'backupsKept')}
+      on:change={(event) => void safety.save({ backupsKept: Number(event.detail) })}
+    />
+    <TextInput
+      size="sm"
+      labelText="Another folder"
+      placeholder="beside the log"
+      invalid={safety.saving.fault('safety', 'backupFolder') !== ''}
+      invalidText={safety.saving.fault('safety', 'backupFolder')}
+      on:change={(event) => void safety.save({ backupFolder: String(event.detail ?? '') })}
+    />
+  </div>
+  <p class="act">
+    <Button size="small" kind="tertiary" disabled={safety.busy !== ''} on:click={() => void safety.backUp()}
+      >Back up now</Button
+    >
+    {#if safety.busy}<InlineLoading description={safety.busy} />{/if}
+  </p>
+  {#if safety.problem || view?.problem}
+    <p class="trouble" role="alert">{safety.problem || view?.problem}</p>
+  {/if}
+  {#if view && view.backups.length > 0}
+    <table class="list">
+      <thead><tr><th>Made, UTC</th><th>Size</th><th></th></tr></thead>
+      <tbody>
+        {#each view.backups as backup (backup.name)}
+          <tr>
+            <td class="mono">{utcDate(backup.madeAt)} {utcMinute(backup.madeAt)}</td>
+            <td class="mono">{megabytes(backup.bytes)}</td>
+            <td
+              ><Button size="small" kind="ghost" on:click={() => void safety.look(backup.name)}
+                >Restore…</Button
+              ></td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {:else if view}
+    <p class="muted">There is no backup yet.</p>
+  {/if}
+
+  <h2>From elsewhere</h2>
+  <p class="act">
+    <FileUploaderButton
+      size="small"
+      kind="tertiary"
+      labelText="Restore a backup file"
+      disableLabelChanges
+      accept={['.zip']}
+      on:change={({ detail }) => detail[0] && void safety.restoreFile(detail[0])}
+    />
+    <FileUploaderButton
+      size="small"
+      kind="tertiary"
+      labelText="Read a second copy back"
+      disableLabelChanges
+      accept={['.adi', '.adif']}
+      on:change={async ({ detail }) => {
+        if (detail[0]) readBack = await safety.readBack(detail[0]);
+      }}
+    />
+  </p>
+  <p class="muted">
+    After a loss: first restore the newest backup, then read the second copy back; nothing is doubled.
+  </p>
+  <p role="status">{readBack}</p>
+</div>
+
+<Modal
+  size="sm"
+  danger
+  open={safety.looked !== undefined}
+  modalHeading="Put this backup in the log's place?"
+  primaryButtonText="Restore and start again"
+  secondaryButtonText="Leave the log as it is"
+  on:close={() => (safety.looked = undefined)}
+  on:click:button--secondary={() => (safety.looked = undefined)}
+  on:submit={() => safety.looked && void safety.restore(safety.looked.name)}
+>
+  {#if safety.looked}
+    <p>
+      It is whole and holds {counted(
+        safety.looked.content.contacts,
+        'contact',
+      )}{#if safety.looked.content.newest}, the last of {utcDate(safety.looked.content.newest)}
+        {utcMinute(safety.looked.content.newest)} UTC{/if}.
+    </p>
+    <p>
+      The log of now is kept beside it in the data folder. Yokebar starts again by itself; that takes some
+      seconds.
+    </p>
+  {/if}
+</Modal>
+
+<style>
+  .page {
+    max-width: 640px;
+  }
+
+  h2 {
+    margin-top: 20px;
+  }
+
+  h2:first-child {
+    margin-top: 0;
+  }
+
+  .muted {
+    margin-bottom: 8px;
+  }
+
+  .switches {
+    display: grid;
+    grid-template-columns: 1fr 1fr;
+    gap: 12px;
+    margin: 8px 0;
+  }
+
+  .act {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    margin: 12px 0;
+  }
+</style>
