@@ -1,7 +1,10 @@
 <script lang="ts">
   import FirstSteps from './lib/steps/FirstSteps.svelte';
   import DeskView from './lib/desk/DeskView.svelte';
-  import { AppState, type View } from './lib/frame/app.svelte';
+  import { actions } from './lib/frame/actions';
+  import { AppState } from './lib/frame/app.svelte';
+  import KeyMap from './lib/frame/KeyMap.svelte';
+  import Palette from './lib/frame/Palette.svelte';
   import Offline from './lib/frame/Offline.svelte';
   import Rail from './lib/frame/Rail.svelte';
   import Yoke from './lib/frame/Yoke.svelte';
@@ -19,7 +22,6 @@
   const app = new AppState();
   app.start();
 
-  const GO: Record<string, View> = { d: 'desk', l: 'log', s: 'services', h: 'hookups', t: 'station' };
   let awaitingView = false;
 
   function typing(target: EventTarget | null): boolean {
@@ -28,24 +30,21 @@
     );
   }
 
-  function act(key: string) {
-    const way = app.view === 'desk' ? app.partner.view?.whereabouts?.path : undefined;
-    if (key === 'r') {
-      void app.radios.next();
-    } else if (key === 'p') {
-      app.showPosition();
-    } else if (key === 'c') {
-      app.askForLine();
-    } else if (key === 'b' && way) {
-      void app.rotors.point(Math.round(way.bearingDegrees) % 360);
-    } else if (key === 'B' && way) {
-      void app.rotors.point(Math.round(way.longPathDegrees) % 360);
-    }
+  /** Does what a key, or two in a row, stand for; false when they stand for nothing. */
+  function act(keys: string): boolean {
+    const action = actions(app).find((a) => a.keys === keys);
+    void action?.run();
+    return action !== undefined;
   }
 
   function onkeydown(event: KeyboardEvent) {
     if (event.key === 'Escape' && app.drawer) {
       app.close();
+      return;
+    }
+    if ((event.ctrlKey || event.metaKey) && event.key === 'k') {
+      event.preventDefault();
+      app.paletteOpen = true;
       return;
     }
     if (event.altKey && event.code === 'KeyB') {
@@ -61,15 +60,7 @@
     if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
       return;
     }
-    if (!awaitingView) {
-      if (event.key === 'c') {
-        event.preventDefault();
-      }
-      act(event.key);
-    }
-    const view = GO[event.key];
-    if (awaitingView && view) {
-      app.go(view);
+    if (act(awaitingView ? `g ${event.key}` : event.key)) {
       event.preventDefault();
     }
     awaitingView = event.key === 'g';
@@ -77,6 +68,9 @@
 </script>
 
 <svelte:window {onkeydown} />
+
+{#if app.paletteOpen}<Palette {app} />{/if}
+{#if app.keysOpen}<KeyMap {app} />{/if}
 
 <div class="frame">
   <Yoke {app} />

@@ -65,10 +65,14 @@ export class AppState {
   /** ADIF names of the log's columns. */
   logColumns = $state.raw<string[]>(FIRST_COLUMNS);
 
+  paletteOpen = $state(false);
+  keysOpen = $state(false);
+  /** Somebody wants the cursor in the search box; whoever gives it takes this back. */
+  searchAsked = $state(false);
   /** Whether the contact line is shown where a view does not have it anyway. */
   lineOpen = $state(false);
-  /** Counts up when somebody asks for the line. */
-  lineAsked = $state(0);
+  /** Somebody wants the cursor in the contact line; whoever gives it takes this back. */
+  lineAsked = $state(false);
   lineInFields = $state(false);
   /** The fields shown in the line when it is filled in field by field. */
   lineFields = $state.raw<string[]>(['sent', 'rcvd', 'name', 'loc', 'comment']);
@@ -149,10 +153,19 @@ export class AppState {
     }
   }
 
+  showKeys(): void {
+    this.keysOpen = true;
+  }
+
+  searchLog(): void {
+    this.go('log');
+    this.searchAsked = true;
+  }
+
   /** Brings the contact line up and puts the cursor into it. */
   askForLine(): void {
     this.lineOpen = true;
-    this.lineAsked++;
+    this.lineAsked = true;
   }
 
   showLineFields(fields: string[]): void {

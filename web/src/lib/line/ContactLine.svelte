@@ -22,8 +22,9 @@
   const first = $derived(view?.problems[0]);
 
   $effect(() => {
-    if (app.lineAsked > 0) {
-      input?.focus();
+    if (app.lineAsked && input) {
+      app.lineAsked = false;
+      input.focus();
     }
   });
 

@@ -6,7 +6,16 @@
   import { grouped } from '../shared/format';
   import { chosen, toggled } from './search-text';
 
-  let { app, onsearch }: { app: AppState; onsearch: (text: string) => void } = $props();
+  let {
+    app,
+    typed,
+    onsearch,
+  }: {
+    app: AppState;
+    /** What stands in the search box, though it may not be searched for yet. */
+    typed: string;
+    onsearch: (text: string) => void;
+  } = $props();
 
   const SHOWN = 6;
   const NAMES: Record<string, string> = {
@@ -52,11 +61,11 @@
   }
 
   function choose(name: string, field: string, value: string) {
-    onsearch(toggled(app.log.search, field === 'YEAR' ? 'date' : name, value));
+    onsearch(toggled(typed, field === 'YEAR' ? 'date' : name, value));
   }
 
   function isChosen(name: string, field: string, value: string): boolean {
-    return chosen(app.log.search, field === 'YEAR' ? 'date' : name).includes(value.toLowerCase());
+    return chosen(typed, field === 'YEAR' ? 'date' : name).includes(value.toLowerCase());
   }
 
   function open(field: string) {
@@ -68,9 +77,9 @@
   }
 </script>
 
-<aside class="facets" aria-label="Counts">
+<div class="facets" role="region" aria-label="Counts">
   {#each counts?.facets ?? [] as facet (facet.field)}
-    {#if facet.values.length > 1 || chosen(app.log.search, facet.name).length > 0}
+    {#if facet.values.length > 1 || chosen(typed, facet.name).length > 0}
       <section>
         <h2>{NAMES[facet.field] ?? facet.name}</h2>
         <ul>
@@ -94,7 +103,7 @@
       </section>
     {/if}
   {/each}
-</aside>
+</div>
 
 <style>
   .facets {

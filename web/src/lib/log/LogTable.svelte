@@ -22,7 +22,7 @@
 
   const log = $derived(app.log);
   const columns = $derived(app.logColumns.map(column));
-  const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} 112px`);
+  const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} 124px`);
   const view = $derived(rowWindow(scrollTop, viewHeight, log.found, ROW_HEIGHT));
   const places = $derived(Array.from({ length: view.end - view.first }, (_, i) => view.first + i));
   const holding = $derived(pointed || scrollTop > ROW_HEIGHT / 2 || editing !== undefined);

@@ -38,13 +38,15 @@
     }, after);
   }
 
+  $effect(() => {
+    if (app.searchAsked && searchBox) {
+      app.searchAsked = false;
+      searchBox.focus();
+    }
+  });
+
   function onkeydown(event: KeyboardEvent) {
-    const typing =
-      event.target instanceof HTMLElement && event.target.closest('input, textarea, select') !== null;
-    if (event.key === '/' && !typing) {
-      event.preventDefault();
-      searchBox?.focus();
-    } else if (event.key === 'Escape' && event.target === searchBox && searchBox) {
+    if (event.key === 'Escape' && event.target === searchBox && searchBox) {
       searchBox.blur();
     } else if (event.key === 'ArrowDown' && event.target === searchBox) {
       event.preventDefault();
@@ -108,11 +110,11 @@
   {/each}
   {#if chosen.size > 0}<BulkBar {app} {chosen} />{/if}
   <div class="work">
-    {#if filtering && !counting}<Facets {app} onsearch={(wanted) => search(wanted, 0)} />{/if}
+    {#if filtering && !counting}<Facets {app} typed={text} onsearch={(wanted) => search(wanted, 0)} />{/if}
     {#if log.problem}
       <p class="state trouble" role="alert">{log.problem}</p>
     {:else if counting}
-      <Statistics {app} onsearch={(wanted) => search(wanted, 0)} />
+      <Statistics {app} typed={text} onsearch={(wanted) => search(wanted, 0)} />
     {:else if log.found === 0 && !log.loading}
       <div class="state">
         {#if log.search}

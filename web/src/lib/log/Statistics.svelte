@@ -6,7 +6,16 @@
   import SquareMap from './SquareMap.svelte';
   import { toggled } from './search-text';
 
-  let { app, onsearch }: { app: AppState; onsearch: (text: string) => void } = $props();
+  let {
+    app,
+    typed,
+    onsearch,
+  }: {
+    app: AppState;
+    /** What stands in the search box, though it may not be searched for yet. */
+    typed: string;
+    onsearch: (text: string) => void;
+  } = $props();
 
   const SHOWN = 12;
   let figures = $state.raw<LogStatistics | undefined>(undefined);
@@ -44,7 +53,7 @@
     <ul>
       {#each values.slice(0, SHOWN) as { value, contacts } (value)}
         <li>
-          <button onclick={() => onsearch(toggled(app.log.search, name, value))} title={`Only ${value}`}>
+          <button onclick={() => onsearch(toggled(typed, name, value))} title={`Only ${value}`}>
             <span class="value">{value}</span>
             <span class="bar"><i style:width={`${(100 * contacts) / most}%`}></i></span>
             <span class="mono">{grouped(contacts)}</span>
@@ -195,6 +204,7 @@
     flex-direction: column;
     justify-content: flex-end;
     min-width: 0;
+    max-width: 56px;
   }
 
   .column:hover i {

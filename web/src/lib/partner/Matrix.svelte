@@ -19,7 +19,7 @@
 <table aria-label="Worked by band and mode: round is this station, square its entity">
   <thead>
     <tr>
-      <th></th>
+      <th><span class="visually-hidden">Mode</span></th>
       {#each bands as band (band)}<th class:here={band === here}>{band.replace('m', '')}</th>{/each}
     </tr>
   </thead>

@@ -83,7 +83,9 @@
   {/if}
   {#if view && view.backups.length > 0}
     <table class="list">
-      <thead><tr><th>Made, UTC</th><th>Size</th><th></th></tr></thead>
+      <thead
+        ><tr><th>Made, UTC</th><th>Size</th><th><span class="visually-hidden">Restore</span></th></tr></thead
+      >
       <tbody>
         {#each view.backups as backup (backup.name)}
           <tr>

@@ -66,6 +66,7 @@ class AccessibilityTest {
     @CsvSource({
         "desk",
         "log",
+        "log/statistics",
         "hookups",
         "services",
         "station/calls",
@@ -73,6 +74,7 @@ class AccessibilityTest {
         "station/positions",
         "station/bands",
         "station/clocks",
+        "station/safety",
         "station/keep",
         "first-steps",
     })
@@ -102,6 +104,18 @@ class AccessibilityTest {
         page.navigate(yokebar.address() + "#/desk");
         page.getByRole(AriaRole.BANNER).getByText(plate).click();
         page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName(drawer))
+                .waitFor();
+        assertThat(Accessibility.faults(page)).isEmpty();
+        page.keyboard().press("Escape");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"?, Keys", "Control+k, Do anything"})
+    void whatKeysOpen(String key, String dialog) throws Exception {
+        page.navigate(yokebar.address() + "#/log");
+        page.getByRole(AriaRole.MAIN).getByRole(AriaRole.HEADING).first().click();
+        page.keyboard().press(key);
+        page.getByRole(AriaRole.DIALOG, new Page.GetByRoleOptions().setName(dialog))
                 .waitFor();
         assertThat(Accessibility.faults(page)).isEmpty();
         page.keyboard().press("Escape");

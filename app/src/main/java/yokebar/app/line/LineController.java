@@ -90,7 +90,7 @@ class LineController {
                     .map(problem -> new FieldProblem.Field(problem.field(), problem.sentence()))
                     .toList());
         }
-        AdifFields record = known.draft().fields();
+        AdifFields record = reading.placed(known.draft().fields(), known.draft());
         if (known.setting().ownCall() != null && record.get("STATION_CALLSIGN") == null) {
             record = record.with("STATION_CALLSIGN", known.setting().ownCall().text());
         }

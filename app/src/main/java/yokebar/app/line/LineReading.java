@@ -145,6 +145,26 @@ class LineReading {
         return notices;
     }
 
+    /** What the call tells of where the other station is, for the fields nobody typed. */
+    AdifFields placed(AdifFields record, Draft draft) {
+        Call call = Call.read(String.valueOf(record.get(LogFields.CALL)));
+        Situation situation = call == null
+                ? null
+                : reference
+                        .entities()
+                        .of(call, LocalDate.ofInstant(draft.start(), ZoneOffset.UTC))
+                        .orElse(null);
+        if (situation == null || record.get(LogFields.ENTITY) != null) {
+            return record;
+        }
+        AdifFields placed = record.with(
+                        LogFields.ENTITY, Integer.toString(situation.entity().number()))
+                .with(LogFields.ENTITY_NAME, situation.entity().name())
+                .with(LogFields.CONTINENT, situation.entity().continent());
+        placed = placed.get("CQZ") != null ? placed : placed.with("CQZ", Integer.toString(situation.cqZone()));
+        return placed.get("ITUZ") != null ? placed : placed.with("ITUZ", Integer.toString(situation.ituZone()));
+    }
+
     private LineView.StationHint station(Call call, Draft draft) {
         LocalDate day = LocalDate.ofInstant(draft.start(), ZoneOffset.UTC);
         Situation situation = reference.entities().of(call, day).orElse(null);

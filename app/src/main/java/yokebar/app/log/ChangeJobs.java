@@ -1,6 +1,5 @@
 package yokebar.app.log;
 
-import jakarta.annotation.PreDestroy;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -11,6 +10,7 @@ import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -21,7 +21,7 @@ import yokebar.app.OnConflict;
  * and what is done when the power fails is done and can be undone.
  */
 @Service
-class ChangeJobs {
+class ChangeJobs implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(ChangeJobs.class);
     private static final int AT_ONCE = 1000;
     private static final int END_WITHIN_SECONDS = 5;
@@ -30,7 +30,7 @@ class ChangeJobs {
     private final TransactionTemplate transaction;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> new Thread(task, "log changes"));
     private final Set<Long> cancelled = ConcurrentHashMap.newKeySet();
-    private volatile boolean ending;
+    private volatile boolean running;
 
     ChangeJobs(LogChanges changes, PlatformTransactionManager transactions) {
         this.changes = changes;
@@ -59,7 +59,7 @@ class ChangeJobs {
         String sentence = null;
         try {
             for (int from = 0; from < contactIds.length; from += AT_ONCE) {
-                if (ending || cancelled.remove(changeId)) {
+                if (!running || cancelled.remove(changeId)) {
                     state = LogChange.State.STOPPED;
                     break;
                 }
@@ -85,10 +85,26 @@ class ChangeJobs {
         }
     }
 
-    @PreDestroy
-    void end() throws InterruptedException {
-        ending = true;
+    /** What a crash cut off is told as it is. */
+    @Override
+    public void start() {
+        changes.stopAbandoned();
+        running = true;
+    }
+
+    @Override
+    public void stop() {
+        running = false;
         worker.shutdown();
-        worker.awaitTermination(END_WITHIN_SECONDS, TimeUnit.SECONDS);
+        try {
+            worker.awaitTermination(END_WITHIN_SECONDS, TimeUnit.SECONDS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
     }
 }

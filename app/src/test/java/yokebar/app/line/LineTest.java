@@ -57,6 +57,7 @@ class LineTest extends AppTest {
         assertThat(count("contact")).isEqualTo(1);
         JsonNode row = get("/api/log/rows?columns=TIME_OFF").path("lines").get(0);
         assertThat(row.path("reportSent").asString()).isEqualTo("579");
+        assertThat(row.path("country").asString()).isEqualTo("Paraguay");
         assertThat(row.path("more").path("TIME_OFF").asString()).hasSize(6);
         long change = JSON.readTree(first.body()).path("changeId").asLong();
         changed(sendJson("POST", "/api/changes/" + change + "/undo", Map.of()));

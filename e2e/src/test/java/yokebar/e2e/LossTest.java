@@ -1,0 +1,176 @@
+package yokebar.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+
+/** What can go lost and does not: the process killed in the middle of things, the log destroyed. */
+class LossTest {
+    private static final int MANY = 6000;
+
+    @TempDir
+    private Path folder;
+
+    private final HttpClient http = HttpClient.newHttpClient();
+    private YokebarProcess yokebar;
+
+    @BeforeEach
+    void start() throws Exception {
+        yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
+        send("PUT", "api/station", "{\"ownCall\":\"CU9QYB\"}");
+        setDefaultAssertionTimeout(30_000);
+    }
+
+    @AfterEach
+    void stop() {
+        yokebar.close();
+    }
+
+    private String send(String method, String path, String body) throws IOException, InterruptedException {
+        HttpRequest request = HttpRequest.newBuilder(yokebar.address().resolve(path))
+                .header("Content-Type", "application/json")
+                .method(method, HttpRequest.BodyPublishers.ofString(body))
+                .build();
+        HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        return answer.body();
+    }
+
+    private void importContacts(int from, int until) throws IOException, InterruptedException {
+        StringBuilder adi = new StringBuilder("<EOH>");
+        for (int i = from; i < until; i++) {
+            String call = "K" + i % 10 + "Q" + (char) ('A' + i / 10 % 26) + (char) ('A' + i / 260 % 26);
+            adi.append("<CALL:5>")
+                    .append(call)
+                    .append("<QSO_DATE:8>2026")
+                    .append("%02d%02d".formatted(i / 1000 % 12 + 1, i / 12_000 + 1))
+                    .append("<TIME_ON:6>")
+                    .append("%02d%02d%02d".formatted(i / 60 % 24, i % 60, i % 60))
+                    .append("<BAND:3>20m<MODE:2>CW<EOR>\n");
+        }
+        String head = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.adi\"\r\n\r\n";
+        HttpRequest request = HttpRequest.newBuilder(yokebar.address().resolve("api/imports"))
+                .header("Content-Type", "multipart/form-data; boundary=part")
+                .POST(HttpRequest.BodyPublishers.ofString(head + adi + "\r\n--part--\r\n", StandardCharsets.UTF_8))
+                .build();
+        assertThat(http.send(request, HttpResponse.BodyHandlers.ofString()).statusCode())
+                .isEqualTo(200);
+    }
+
+    private int found(String search) throws Exception {
+        return yokebar.get("/api/log/rows?limit=0&search=" + search)
+                .path("found")
+                .asInt();
+    }
+
+    private JsonNode change(long id) throws Exception {
+        return yokebar.get("/api/changes/" + id);
+    }
+
+    private JsonNode awaitEnd(long id) throws Exception {
+        for (int tries = 0; tries < 2000 && change(id).path("state").asString().equals("RUNNING"); tries++) {
+            Thread.onSpinWait();
+        }
+        return change(id);
+    }
+
+    @Test
+    void killedDuringABulkEditTheLogIsWholeAndTheEditCanBeTakenBack() throws Exception {
+        importContacts(0, MANY);
+        int all = found("");
+        String begun = send(
+                "POST", "api/changes/edit", "{\"selection\":{\"search\":\"\"},\"changes\":{\"PROP_MODE\":\"ES\"}}");
+        long id = Long.parseLong(begun.replaceAll("(?s).*\"id\":(\\d+).*", "$1"));
+        while (change(id).path("done").asInt() < 2000) {
+            Thread.onSpinWait();
+        }
+        yokebar.kill();
+        yokebar.start();
+        JsonNode stopped = change(id);
+        assertThat(stopped.path("state").asString()).isEqualTo("STOPPED");
+        assertThat(found("")).isEqualTo(all);
+        // The last thousand could be seen a moment before they were on the disk.
+        assertThat(found("via:es")).isEqualTo(stopped.path("done").asInt()).isBetween(1000, all);
+        String undo = send("POST", "api/changes/" + id + "/undo", "{}");
+        awaitEnd(Long.parseLong(undo.replaceAll("(?s).*\"id\":(\\d+).*", "$1")));
+        assertThat(found("via:es")).isZero();
+    }
+
+    @Test
+    void killedDuringABackupThereIsNoHalfBackup() throws Exception {
+        importContacts(0, MANY);
+        http.sendAsync(
+                HttpRequest.newBuilder(yokebar.address().resolve("api/safety/backups"))
+                        .POST(HttpRequest.BodyPublishers.ofString("{}"))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+        Path half = folder.resolve("yokebar/backups/backup-being-made.tmp");
+        while (!Files.exists(half)) {
+            Thread.onSpinWait();
+        }
+        yokebar.kill();
+        yokebar.start();
+        JsonNode backups = yokebar.get("/api/safety").path("backups");
+        for (JsonNode backup : backups) {
+            yokebar.get("/api/safety/backups/" + backup.path("name").asString());
+        }
+        send("POST", "api/safety/backups", "{}");
+        assertThat(yokebar.get("/api/safety").path("backups")).hasSize(backups.size() + 1);
+        assertThat(half).doesNotExist();
+    }
+
+    @Test
+    void aDestroyedLogComesBackWholeFromBackupAndSecondCopy() throws Exception {
+        Path stick = folder.resolve("stick");
+        send("PUT", "api/safety", "{\"copyFolder\":\"" + stick + "\"}");
+        importContacts(0, 300);
+        send("POST", "api/safety/backups", "{}");
+        importContacts(300, 420);
+        String before = yokebar.text("/api/contacts.csv?columns=CALL,QSO_DATE,TIME_ON,BAND,MODE");
+        Path copy = stick.resolve("yokebar-second-copy.adi");
+        while (Files.readString(copy).split("<EOR>").length < 420) {
+            Thread.onSpinWait();
+        }
+        yokebar.kill();
+        for (String lost : List.of("log.mv.db", "search-index")) {
+            Files.deleteIfExists(folder.resolve("yokebar").resolve(lost));
+        }
+        yokebar.start();
+        assertThat(found("")).isZero();
+        List<String> faults = new ArrayList<>();
+        try (Browser browser = new Browser()) {
+            Page page = browser.page(faults);
+            page.navigate(URI.create(yokebar.address() + "#/station/safety").toString());
+            page.getByText("Restore…").click();
+            Locator dialog = page.getByRole(AriaRole.DIALOG);
+            assertThat(dialog.getByText("holds 300 contacts")).isVisible();
+            dialog.getByText("Restore and start again").click();
+            assertThat(page.getByTestId("log-total")).hasText("300");
+            page.setInputFiles("input[type=file][accept*='.adi']", copy);
+            assertThat(page.getByText("120 were missing and are in the log now"))
+                    .isVisible();
+            assertThat(page.getByTestId("log-total")).hasText("420");
+        }
+        assertThat(yokebar.text("/api/contacts.csv?columns=CALL,QSO_DATE,TIME_ON,BAND,MODE"))
+                .isEqualTo(before);
+    }
+}

@@ -1,0 +1,16 @@
+import { describe, expect, it } from 'vitest';
+import { fitting, type Action } from './actions';
+
+const all: Action[] = ['Go to Log', 'Search the log', 'Next radio'].map((label) => ({
+  label,
+  run: () => undefined,
+}));
+
+describe('fitting', () => {
+  it.each([
+    ['', ['Go to Log', 'Search the log', 'Next radio']],
+    ['log', ['Go to Log', 'Search the log']],
+    ['LOG sea', ['Search the log']],
+    ['nothing', []],
+  ])('%s', (typed, labels) => expect(fitting(all, typed).map((a) => a.label)).toEqual(labels));
+});

@@ -1,0 +1,87 @@
+import type { AppState, View } from './app.svelte';
+
+/** Something a person can do from the keyboard. */
+export interface Action {
+  label: string;
+  /** The single key that does it outside of fields, or two in a row: `g d`. */
+  keys?: string;
+  /** Other ways, for reading only. */
+  also?: string;
+  run: () => unknown;
+}
+
+const VIEWS: { view: View; key: string; label: string }[] = [
+  { view: 'desk', key: 'd', label: 'Desk' },
+  { view: 'log', key: 'l', label: 'Log' },
+  { view: 'services', key: 's', label: 'Services' },
+  { view: 'hookups', key: 'h', label: 'Hookups' },
+  { view: 'station', key: 't', label: 'Station' },
+];
+
+/** All that can be done from anywhere, for the key map, the palette and the keys themselves. */
+export function actions(app: AppState): Action[] {
+  const way = () => (app.view === 'desk' ? app.partner.view?.whereabouts?.path : undefined);
+  const beam = (degrees: number | undefined) =>
+    degrees === undefined ? undefined : app.rotors.point(Math.round(degrees) % 360);
+  return [
+    { label: 'Type a contact', keys: 'c', run: () => app.askForLine() },
+    { label: 'Search the log', keys: '/', run: () => app.searchLog() },
+    ...VIEWS.map(({ view, key, label }) => ({
+      label: `Go to ${label}`,
+      keys: `g ${key}`,
+      run: () => app.go(view),
+    })),
+    { label: 'Statistics of the log', run: () => app.go('log', 'statistics') },
+    {
+      label: 'Undo the last change of the log',
+      also: 'Ctrl+Z',
+      run: () => app.changes.undo(app.changes.undoable?.id),
+    },
+    { label: 'What was changed lately', run: () => app.showChanges() },
+    {
+      label: 'Beam to the partner, short way',
+      keys: 'b',
+      also: 'Alt+B while typing',
+      run: () => beam(way()?.bearingDegrees),
+    },
+    {
+      label: 'Beam to the partner, long way',
+      keys: 'B',
+      also: 'Alt+Shift+B while typing',
+      run: () => beam(way()?.longPathDegrees),
+    },
+    { label: 'Next radio', keys: 'r', run: () => app.radios.next() },
+    { label: 'Who and where I am', keys: 'p', run: () => app.showPosition() },
+    { label: 'Contact line in fields, or in one line', run: () => (app.lineInFields = !app.lineInFields) },
+    { label: 'Back up and restore', run: () => app.go('station', 'safety') },
+    { label: 'Next theme: night, day, red lamp', run: () => app.nextTheme() },
+    { label: 'Show the keys', keys: '?', run: () => app.showKeys() },
+  ];
+}
+
+/** Keys that work within something, for the key map. */
+export const LOCAL_KEYS: { where: string; keys: string; label: string }[] = [
+  { where: 'Contact line', keys: 'Enter', label: 'Log, or tune when it is only a frequency or mode' },
+  { where: 'Contact line', keys: 'Esc', label: 'Clear' },
+  {
+    where: 'Contact line',
+    keys: 'Ctrl+Z',
+    label: 'On the empty line: bring back, else take back the last contact',
+  },
+  { where: 'Contact line', keys: '↑ ↓', label: 'Lines logged before' },
+  { where: 'Contact line', keys: 'Tab', label: 'Through the likely calls; Enter takes one' },
+  { where: 'Log', keys: '↑ ↓ PgUp PgDn Home End', label: 'Move' },
+  { where: 'Log', keys: 'Enter', label: 'Open the contact' },
+  { where: 'Log', keys: 'e', label: 'Edit in place; Tab goes on, Enter saves' },
+  { where: 'Log', keys: 'Space, Shift+↑↓, Ctrl+A', label: 'Choose contacts' },
+  { where: 'Readout', keys: 'figures, ↑ ↓', label: 'Tune' },
+  { where: 'Compass', keys: '← →, s', label: 'Turn, stop' },
+  { where: 'Anywhere', keys: 'Ctrl+K', label: 'Do anything by its name' },
+  { where: 'Anywhere', keys: 'Esc', label: 'Close what is open' },
+];
+
+/** The actions whose words fit what was typed, in any order of words. */
+export function fitting(all: Action[], typed: string): Action[] {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  return all.filter((action) => words.every((word) => action.label.toLowerCase().includes(word)));
+}
