@@ -181,6 +181,14 @@
     margin: 8px 0;
   }
 
+  .switches :global(.bx--form-item) {
+    margin: 0;
+  }
+
+  .switches :global(.bx--checkbox-wrapper) {
+    margin: 0;
+  }
+
   .act {
     display: flex;
     align-items: center;

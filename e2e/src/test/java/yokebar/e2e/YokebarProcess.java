@@ -26,7 +26,10 @@ import yokebar.standins.StandIns;
 public final class YokebarProcess implements AutoCloseable {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final Path JAR = Path.of(System.getProperty("yokebar.app.jar", "../app/target/yokebar-exec.jar"));
-    private static final Path UNPACKED = Path.of("target/unpacked").toAbsolutePath();
+    /** Tests that run beside one another each unpack their own. */
+    private static final Path UNPACKED =
+            Path.of("target/unpacked" + System.getProperty("yokebar.fork", "")).toAbsolutePath();
+
     private static final Duration START_WITHIN = Duration.ofSeconds(120);
 
     private final HttpClient http = HttpClient.newHttpClient();
