@@ -2220,9 +2220,9 @@ export interface operations {
     parameters: {
       query?: {
         call?: string;
-        search?: string;
-        sort?: string;
-        descending?: boolean;
+        search?: string | null;
+        sort?: string | null;
+        descending?: boolean | null;
       };
       header?: never;
       path?: never;
@@ -2242,9 +2242,9 @@ export interface operations {
   adx: {
     parameters: {
       query?: {
-        search?: string;
-        sort?: string;
-        descending?: boolean;
+        search?: string | null;
+        sort?: string | null;
+        descending?: boolean | null;
       };
       header?: never;
       path?: never;
@@ -2264,9 +2264,9 @@ export interface operations {
   csv: {
     parameters: {
       query: {
-        search?: string;
-        sort?: string;
-        descending?: boolean;
+        search?: string | null;
+        sort?: string | null;
+        descending?: boolean | null;
         columns: string[];
       };
       header?: never;
@@ -2608,7 +2608,9 @@ export interface operations {
   facets: {
     parameters: {
       query?: {
-        search?: string;
+        search?: string | null;
+        sort?: string | null;
+        descending?: boolean | null;
       };
       header?: never;
       path?: never;
@@ -2650,9 +2652,9 @@ export interface operations {
   ids: {
     parameters: {
       query?: {
-        search?: string;
-        sort?: string;
-        descending?: boolean;
+        search?: string | null;
+        sort?: string | null;
+        descending?: boolean | null;
         from?: number;
         limit?: number;
       };
@@ -2696,9 +2698,9 @@ export interface operations {
   print: {
     parameters: {
       query: {
-        search?: string;
-        sort?: string;
-        descending?: boolean;
+        search?: string | null;
+        sort?: string | null;
+        descending?: boolean | null;
         columns: string[];
       };
       header?: never;
@@ -2719,9 +2721,9 @@ export interface operations {
   rows: {
     parameters: {
       query?: {
-        search?: string;
-        sort?: string;
-        descending?: boolean;
+        search?: string | null;
+        sort?: string | null;
+        descending?: boolean | null;
         from?: number;
         limit?: number;
         anchor?: number;
@@ -2747,7 +2749,9 @@ export interface operations {
   statistics: {
     parameters: {
       query?: {
-        search?: string;
+        search?: string | null;
+        sort?: string | null;
+        descending?: boolean | null;
       };
       header?: never;
       path?: never;

@@ -6,7 +6,7 @@
   import { STATE_NAMES, type LaneState } from '../services/lanes.svelte';
   import Drawer from '../shared/Drawer.svelte';
   import SealGlyph from '../shared/SealGlyph.svelte';
-  import { changedFields, MAIN_FIELDS, otherFields, PROPAGATION } from './fields';
+  import { changedFields, clashes, followed, MAIN_FIELDS, otherFields, PROPAGATION } from './fields';
   import Journey from './Journey.svelte';
 
   let { app, id }: { app: AppState; id: number } = $props();
@@ -14,6 +14,8 @@
   let contact = $state.raw<ContactDetail | undefined>(undefined);
   let form = $state<Record<string, string>>({});
   let problem = $state<Problem | undefined>(undefined);
+  /** What others made of fields that are being changed here, too. */
+  let theirs = $state.raw<Record<string, string>>({});
   let saved = $state(false);
   let saving = $state(false);
   let tab = $state<'journey' | 'fields'>('journey');
@@ -35,9 +37,8 @@
   async function read() {
     try {
       const fresh = await got(api.GET('/api/contacts/{id}', { params: { path: { id } } }));
-      if (dirty && fresh.version !== contact?.version) {
-        // Somebody else changed it under the form: keep what was typed, take the journey.
-        contact = contact ? { ...contact, journey: fresh.journey, line: fresh.line } : fresh;
+      if (contact && dirty && fresh.version !== contact.version) {
+        meet(contact, fresh);
       } else {
         show(fresh, dirty);
       }
@@ -46,12 +47,23 @@
     }
   }
 
+  /**
+   * Somebody else changed the contact under the form: what was typed stays, fields nobody typed into follow, and where both
+   * changed the same field the person chooses.
+   */
+  function meet(before: ContactDetail, fresh: ContactDetail) {
+    theirs = clashes(before.fields, fresh.fields, form);
+    form = followed(before.fields, fresh.fields, form);
+    contact = fresh;
+  }
+
   function show(fresh: ContactDetail, keepForm: boolean) {
     const toPutRight = fresh.line.seals.some((s) => s.state === 'REFUSED' || s.state === 'HELD');
     if (!contact && toPutRight) {
       tab = 'fields';
     }
     contact = fresh;
+    theirs = {};
     if (!keepForm) {
       const names = [...MAIN_FIELDS.map((f) => f.name), 'PROP_MODE', ...otherFields(fresh.fields)];
       form = Object.fromEntries(names.map((name) => [name, fresh.fields[name] ?? '']));
@@ -72,9 +84,18 @@
       setTimeout(() => (saved = false), 4000);
     } catch (e) {
       problem = e instanceof Problem ? e : new Problem(String(e));
+      if (problem.fields.size === 0) {
+        // Most likely somebody was quicker; then the form shows both.
+        await read();
+      }
     } finally {
       saving = false;
     }
+  }
+
+  function choose(name: string, value: string) {
+    form = { ...form, [name]: value };
+    theirs = Object.fromEntries(Object.entries(theirs).filter(([other]) => other !== name));
   }
 
   async function startOver() {
@@ -141,8 +162,21 @@
             </div>
           </details>
         {/if}
+        {#each Object.entries(theirs) as [name, value] (name)}
+          <p class="clash" role="alert">
+            <span class="mono">{name}</span> was changed meanwhile to <strong>{value || 'nothing'}</strong>;
+            you have
+            <strong>{form[name] || 'nothing'}</strong>.
+            <button type="button" class="more" onclick={() => choose(name, value)}>Take theirs</button>
+            <button type="button" class="more" onclick={() => choose(name, form[name] ?? '')}
+              >Keep mine</button
+            >
+          </p>
+        {/each}
         <div class="actions">
-          <Button type="submit" size="small" disabled={!dirty || saving}>Save changes</Button>
+          <Button type="submit" size="small" disabled={!dirty || saving || Object.keys(theirs).length > 0}
+            >Save changes</Button
+          >
           {#if dirty || problem}
             <Button kind="ghost" size="small" on:click={startOver}>Take the log's values</Button>
           {/if}
@@ -218,6 +252,16 @@
     margin-bottom: 8px;
     color: var(--yb-ink-2);
     cursor: pointer;
+  }
+
+  .clash {
+    margin-top: 12px;
+    padding-left: 8px;
+    border-left: 3px solid var(--yb-accent);
+  }
+
+  .clash strong {
+    font-weight: 600;
   }
 
   .actions {

@@ -5,6 +5,7 @@
   import { counted, grouped } from '../shared/format';
   import BulkBar from './BulkBar.svelte';
   import Facets from './Facets.svelte';
+  import Loading from './Loading.svelte';
   import LogMenus from './LogMenus.svelte';
   import LogTable from './LogTable.svelte';
   import Statistics from './Statistics.svelte';
@@ -115,7 +116,9 @@
       <p class="state trouble" role="alert">{log.problem}</p>
     {:else if counting}
       <Statistics {app} typed={text} onsearch={(wanted) => search(wanted, 0)} />
-    {:else if log.found === 0 && !log.loading}
+    {:else if log.loading && log.found === 0}
+      <Loading />
+    {:else if log.found === 0}
       <div class="state">
         {#if log.search}
           <p>No contact fits <span class="mono">{log.search}</span>.</p>

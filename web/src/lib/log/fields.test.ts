@@ -1,5 +1,5 @@
-import { expect, it } from 'vitest';
-import { changedFields, otherFields } from './fields';
+import { describe, expect, it } from 'vitest';
+import { changedFields, clashes, followed, otherFields } from './fields';
 
 it('finds what an edit changes', () => {
   const read = { CALL: 'ZP5QXA', NAME: 'Ana' };
@@ -15,4 +15,25 @@ it('lists the fields that are not shown first', () => {
     'APP_X',
     'DXCC',
   ]);
+});
+
+describe('two people at one contact', () => {
+  const before = { NAME: 'Ana', QTH: 'Luque', COMMENT: 'loud' };
+  const form = { ...before, NAME: 'Anna', QTH: 'Areguá', STATE: '' };
+
+  it('clash only where both changed the same field to different values', () => {
+    expect(clashes(before, { NAME: 'Anja', QTH: 'Areguá', COMMENT: 'weak' }, form)).toEqual({ NAME: 'Anja' });
+    expect(clashes(before, { QTH: 'Luque', COMMENT: 'loud' }, form)).toEqual({ NAME: '' });
+    expect(clashes(before, before, form)).toEqual({});
+  });
+
+  it('what nobody typed here follows the other, what was typed stays', () => {
+    expect(followed(before, { NAME: 'Anja', QTH: 'Luque', COMMENT: 'weak', IOTA: 'SA-001' }, form)).toEqual({
+      NAME: 'Anna',
+      QTH: 'Areguá',
+      COMMENT: 'weak',
+      STATE: '',
+      IOTA: 'SA-001',
+    });
+  });
 });

@@ -54,3 +54,24 @@ export function changedFields(
   }
   return changes;
 }
+
+type Fields = Record<string, string>;
+
+/** The fields that both this form and somebody else changed, differently; with what the other made of them. */
+export function clashes(before: Fields, now: Fields, form: Fields): Fields {
+  const mine = changedFields(before, form);
+  return Object.fromEntries(
+    Object.keys(mine)
+      .filter((name) => (now[name] ?? '') !== (before[name] ?? '') && (now[name] ?? '') !== mine[name])
+      .map((name) => [name, now[name] ?? '']),
+  );
+}
+
+/** The form with the fields nobody typed into as they are now. */
+export function followed(before: Fields, now: Fields, form: Fields): Fields {
+  const mine = changedFields(before, form);
+  const names = new Set([...Object.keys(form), ...otherFields(now)]);
+  return Object.fromEntries(
+    [...names].map((name) => [name, name in mine ? (form[name] ?? '') : (now[name] ?? '')]),
+  );
+}

@@ -9,9 +9,6 @@ import org.springframework.context.event.ContextClosedEvent;
 
 /** Ends the running application when a restart is asked for, and tells whether to start it again. */
 final class Restarts implements ApplicationListener<ApplicationEvent> {
-    /** The answer to whoever asked goes out first. */
-    private static final long ANSWER_MS = 500;
-
     private volatile boolean asked;
     private volatile CountDownLatch ended = new CountDownLatch(1);
     private volatile ConfigurableApplicationContext running;
@@ -24,7 +21,8 @@ final class Restarts implements ApplicationListener<ApplicationEvent> {
     public void onApplicationEvent(ApplicationEvent event) {
         if (event instanceof PayloadApplicationEvent<?> told && told.getPayload() instanceof RestartAsked) {
             asked = true;
-            new Thread(this::close, "restart").start();
+            // Whoever asked still gets the answer: the server ends only when its requests have.
+            new Thread(running::close, "restart").start();
         } else if (event instanceof ContextClosedEvent closed && closed.getApplicationContext() == running) {
             ended.countDown();
         }
@@ -37,14 +35,5 @@ final class Restarts implements ApplicationListener<ApplicationEvent> {
         asked = false;
         ended = new CountDownLatch(1);
         return again;
-    }
-
-    private void close() {
-        try {
-            Thread.sleep(ANSWER_MS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
-        running.close();
     }
 }

@@ -27,8 +27,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.transaction.support.TransactionTemplate;
-import yokebar.app.hookup.Activity;
-import yokebar.app.hookup.Hookup;
+import yokebar.app.hookup.Coupling;
 import yokebar.app.hookup.Hookups;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.ContactsLogged;
@@ -44,7 +43,7 @@ import yokebar.links.status.LinkStatus;
  * in the file twice; reading it back makes one of it.
  */
 @Component
-class SecondCopy implements Hookup, SmartLifecycle {
+class SecondCopy extends Coupling implements SmartLifecycle {
     static final String ID = "second-copy";
     static final String FILE = "yokebar-second-copy.adi";
     private static final Logger LOG = LoggerFactory.getLogger(SecondCopy.class);
@@ -58,7 +57,6 @@ class SecondCopy implements Hookup, SmartLifecycle {
     private final TaskScheduler scheduler;
     private final Clock clock;
     private final TransactionTemplate transaction;
-    private final Activity activity;
     private final ReentrantLock oneAtATime = new ReentrantLock();
     private volatile LinkStatus status;
     private volatile @Nullable Path folder;
@@ -73,6 +71,7 @@ class SecondCopy implements Hookup, SmartLifecycle {
             TaskScheduler scheduler,
             Clock clock,
             PlatformTransactionManager transactions) {
+        super(ID, Kind.COPY, "Second copy", clock);
         this.db = db;
         this.settings = settings;
         this.log = log;
@@ -80,7 +79,6 @@ class SecondCopy implements Hookup, SmartLifecycle {
         this.scheduler = scheduler;
         this.clock = clock;
         this.transaction = new TransactionTemplate(transactions);
-        this.activity = new Activity(clock);
         this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
     }
 
@@ -207,7 +205,7 @@ class SecondCopy implements Hookup, SmartLifecycle {
             }
             out.force(true);
         }
-        contacts.forEach(c -> activity.note(c.contact().call() + " copied."));
+        contacts.forEach(c -> activity().note(c.contact().call() + " copied."));
     }
 
     private void become(LinkState state, @Nullable String brief, @Nullable String reason, @Nullable String fix) {
@@ -229,21 +227,6 @@ class SecondCopy implements Hookup, SmartLifecycle {
     }
 
     @Override
-    public String id() {
-        return ID;
-    }
-
-    @Override
-    public Kind kind() {
-        return Kind.COPY;
-    }
-
-    @Override
-    public String name() {
-        return "Second copy";
-    }
-
-    @Override
     public String where() {
         Path into = folder;
         return into == null ? "no folder chosen" : into.resolve(FILE).toString();
@@ -252,11 +235,6 @@ class SecondCopy implements Hookup, SmartLifecycle {
     @Override
     public LinkStatus status() {
         return status;
-    }
-
-    @Override
-    public Activity activity() {
-        return activity;
     }
 
     @Override

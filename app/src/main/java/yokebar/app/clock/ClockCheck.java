@@ -15,8 +15,7 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.TaskScheduler;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
-import yokebar.app.hookup.Activity;
-import yokebar.app.hookup.Hookup;
+import yokebar.app.hookup.Coupling;
 import yokebar.app.hookup.Hookups;
 import yokebar.app.station.Station;
 import yokebar.app.station.StationChanged;
@@ -30,7 +29,7 @@ import yokebar.links.wire.LinkFault;
  * own affair. A clock that jumps, as after a sleep, is checked again at once.
  */
 @Component
-public class ClockCheck implements Hookup, SmartLifecycle {
+public class ClockCheck extends Coupling implements SmartLifecycle {
     static final String ID = "clock";
     private static final Logger LOG = LoggerFactory.getLogger(ClockCheck.class);
     private static final Duration LOOK_EVERY = Duration.ofSeconds(15);
@@ -48,7 +47,6 @@ public class ClockCheck implements Hookup, SmartLifecycle {
     private final ApplicationEventPublisher events;
     private final TaskScheduler scheduler;
     private final Clock clock;
-    private final Activity activity;
     private final ReentrantLock oneCheck = new ReentrantLock();
 
     private volatile LinkStatus status;
@@ -63,12 +61,12 @@ public class ClockCheck implements Hookup, SmartLifecycle {
 
     ClockCheck(
             Station station, Hookups hookups, ApplicationEventPublisher events, TaskScheduler scheduler, Clock clock) {
+        super(ID, Kind.CLOCK, "Clock", clock);
         this.station = station;
         this.hookups = hookups;
         this.events = events;
         this.scheduler = scheduler;
         this.clock = clock;
-        this.activity = new Activity(clock);
         this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
         this.lastInstant = clock.instant();
         this.lastNanos = System.nanoTime();
@@ -155,7 +153,7 @@ public class ClockCheck implements Hookup, SmartLifecycle {
             behind = found;
             Instant now = clock.instant();
             checkedAt = now;
-            activity.note("This clock is " + words(found) + ".");
+            activity().note("This clock is " + words(found) + ".");
             if (found.abs().compareTo(TOO_MUCH) > 0) {
                 nextCheck = now.plus(CHECK_AGAIN_AFTER_TROUBLE);
                 become(status(LinkState.TROUBLE, "clock " + words(found), sentence(found), FIX, now));
@@ -221,21 +219,6 @@ public class ClockCheck implements Hookup, SmartLifecycle {
     }
 
     @Override
-    public String id() {
-        return ID;
-    }
-
-    @Override
-    public Kind kind() {
-        return Kind.CLOCK;
-    }
-
-    @Override
-    public String name() {
-        return "Clock";
-    }
-
-    @Override
     public String where() {
         TimeServer asked = server;
         return asked == null ? "no time server set" : asked.words();
@@ -244,11 +227,6 @@ public class ClockCheck implements Hookup, SmartLifecycle {
     @Override
     public LinkStatus status() {
         return status;
-    }
-
-    @Override
-    public Activity activity() {
-        return activity;
     }
 
     @Override

@@ -299,12 +299,15 @@ class HandoverDesk {
     private boolean editedSincePrepared(Handover handover) {
         ServiceAdapter service = deliveries.adapter(handover.serviceId);
         Map<Long, LoggedContact> contacts = log.find(boxed(handover.contactIds));
-        return deliveriesOf(handover).values().stream().anyMatch(delivery -> {
-            LoggedContact contact = contacts.get(delivery.contactId());
-            return !delivery.claimed()
-                    || contact == null
-                    || !Objects.equals(delivery.contentHash, hash(service.render(contact.contact())));
-        });
+        Map<Long, Delivery> claimed = deliveriesOf(handover);
+        // One that was deleted since must not go out with the others.
+        return claimed.size() < handover.contactIds.length
+                || claimed.values().stream().anyMatch(delivery -> {
+                    LoggedContact contact = contacts.get(delivery.contactId());
+                    return !delivery.claimed()
+                            || contact == null
+                            || !Objects.equals(delivery.contentHash, hash(service.render(contact.contact())));
+                });
     }
 
     private Map<Long, Delivery> deliveriesOf(Handover handover) {

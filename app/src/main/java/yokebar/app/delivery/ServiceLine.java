@@ -4,8 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import yokebar.app.hookup.Activity;
-import yokebar.app.hookup.Hookup;
+import yokebar.app.hookup.Coupling;
 import yokebar.app.hookup.Hookups;
 import yokebar.links.status.LinkState;
 import yokebar.links.status.LinkStatus;
@@ -14,28 +13,23 @@ import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
 
 /** A service as a coupling: how the last call to it went decides its state. */
-final class ServiceLine implements Hookup {
+final class ServiceLine extends Coupling {
     private static final Pauses PAUSES = new Pauses(Duration.ofSeconds(2), Duration.ofMinutes(10));
     /** A refused account is asked about again only now and then: the operator has to act first. */
     private static final Duration AFTER_REFUSAL = Duration.ofMinutes(15);
 
-    private final String id;
-    private final String name;
     private final Services services;
     private final int serviceId;
     private final Hookups hookups;
     private final Clock clock;
-    private final Activity activity;
     private volatile LinkStatus status;
 
     ServiceLine(String id, String name, int serviceId, Services services, Hookups hookups, Clock clock) {
-        this.id = id;
-        this.name = name;
+        super(id, Kind.SERVICE, name, clock);
         this.serviceId = serviceId;
         this.services = services;
         this.hookups = hookups;
         this.clock = clock;
-        this.activity = new Activity(clock);
         this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
     }
 
@@ -56,7 +50,7 @@ final class ServiceLine implements Hookup {
             boolean news = status.state() != LinkState.LIVE;
             status = LinkStatus.of(LinkState.LIVE, news ? now : status.since(), now);
             if (news) {
-                hookups.changed(id);
+                hookups.changed(id());
             }
             return answer;
         } catch (ServiceUnreachable e) {
@@ -85,7 +79,7 @@ final class ServiceLine implements Hookup {
                 reason,
                 fix,
                 before.lastData());
-        hookups.changed(id);
+        hookups.changed(id());
     }
 
     /** Whether a call may be made now: connected, and no pause is running. */
@@ -113,23 +107,8 @@ final class ServiceLine implements Hookup {
 
     /** Notes what went over the line, for the interface. */
     void moved(int contacts, String event) {
-        activity.moved(contacts, event);
-        hookups.changed(id);
-    }
-
-    @Override
-    public String id() {
-        return id;
-    }
-
-    @Override
-    public Kind kind() {
-        return Kind.SERVICE;
-    }
-
-    @Override
-    public String name() {
-        return name;
+        activity().moved(contacts, event);
+        hookups.changed(id());
     }
 
     @Override
@@ -143,15 +122,10 @@ final class ServiceLine implements Hookup {
     }
 
     @Override
-    public Activity activity() {
-        return activity;
-    }
-
-    @Override
     public Proof test() {
         if (!services.complete(serviceId)) {
             return new Proof(
-                    false, name + " is not set up: address, account and password are needed. Do it under Services.");
+                    false, name() + " is not set up: address, account and password are needed. Do it under Services.");
         }
         try {
             return new Proof(true, call(ServiceAdapter.Line::test) + ".");
@@ -165,12 +139,12 @@ final class ServiceLine implements Hookup {
         if (services.complete(serviceId)) {
             status = LinkStatus.of(LinkState.STARTING, clock.instant(), status.lastData());
         }
-        hookups.changed(id);
+        hookups.changed(id());
     }
 
     @Override
     public void disconnect() {
         status = LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData());
-        hookups.changed(id);
+        hookups.changed(id());
     }
 }

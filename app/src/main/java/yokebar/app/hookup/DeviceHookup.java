@@ -15,18 +15,15 @@ import yokebar.links.status.LinkStatus;
  *
  * @param <L> the kind of link
  */
-public final class DeviceHookup<L extends ManagedLink> implements Hookup {
+public final class DeviceHookup<L extends ManagedLink> extends Coupling {
     private static final Duration TEST_WITHIN = Duration.ofSeconds(4);
     private static final long LOOK_EVERY_MS = 50;
 
-    private final String id;
-    private final String name;
     private final String where;
     private final Clock clock;
     private final Supplier<L> links;
     private final Function<L, Optional<String>> proof;
     private final Runnable changed;
-    private final Activity activity;
     private @Nullable L link;
 
     /**
@@ -43,14 +40,12 @@ public final class DeviceHookup<L extends ManagedLink> implements Hookup {
             Supplier<L> links,
             Function<L, Optional<String>> proof,
             Runnable changed) {
-        this.id = id;
-        this.name = name;
+        super(id, Kind.DEVICE, name, clock);
         this.where = where;
         this.clock = clock;
         this.links = links;
         this.proof = proof;
         this.changed = changed;
-        this.activity = new Activity(clock);
     }
 
     /** The link while there is one. */
@@ -63,21 +58,6 @@ public final class DeviceHookup<L extends ManagedLink> implements Hookup {
     }
 
     @Override
-    public String id() {
-        return id;
-    }
-
-    @Override
-    public Kind kind() {
-        return Kind.DEVICE;
-    }
-
-    @Override
-    public String name() {
-        return name;
-    }
-
-    @Override
     public String where() {
         return where;
     }
@@ -85,11 +65,6 @@ public final class DeviceHookup<L extends ManagedLink> implements Hookup {
     @Override
     public LinkStatus status() {
         return link().map(ManagedLink::status).orElseGet(() -> LinkStatus.of(LinkState.OFF, clock.instant(), null));
-    }
-
-    @Override
-    public Activity activity() {
-        return activity;
     }
 
     @Override
@@ -133,7 +108,7 @@ public final class DeviceHookup<L extends ManagedLink> implements Hookup {
         LinkStatus status = open.get().status();
         return new Proof(
                 false,
-                status.reason() == null ? name + " has not answered yet." : status.reason() + " " + status.fix());
+                status.reason() == null ? name() + " has not answered yet." : status.reason() + " " + status.fix());
     }
 
     private static boolean pause() {

@@ -22,8 +22,7 @@ import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
-import yokebar.app.hookup.Activity;
-import yokebar.app.hookup.Hookup;
+import yokebar.app.hookup.Coupling;
 import yokebar.app.hookup.Hookups;
 import yokebar.core.contact.Source;
 import yokebar.links.datagram.Datagram;
@@ -36,7 +35,7 @@ import yokebar.links.status.LinkStatus;
  * that a burst waits here and not in the system's buffer, where it would be lost.
  */
 @Component
-class DatagramIntake implements Hookup, SmartLifecycle {
+class DatagramIntake extends Coupling implements SmartLifecycle {
     static final String ID = "adif-datagrams";
     private static final Logger LOG = LoggerFactory.getLogger(DatagramIntake.class);
     private static final Duration QUIET_AFTER = Duration.ofMinutes(15);
@@ -48,7 +47,6 @@ class DatagramIntake implements Hookup, SmartLifecycle {
     private final Hookups hookups;
     private final Clock clock;
     private final int port;
-    private final Activity activity;
     private final BlockingQueue<Datagram> waiting = new ArrayBlockingQueue<>(MOST_WAITING);
 
     private volatile @Nullable DatagramListener listener;
@@ -59,11 +57,11 @@ class DatagramIntake implements Hookup, SmartLifecycle {
     private record Probe(byte[] text, CountDownLatch arrived) {}
 
     DatagramIntake(Intake intake, Hookups hookups, Clock clock, @Value("${yokebar.adif-udp-port}") int port) {
+        super(ID, Kind.PROGRAM, "Digital programs", clock);
         this.intake = intake;
         this.hookups = hookups;
         this.clock = clock;
         this.port = port;
-        this.activity = new Activity(clock);
     }
 
     @Override
@@ -97,21 +95,6 @@ class DatagramIntake implements Hookup, SmartLifecycle {
     }
 
     @Override
-    public String id() {
-        return ID;
-    }
-
-    @Override
-    public Kind kind() {
-        return Kind.PROGRAM;
-    }
-
-    @Override
-    public String name() {
-        return "Digital programs";
-    }
-
-    @Override
     public String where() {
         return "UDP port " + currentPort();
     }
@@ -120,11 +103,6 @@ class DatagramIntake implements Hookup, SmartLifecycle {
     public LinkStatus status() {
         DatagramListener open = listener;
         return open == null ? LinkStatus.of(LinkState.OFF, clock.instant(), null) : open.status();
-    }
-
-    @Override
-    public Activity activity() {
-        return activity;
     }
 
     @Override
@@ -189,7 +167,7 @@ class DatagramIntake implements Hookup, SmartLifecycle {
     @EventListener
     void arrived(RecordsArrived event) {
         if (event.sourceId().equals(ID)) {
-            activity.moved(event.count(), event.lastSentence());
+            activity().moved(event.count(), event.lastSentence());
             hookups.changed(ID);
         }
     }
@@ -229,7 +207,7 @@ class DatagramIntake implements Hookup, SmartLifecycle {
             } catch (RuntimeException e) {
                 // What arrived is kept and tried again: a full disk may have room later.
                 LOG.error("{} arriving records could not be stored; trying again", batch.size(), e);
-                activity.note("Records wait: the log cannot be written. Is the disk full?");
+                activity().note("Records wait: the log cannot be written. Is the disk full?");
                 hookups.changed(ID);
                 pauseBeforeRetry();
                 if (!running) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Consumer;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.TaskScheduler;
@@ -61,6 +62,7 @@ class LiveFacts {
     private final DeviceSearches searches;
     private final TaskScheduler scheduler;
     private final AtomicBoolean planned = new AtomicBoolean();
+    private final ReentrantLock telling = new ReentrantLock();
     private Facts gathered = new Facts();
     private volatile Instant lastTold = Instant.EPOCH;
 
@@ -231,10 +233,19 @@ class LiveFacts {
         return taken;
     }
 
+    /** One at a time: what was read earlier must not be sent after what was read later. */
     private void tell() {
-        lastTold = Instant.now();
-        planned.set(false);
-        Facts facts = take();
+        telling.lock();
+        try {
+            lastTold = Instant.now();
+            planned.set(false);
+            tell(take());
+        } finally {
+            telling.unlock();
+        }
+    }
+
+    private void tell(Facts facts) {
         if (!facts.added.isEmpty() || !facts.changed.isEmpty() || !facts.gone.isEmpty()) {
             tellLog(facts);
         }

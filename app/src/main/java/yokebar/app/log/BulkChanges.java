@@ -117,9 +117,6 @@ class BulkChanges {
         ChangeView change = changes.find(changeId)
                 .orElseThrow(() ->
                         new ResponseStatusException(HttpStatus.NOT_FOUND, "There is no change " + changeId + "."));
-        if (change.undoneBy() != null) {
-            throw new FieldProblem("change", "That was undone already.");
-        }
         if (change.state().equals(LogChange.State.RUNNING.name())) {
             throw new FieldProblem("change", "It is still under way; cancel it first.");
         }

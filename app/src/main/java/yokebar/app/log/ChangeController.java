@@ -13,7 +13,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
 import yokebar.app.FieldProblem;
-import yokebar.core.log.Order;
 
 /** Changing many contacts at once, and taking changes back, over HTTP. */
 @RestController
@@ -82,11 +81,8 @@ class ChangeController {
     private long[] chosen(Selection selection) {
         long[] ids = selection.ids() != null
                 ? selection.ids().stream().mapToLong(Long::longValue).distinct().toArray()
-                : search.ask(index -> index.search(
-                                LogController.read(selection.search() == null ? "" : selection.search()),
-                                Order.NEWEST_FIRST)
-                        .ids()
-                        .toArray());
+                : search.ask(
+                        index -> Query.of(selection.search()).in(index).ids().toArray());
         if (ids.length == 0) {
             throw new FieldProblem("selection", "No contact is chosen.");
         }

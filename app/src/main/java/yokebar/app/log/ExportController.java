@@ -9,12 +9,12 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import javax.xml.stream.XMLStreamException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -24,8 +24,6 @@ import yokebar.core.adif.AdifFields;
 import yokebar.core.adif.AdxWriter;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.LoggedContact;
-import yokebar.core.log.Order;
-import yokebar.core.log.Search;
 
 /** The whole log, or what a search found in the order it is looked at, as a file; streamed, however long it is. */
 @RestController
@@ -52,13 +50,12 @@ class ExportController {
     @GetMapping(value = "/api/contacts.adi", produces = "text/plain;charset=UTF-8")
     void adi(
             @RequestParam(required = false) @Nullable String call,
-            @RequestParam(name = "search", defaultValue = "") String text,
-            @RequestParam(defaultValue = Order.START) String sort,
-            @RequestParam(defaultValue = "false") boolean descending,
+            @ParameterObject Query query,
             HttpServletResponse response)
             throws IOException, XMLStreamException {
+        String text = query.search() == null ? "" : query.search();
         String whole = call == null || call.isBlank() ? text : "call:" + call.strip() + "* " + text;
-        long[] ids = ids(whole, sort, descending);
+        long[] ids = ids(new Query(whole, query.sort(), query.descending()).oldestFirst());
         Writer out = begin(response, "text/plain", "contacts.adi", ids.length);
         AdiWriter adi = new AdiWriter(out);
         adi.header(clock.instant());
@@ -67,13 +64,8 @@ class ExportController {
     }
 
     @GetMapping(value = "/api/contacts.adx", produces = "application/xml;charset=UTF-8")
-    void adx(
-            @RequestParam(name = "search", defaultValue = "") String text,
-            @RequestParam(defaultValue = Order.START) String sort,
-            @RequestParam(defaultValue = "false") boolean descending,
-            HttpServletResponse response)
-            throws IOException, XMLStreamException {
-        long[] ids = ids(text, sort, descending);
+    void adx(@ParameterObject Query query, HttpServletResponse response) throws IOException, XMLStreamException {
+        long[] ids = ids(query.oldestFirst());
         Writer out = begin(response, "application/xml", "contacts.adx", ids.length);
         AdxWriter adx = new AdxWriter(out);
         adx.header(clock.instant());
@@ -84,14 +76,9 @@ class ExportController {
 
     /** @param columns ADIF names */
     @GetMapping(value = "/api/contacts.csv", produces = "text/csv;charset=UTF-8")
-    void csv(
-            @RequestParam(name = "search", defaultValue = "") String text,
-            @RequestParam(defaultValue = Order.START) String sort,
-            @RequestParam(defaultValue = "true") boolean descending,
-            @RequestParam List<String> columns,
-            HttpServletResponse response)
+    void csv(@ParameterObject Query query, @RequestParam List<String> columns, HttpServletResponse response)
             throws IOException, XMLStreamException {
-        long[] ids = ids(text, sort, descending);
+        long[] ids = ids(query);
         Writer out = begin(response, "text/csv", "contacts.csv", ids.length);
         CSVPrinter csv = new CSVPrinter(
                 out,
@@ -105,21 +92,17 @@ class ExportController {
 
     /** A page made to be printed by the browser. */
     @GetMapping(value = "/api/log/print", produces = "text/html;charset=UTF-8")
-    void print(
-            @RequestParam(name = "search", defaultValue = "") String text,
-            @RequestParam(defaultValue = Order.START) String sort,
-            @RequestParam(defaultValue = "true") boolean descending,
-            @RequestParam List<String> columns,
-            HttpServletResponse response)
+    void print(@ParameterObject Query query, @RequestParam List<String> columns, HttpServletResponse response)
             throws IOException, XMLStreamException {
-        long[] ids = ids(text, sort, descending);
+        long[] ids = ids(query);
         response.setContentType("text/html;charset=UTF-8");
         Writer out = new BufferedWriter(new OutputStreamWriter(response.getOutputStream(), StandardCharsets.UTF_8));
         out.write("<!doctype html><html lang=\"en\"><meta charset=\"utf-8\"><title>Log</title><style>"
                 + "body{font:11px sans-serif}table{border-collapse:collapse;width:100%}thead{display:table-header-group}"
                 + "th,td{padding:2px 6px;border-bottom:1px solid #bbb;text-align:left}tr{break-inside:avoid}"
                 + "</style><p>" + ids.length + (ids.length == 1 ? " contact" : " contacts")
-                + (text.isBlank() ? "" : ": " + HtmlUtils.htmlEscape(text)) + "</p><table><thead><tr>");
+                + (query.search() == null ? "" : ": " + HtmlUtils.htmlEscape(query.search()))
+                + "</p><table><thead><tr>");
         for (String column : columns) {
             out.write("<th>" + HtmlUtils.htmlEscape(column) + "</th>");
         }
@@ -136,10 +119,8 @@ class ExportController {
         out.flush();
     }
 
-    private long[] ids(String text, String sort, boolean descending) {
-        Search asked = LogController.read(text);
-        Order order = new Order(sort.toUpperCase(Locale.ROOT), descending);
-        return search.ask(index -> index.search(asked, order).ids().toArray());
+    private long[] ids(Query query) {
+        return search.ask(index -> query.in(index).ids().toArray());
     }
 
     private static Writer begin(HttpServletResponse response, String type, String name, int contacts)

@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.server.ResponseStatusException;
+import yokebar.app.FieldProblem;
 
 /** What was done to the log, and each contact as it was before. */
 @Service
@@ -79,7 +80,11 @@ public class LogChanges {
         db.persist(change);
         db.flush();
         if (undoes != null) {
-            present(undoes).undoneBy = change.number();
+            LogChange undone = present(undoes);
+            if (undone.undoneBy != null) {
+                throw new FieldProblem("change", "That was undone already.");
+            }
+            undone.undoneBy = change.number();
         }
         events.publishEvent(new ChangeMoved(change.number()));
         return change;

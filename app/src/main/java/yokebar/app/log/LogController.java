@@ -10,18 +10,16 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
+import org.springdoc.core.annotations.ParameterObject;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import yokebar.app.FieldProblem;
 import yokebar.core.log.Found;
 import yokebar.core.log.LogFields;
 import yokebar.core.log.LogIndex;
-import yokebar.core.log.Order;
 import yokebar.core.log.Search;
-import yokebar.core.log.SearchText;
 import yokebar.core.log.StartTally;
 import yokebar.core.log.ValueCount;
 
@@ -31,7 +29,6 @@ import yokebar.core.log.ValueCount;
 class LogController {
     private static final int MOST_ROWS = 500;
     private static final int MOST_VALUES = 60;
-    private static final int LONGEST_SEARCH = 400;
     private static final List<String> FACETS = List.of(
             LogFields.BAND,
             LogFields.MODE,
@@ -85,23 +82,24 @@ class LogController {
     @GetMapping("/rows")
     @Transactional(readOnly = true)
     public LogRows rows(
-            @RequestParam(name = "search", defaultValue = "") String text,
-            @RequestParam(defaultValue = Order.START) String sort,
-            @RequestParam(defaultValue = "true") boolean descending,
+            @ParameterObject Query query,
             @RequestParam(defaultValue = "0") int from,
             @RequestParam(defaultValue = "100") int limit,
             @RequestParam(required = false) @Nullable Long anchor,
             @RequestParam(defaultValue = "") List<String> columns) {
-        Search asked = read(text);
-        Order order = new Order(sort.toUpperCase(Locale.ROOT), descending);
         Page page = search.ask(index -> {
-            Found found = index.search(asked, order);
+            Found found = query.in(index);
             Integer place = anchor == null ? null : boxed(index.placeOf(found, anchor));
             return new Page(
                     found.ids(from, Math.max(0, Math.min(limit, MOST_ROWS))), found.size(), index.size(), place);
         });
         return new LogRows(
-                lines(page.ids(), columns), from, page.found(), page.total(), page.anchorPlace(), asked.problems());
+                lines(page.ids(), columns),
+                from,
+                page.found(),
+                page.total(),
+                page.anchorPlace(),
+                query.read().problems());
     }
 
     private record Page(long[] ids, int found, int total, @Nullable Integer anchorPlace) {}
@@ -109,19 +107,15 @@ class LogController {
     /** The numbers of what a search found, from a place on. */
     @GetMapping("/ids")
     long[] ids(
-            @RequestParam(name = "search", defaultValue = "") String text,
-            @RequestParam(defaultValue = Order.START) String sort,
-            @RequestParam(defaultValue = "true") boolean descending,
+            @ParameterObject Query query,
             @RequestParam(defaultValue = "0") int from,
             @RequestParam(defaultValue = "1000") int limit) {
-        Search asked = read(text);
-        Order order = new Order(sort.toUpperCase(Locale.ROOT), descending);
-        return search.ask(index -> index.search(asked, order).ids(from, Math.max(0, limit)));
+        return search.ask(index -> query.in(index).ids(from, Math.max(0, limit)));
     }
 
     @GetMapping("/facets")
-    Facets facets(@RequestParam(name = "search", defaultValue = "") String text) {
-        Search asked = read(text);
+    Facets facets(@ParameterObject Query query) {
+        Search asked = query.read();
         List<String> fields = new ArrayList<>(FACETS);
         fields.addAll(search.marks().values());
         return search.ask(index -> {
@@ -132,7 +126,7 @@ class LogController {
                     LogFields.searchName(field),
                     values.subList(0, Math.min(MOST_VALUES, values.size())),
                     Math.max(0, values.size() - MOST_VALUES))));
-            return new Facets(facets, index.search(asked, Order.NEWEST_FIRST).size());
+            return new Facets(facets, query.in(index).size());
         });
     }
 
@@ -165,8 +159,8 @@ class LogController {
             List<ValueCount> byMonth) {}
 
     @GetMapping("/statistics")
-    Statistics statistics(@RequestParam(name = "search", defaultValue = "") String text) {
-        Search asked = read(text);
+    Statistics statistics(@ParameterObject Query query) {
+        Search asked = query.read();
         return search.ask(index -> {
             StartTally starts = new StartTally();
             index.forEachStart(asked, starts::count);
@@ -185,13 +179,6 @@ class LogController {
     @GetMapping("/index")
     IndexState index() {
         return new IndexState(search.ready(), search.loaded(), log.size());
-    }
-
-    static Search read(String text) {
-        if (text.length() > LONGEST_SEARCH) {
-            throw new FieldProblem("search", "A search has at most " + LONGEST_SEARCH + " characters.");
-        }
-        return SearchText.read(text);
     }
 
     private List<LogLine> lines(long[] ids, List<String> columns) {

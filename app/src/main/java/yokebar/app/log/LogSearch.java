@@ -21,8 +21,10 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
+import org.springframework.web.server.ResponseStatusException;
 import yokebar.app.reference.ReferenceData;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.log.Entry;
@@ -65,6 +67,7 @@ public class LogSearch implements SmartLifecycle {
     private final List<Runnable> waitingForCounts = new ArrayList<>();
 
     private int sinceKept;
+    private boolean failed;
     private volatile boolean running;
     private volatile boolean ready;
     private volatile @Nullable Map<Integer, String> marks;
@@ -87,11 +90,19 @@ public class LogSearch implements SmartLifecycle {
     /** Asks the index something, once it knows all that happened before. */
     public <T> T ask(Function<LogIndex, T> question) {
         try {
-            return CompletableFuture.supplyAsync(() -> question.apply(index), owner)
-                    .join();
+            return CompletableFuture.supplyAsync(() -> answer(question), owner).join();
         } catch (CompletionException e) {
             throw e.getCause() instanceof RuntimeException cause ? cause : e;
         }
+    }
+
+    private <T> T answer(Function<LogIndex, T> question) {
+        if (failed) {
+            throw new ResponseStatusException(
+                    HttpStatus.SERVICE_UNAVAILABLE,
+                    "The log could not be read for searching. Start Yokebar again; its own log tells more.");
+        }
+        return question.apply(index);
     }
 
     /** What was worked before; it answers at once and may be a moment behind. */
@@ -234,6 +245,7 @@ public class LogSearch implements SmartLifecycle {
             }
             owner.execute(() -> learnFrom(0));
         } catch (RuntimeException e) {
+            failed = true;
             if (running) {
                 LOG.error("The log could not be read for searching", e);
             }

@@ -189,4 +189,48 @@ class LogAtLengthTest extends AppTest {
         assertThat(figures.path("byMonth").get(0).path("value").asString()).isEqualTo("2026-05");
         assertThat(figures.path("squares").get(0).path("value").asString()).isEqualTo("GG14");
     }
+
+    @Test
+    void aChangeUnderWayCanBeCancelledAndWhatIsDoneTakenBack() throws Exception {
+        StringBuilder many = new StringBuilder();
+        for (int i = 0; i < 6000; i++) {
+            many.append(contact("K" + i % 10 + "Q" + (char) ('A' + i / 10 % 26) + (char) ('A' + i / 260)));
+        }
+        importText(many.toString());
+        HttpResponse<String> begun = edit("", "PROP_MODE", "ES");
+        long id = JSON.readTree(begun.body()).path("id").asLong();
+        sendJson("POST", "/api/changes/" + id + "/cancel", Map.of());
+        JsonNode stopped = changed(begun);
+        assertThat(stopped.path("state").asString()).isEqualTo("STOPPED");
+        assertThat(stopped.path("done").asInt()).isLessThan(6000).isEqualTo(found("via:es"));
+    }
+
+    @Test
+    void aContactKeepsItsHistoryThroughSeveralChanges() throws Exception {
+        threeStations();
+        JsonNode first = changed(edit("zp5qxa", "NAME", "Anna"));
+        JsonNode second = changed(edit("zp5qxa", "NAME", "Annika"));
+        changed(sendJson("POST", "/api/changes/" + second.path("id") + "/undo", Map.of()));
+        assertThat(found("name:anna")).isEqualTo(1);
+        changed(sendJson("POST", "/api/changes/" + first.path("id") + "/undo", Map.of()));
+        long id = get("/api/log/ids?search=zp5qxa").get(0).asLong();
+        JsonNode contact = get("/api/contacts/" + id);
+        assertThat(contact.path("fields").path("NAME").asString()).isEqualTo("Ana");
+        assertThat(contact.path("version").asInt()).isEqualTo(4);
+        List<String> journey = new ArrayList<>();
+        contact.path("journey")
+                .forEach(step -> journey.add(step.path("sentence").asString()));
+        assertThat(journey)
+                .contains("Edited: NAME Ana → Anna.", "Edited: NAME Anna → Annika.", "Undone: NAME as before.");
+    }
+
+    @Test
+    void deletedContactsAreDueNowhere() throws Exception {
+        threeStations();
+        changed(sendJson("POST", "/api/changes/delete", Map.of("search", "")));
+        assertThat(get("/api/services").get(0).path("counts").path("HELD").asInt())
+                .isZero();
+        assertThat(get("/api/services").get(0).path("counts").path("DUE").asInt())
+                .isZero();
+    }
 }

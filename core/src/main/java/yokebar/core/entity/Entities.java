@@ -24,8 +24,9 @@ import yokebar.core.geo.Point;
  */
 public final class Entities {
     private static final Pattern PREFIX =
-            Pattern.compile("([A-Z0-9]+)(?:-([A-Z0-9]+))?(?:\\((\\d{1,2})/(\\d{1,2})\\))?");
+            Pattern.compile("([A-Z0-9]+)(?:-([A-Z0-9]+))?(?:=(\\d))?(?:\\((\\d{1,2})/(\\d{1,2})\\))?");
     private static final int CURRENT_COLUMNS = 8;
+    private static final int ANY_LENGTH = 0;
     private static final LocalDate ALWAYS_FROM = LocalDate.MIN;
     private static final LocalDate ALWAYS_UNTIL = LocalDate.MAX;
 
@@ -34,7 +35,14 @@ public final class Entities {
     private final Map<String, List<ExactCall>> exact = new HashMap<>();
     private int longestPrefix;
 
-    private record Area(Entity entity, int cqZone, int ituZone) {}
+    /** @param callLength characters of the calls it is for; calls of other lengths with the prefix are elsewhere */
+    private record Area(Entity entity, int cqZone, int ituZone, int callLength) {
+
+        /** A prefix by itself is what somebody says in front of a call of another country. */
+        boolean takes(String place, String prefix) {
+            return callLength == ANY_LENGTH || place.length() == callLength || place.equals(prefix);
+        }
+    }
 
     private record ExactCall(LocalDate from, LocalDate until, int number) {}
 
@@ -110,7 +118,7 @@ public final class Entities {
         for (int length = Math.min(longestPrefix, place.length()); length > 0; length--) {
             String prefix = place.substring(0, length);
             for (Area area : byPrefix.getOrDefault(prefix, List.of())) {
-                if (area.entity().counts(day)) {
+                if (area.entity().counts(day) && area.takes(place, prefix)) {
                     return Optional.of(new Situation(area.entity(), prefix, area.cqZone(), area.ituZone()));
                 }
             }
@@ -145,8 +153,9 @@ public final class Entities {
         if (!shape.matches()) {
             throw new BadLine(line, "\"" + text + "\" is no prefix");
         }
-        int cqZone = shape.group(3) == null ? entity.cqZone() : within(line, "CQ zone", shape.group(3), 1, 40);
-        int ituZone = shape.group(4) == null ? entity.ituZone() : within(line, "ITU zone", shape.group(4), 1, 90);
+        int cqZone = shape.group(4) == null ? entity.cqZone() : within(line, "CQ zone", shape.group(4), 1, 40);
+        int ituZone = shape.group(5) == null ? entity.ituZone() : within(line, "ITU zone", shape.group(5), 1, 90);
+        int callLength = shape.group(3) == null ? ANY_LENGTH : Integer.parseInt(shape.group(3));
         String first = shape.group(1);
         String last = shape.group(2) == null ? first : shape.group(2);
         int end = first.length() - 1;
@@ -161,7 +170,7 @@ public final class Entities {
                 throw new BadLine(line, "prefix " + first.substring(0, end) + c + " belongs to another entity too");
             }
             // What is gone comes first, so that its days are looked at before those of what took its place.
-            areas.add(entity.lastDay() == null ? areas.size() : 0, new Area(entity, cqZone, ituZone));
+            areas.add(entity.lastDay() == null ? areas.size() : 0, new Area(entity, cqZone, ituZone, callLength));
         }
         longestPrefix = Math.max(longestPrefix, first.length());
     }

@@ -1,6 +1,7 @@
 package yokebar.core.log;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.regex.Matcher;
@@ -85,7 +86,7 @@ public final class SearchText {
                 return frequency(value);
             }
             case "mode" -> {
-                return inMode(List.of(value.split(",")));
+                return inMode(alternatives(value));
             }
             default -> {
                 String field = LogFields.named(name);
@@ -98,6 +99,10 @@ public final class SearchText {
         }
     }
 
+    private static List<String> alternatives(String value) {
+        return Arrays.stream(value.split(",")).filter(one -> !one.isBlank()).toList();
+    }
+
     private static Condition fieldIs(String field, String value, boolean quoted) {
         if (!quoted) {
             if (value.equalsIgnoreCase("none")) {
@@ -107,7 +112,7 @@ public final class SearchText {
             if (range != null) {
                 return range;
             }
-            return new Condition.Like(field, List.of(value.split(",")));
+            return new Condition.Like(field, alternatives(value));
         }
         return new Condition.Like(field, List.of(value));
     }

@@ -9,10 +9,13 @@ final class TextTest {
     private TextTest() {}
 
     static Predicate<String> contains(String part) {
+        if (part.isEmpty()) {
+            return text -> true;
+        }
         String lower = part.toLowerCase(Locale.ROOT);
         String upper = part.toUpperCase(Locale.ROOT);
-        char firstLower = lower.isEmpty() ? 0 : lower.charAt(0);
-        char firstUpper = upper.isEmpty() ? 0 : upper.charAt(0);
+        char firstLower = lower.charAt(0);
+        char firstUpper = upper.charAt(0);
         int length = part.length();
         return text -> {
             for (int i = 0; i <= text.length() - length; i++) {
@@ -21,7 +24,7 @@ final class TextTest {
                     return true;
                 }
             }
-            return length == 0;
+            return false;
         };
     }
 

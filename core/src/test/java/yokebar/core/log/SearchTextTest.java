@@ -43,6 +43,7 @@ class SearchTextTest {
     void fieldsGoByTheirUsualNames() {
         assertEquals(new Condition.Like("GRIDSQUARE", List.of("HM49*")), only("locator:HM49*"));
         assertEquals(new Condition.Like("MY_SIG", List.of("a", "b")), only("my_sig:a,b"));
+        assertEquals(new Condition.Like("NAME", List.of("a", "b")), only("name:a,,b,"));
         assertEquals(new Condition.Absent("PROP_MODE"), only("via:none"));
         assertEquals(new Condition.Not(new Condition.Like("BAND", List.of("20m"))), only("-band:20m"));
     }

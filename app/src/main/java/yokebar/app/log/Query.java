@@ -1,0 +1,49 @@
+package yokebar.app.log;
+
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import yokebar.app.FieldProblem;
+import yokebar.core.log.Found;
+import yokebar.core.log.LogIndex;
+import yokebar.core.log.Order;
+import yokebar.core.log.Search;
+import yokebar.core.log.SearchText;
+
+/**
+ * What somebody wants of the log, as the address says it.
+ *
+ * @param search as typed into the search box; the whole log when left out
+ * @param sort a field's name; by start when left out
+ * @param descending the last first; the default is the newest first
+ */
+record Query(@Nullable String search, @Nullable String sort, @Nullable Boolean descending) {
+    private static final int LONGEST_SEARCH = 400;
+
+    static Query of(@Nullable String search) {
+        return new Query(search, null, null);
+    }
+
+    /** The same, but the oldest first unless somebody said otherwise, as in files. */
+    Query oldestFirst() {
+        return new Query(search, sort, descending != null && descending);
+    }
+
+    /** @throws FieldProblem when it is longer than anybody types */
+    Search read() {
+        String text = search == null ? "" : search;
+        if (text.length() > LONGEST_SEARCH) {
+            throw new FieldProblem("search", "A search has at most " + LONGEST_SEARCH + " characters.");
+        }
+        return SearchText.read(text);
+    }
+
+    Order order() {
+        return new Order(
+                sort == null || sort.isBlank() ? Order.START : sort.toUpperCase(Locale.ROOT),
+                descending == null || descending);
+    }
+
+    Found in(LogIndex index) {
+        return index.search(read(), order());
+    }
+}
