@@ -13,4 +13,9 @@ describe('fitting', () => {
     ['LOG sea', ['Search the log']],
     ['nothing', []],
   ])('%s', (typed, labels) => expect(fitting(all, typed).map((a) => a.label)).toEqual(labels));
+
+  it('leaves out what cannot be done now', () => {
+    const beam: Action = { label: 'Beam', possible: () => false, run: () => undefined };
+    expect(fitting([beam, ...all], '')).toEqual(all);
+  });
 });

@@ -7,6 +7,8 @@ export interface Action {
   keys?: string;
   /** Other ways, for reading only. */
   also?: string;
+  /** Whether it can be done now; always, when left out. */
+  possible?: () => boolean;
   run: () => unknown;
 }
 
@@ -21,6 +23,7 @@ const VIEWS: { view: View; key: string; label: string }[] = [
 /** All that can be done from anywhere, for the key map, the palette and the keys themselves. */
 export function actions(app: AppState): Action[] {
   const way = () => (app.view === 'desk' ? app.partner.view?.whereabouts?.path : undefined);
+  const canTurn = () => way() !== undefined && app.rotors.chosen !== undefined;
   const beam = (degrees: number | undefined) =>
     degrees === undefined ? undefined : app.rotors.point(Math.round(degrees) % 360);
   return [
@@ -35,6 +38,7 @@ export function actions(app: AppState): Action[] {
     {
       label: 'Undo the last change of the log',
       also: 'Ctrl+Z',
+      possible: () => app.changes.undoable !== undefined,
       run: () => app.changes.undo(app.changes.undoable?.id),
     },
     { label: 'What was changed lately', run: () => app.showChanges() },
@@ -42,15 +46,22 @@ export function actions(app: AppState): Action[] {
       label: 'Beam to the partner, short way',
       keys: 'b',
       also: 'Alt+B while typing',
+      possible: canTurn,
       run: () => beam(way()?.bearingDegrees),
     },
     {
       label: 'Beam to the partner, long way',
       keys: 'B',
       also: 'Alt+Shift+B while typing',
+      possible: canTurn,
       run: () => beam(way()?.longPathDegrees),
     },
-    { label: 'Next radio', keys: 'r', run: () => app.radios.next() },
+    {
+      label: 'Next radio',
+      keys: 'r',
+      possible: () => app.radios.all.length > 1,
+      run: () => app.radios.next(),
+    },
     { label: 'Who and where I am', keys: 'p', run: () => app.showPosition() },
     { label: 'Contact line in fields, or in one line', run: () => (app.lineInFields = !app.lineInFields) },
     { label: 'Back up and restore', run: () => app.go('station', 'safety') },
@@ -83,5 +94,8 @@ export const LOCAL_KEYS: { where: string; keys: string; label: string }[] = [
 /** The actions whose words fit what was typed, in any order of words. */
 export function fitting(all: Action[], typed: string): Action[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
-  return all.filter((action) => words.every((word) => action.label.toLowerCase().includes(word)));
+  return all.filter(
+    (action) =>
+      (action.possible?.() ?? true) && words.every((word) => action.label.toLowerCase().includes(word)),
+  );
 }

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { Button, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
-  import { Edit, TrashCan } from 'carbon-icons-svelte';
   import { api, got, Problem, type BulkPreview } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
   import { counted, grouped } from '../shared/format';
@@ -66,8 +65,8 @@
 
 <div class="bulk" role="region" aria-label="Chosen contacts">
   <strong>{counted(chosen.size, 'contact')} chosen</strong>
-  <Button size="small" kind="tertiary" icon={Edit} on:click={() => (asking = 'edit')}>Change a field</Button>
-  <Button size="small" kind="ghost" icon={TrashCan} on:click={() => (asking = 'delete')}>Delete</Button>
+  <Button size="small" kind="tertiary" on:click={() => (asking = 'edit')}>Change a field</Button>
+  <Button size="small" kind="ghost" on:click={() => (asking = 'delete')}>Delete</Button>
   {#if !chosen.all && chosen.size < app.log.found}
     <button class="more" onclick={() => chosen.chooseAll(app.log.found)}
       >Choose all {grouped(app.log.found)}</button

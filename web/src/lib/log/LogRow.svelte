@@ -182,9 +182,9 @@
   .seal {
     display: flex;
     align-items: center;
-    gap: 6px;
+    gap: 5px;
     color: var(--yb-ink-2);
-    font-size: 13px;
+    font-size: 12px;
   }
 
   input[type='checkbox'] {

@@ -4,25 +4,28 @@
   import type { AppState } from '../frame/app.svelte';
   import LogRow from './LogRow.svelte';
   import type { Chosen } from './chosen.svelte';
-  import { column } from './columns';
+  import { column, fitting } from './columns';
   import { placeAt, rowWindow, scrollFor } from './row-window';
 
   let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
 
   const ROW_HEIGHT = 30;
   const OPEN_AFTER_MS = 220;
+  const CHOICE_AND_SEAL_PX = 28 + 12 + 104 + 2 * 16;
   let opening: ReturnType<typeof setTimeout> | undefined;
   let scroller = $state<HTMLDivElement | null>(null);
   let scrollTop = $state(0);
   let viewHeight = $state(600);
+  let width = $state(1200);
   let pointed = $state(false);
   let cursor = $state(-1);
   let editing = $state<{ id: number; field: string } | undefined>(undefined);
   let problem = $state('');
 
   const log = $derived(app.log);
-  const columns = $derived(app.logColumns.map(column));
-  const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} 124px`);
+  /** What is left for columns beside the box to choose with, the seal and the margins. */
+  const columns = $derived(fitting(app.logColumns.map(column), width - CHOICE_AND_SEAL_PX));
+  const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} 104px`);
   const view = $derived(rowWindow(scrollTop, viewHeight, log.found, ROW_HEIGHT));
   const places = $derived(Array.from({ length: view.end - view.first }, (_, i) => view.first + i));
   const holding = $derived(pointed || scrollTop > ROW_HEIGHT / 2 || editing !== undefined);
@@ -206,6 +209,7 @@
     aria-label="Rows; arrow keys move, Enter opens, space chooses, e edits"
     bind:this={scroller}
     bind:clientHeight={viewHeight}
+    bind:clientWidth={width}
     onscroll={() => (scrollTop = scroller?.scrollTop ?? 0)}
     onpointerenter={() => (pointed = true)}
     onpointerleave={() => (pointed = false)}

@@ -85,23 +85,25 @@
       <button class="new" onclick={showNew}><ArrowUp size={16} /> {log.waiting} new</button>
     {/if}
     <div class="tools">
-      <button
-        class="tool"
-        aria-pressed={filtering}
-        title="Counts by band, mode, year …"
-        onclick={() => (filtering = !filtering)}
-      >
-        <Filter size={16} /> Counts
-      </button>
+      {#if !counting}
+        <button
+          class="tool counts"
+          aria-pressed={filtering}
+          title="Counts by band, mode, year …"
+          onclick={() => (filtering = !filtering)}
+        >
+          <Filter size={16} /> <span>Counts</span>
+        </button>
+      {/if}
       <a
         class="tool"
         href={counting ? '#/log' : '#/log/statistics'}
         aria-current={counting ? 'page' : undefined}
       >
-        <ChartBar size={16} /> Statistics
+        <ChartBar size={16} /> <span>Statistics</span>
       </a>
       <button class="tool" onclick={() => app.showChanges()} title="What was changed, to be taken back">
-        <Undo size={16} /> Changes
+        <Undo size={16} /> <span>Changes</span>
       </button>
       <LogMenus {app} onsearch={(wanted) => search(wanted, 0)} />
     </div>
@@ -228,6 +230,23 @@
 
   .note {
     padding: 0 24px 8px;
+  }
+
+  /* Beside a drawer, or on a tablet, the rows come first. */
+  @container (max-width: 1000px) {
+    .bar {
+      flex-wrap: wrap;
+      gap: 4px 12px;
+    }
+
+    .search {
+      flex-basis: 200px;
+    }
+
+    .counts,
+    .work > :global(.facets) {
+      display: none;
+    }
   }
 
   .state {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { LogLine } from '../api/client';
-import { besides, choosable, column } from './columns';
+import { besides, choosable, column, FIRST_COLUMNS, fitting } from './columns';
 
 const line = { call: 'ZP5QXA', more: { IOTA: 'SA-001' } } as unknown as LogLine;
 
@@ -22,5 +22,14 @@ describe('columns of the log', () => {
     expect(offered.filter((f) => f === 'CALL')).toHaveLength(1);
     expect(offered).not.toContain('YEAR');
     expect(offered).not.toContain('COUNTERSIGN');
+  });
+
+  it('leaves out the last ones first where there is little room, and never the call', () => {
+    const all = FIRST_COLUMNS.map(column);
+    const names = (widthPx: number) => fitting(all, widthPx).map((c) => c.field);
+    expect(names(2000)).toEqual(FIRST_COLUMNS);
+    expect(names(760)).not.toContain('GRIDSQUARE');
+    expect(names(560)).toEqual(['QSO_DATE', 'TIME_ON', 'CALL', 'BAND', 'FREQ', 'MODE', 'NAME']);
+    expect(names(10)).toEqual(['CALL']);
   });
 });

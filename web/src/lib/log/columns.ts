@@ -38,13 +38,13 @@ export const USUAL: Column[] = [
   {
     field: 'CALL',
     label: 'Call',
-    width: 'minmax(96px, 1fr)',
+    width: 'minmax(84px, 1fr)',
     kind: mono,
     text: (l) => l.call,
     editable: true,
   },
   { field: 'BAND', label: 'Band', width: '48px', kind: 'text', text: (l) => l.band },
-  { field: 'FREQ', label: 'kHz', width: '84px', kind: 'number', text: (l) => kiloHertz(l.frequencyHz) },
+  { field: 'FREQ', label: 'kHz', width: '76px', kind: 'number', text: (l) => kiloHertz(l.frequencyHz) },
   { field: 'MODE', label: 'Mode', width: '56px', kind: 'text', text: (l) => l.mode },
   {
     field: 'RST_SENT',
@@ -65,7 +65,7 @@ export const USUAL: Column[] = [
   {
     field: 'NAME',
     label: 'Name',
-    width: 'minmax(64px, 1.2fr)',
+    width: 'minmax(56px, 1.2fr)',
     kind: 'text',
     text: (l) => l.name ?? '',
     editable: true,
@@ -73,7 +73,7 @@ export const USUAL: Column[] = [
   {
     field: 'COUNTRY',
     label: 'Entity',
-    width: 'minmax(84px, 1.5fr)',
+    width: 'minmax(72px, 1.5fr)',
     kind: 'text',
     text: (l) => l.country ?? '',
   },
@@ -154,4 +154,25 @@ export function choosable(inLog: string[], services: string[]): string[] {
 /** Fields that the server has to send besides the usual ones. */
 export function besides(fields: string[]): string[] {
   return fields.filter((field) => !USUAL.some((c) => c.field === field));
+}
+
+const GAP_PX = 12;
+/** What a row is known by; it stays as long as there is any room. */
+const LAST_TO_GO = new Set(['CALL', 'QSO_DATE', 'TIME_ON', 'BAND', 'FREQ', 'MODE', 'NAME']);
+
+/** The least width of a column, px, with the gap behind it. */
+function leastPx(c: Column): number {
+  return Number(/(\d+)px/.exec(c.width)?.[1] ?? 64) + GAP_PX;
+}
+
+/** The columns there is room for: the last go first, those a row is known by at the very end. */
+export function fitting(columns: Column[], widthPx: number): Column[] {
+  const kept = [...columns];
+  let width = kept.reduce((sum, c) => sum + leastPx(c), 0);
+  while (width > widthPx && kept.length > 1) {
+    const dispensable = kept.findLastIndex((c) => !LAST_TO_GO.has(c.field));
+    const at = dispensable >= 0 ? dispensable : kept.findLastIndex((c) => c.field !== 'CALL');
+    width -= kept.splice(at, 1).reduce((sum, c) => sum + leastPx(c), 0);
+  }
+  return kept;
 }

@@ -32,11 +32,19 @@ public final class Pictures {
                     .waitFor();
             take(page, folder, "contact");
             page.keyboard().press("Escape");
+            page.getByText("Statistics").click();
+            page.getByText("Squares worked").waitFor();
+            take(page, folder, "statistics");
             page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
                     .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Desk"))
                     .click();
             page.getByTestId("heading").waitFor();
+            page.keyboard().press("c");
+            page.keyboard().type("zs3qar 57 59 lena");
+            page.getByText("Worked").first().waitFor();
             take(page, folder, "desk");
+            page.keyboard().press("Escape");
+            page.keyboard().press("Escape");
             radioInTrouble(page, folder);
             for (String view : new String[] {"Hookups", "Services", "Station"}) {
                 page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
