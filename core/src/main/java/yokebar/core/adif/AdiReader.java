@@ -10,24 +10,26 @@ import org.jspecify.annotations.Nullable;
  * Reads ADI records one by one from a stream, tolerantly: any case, a missing header, comments between fields, lengths in
  * bytes or characters, a cut-off last record (given with a fault). Memory stays bounded by the largest record.
  */
-public final class AdiReader {
+public final class AdiReader implements RecordReader {
     private final AdiScanner scanner;
     private final AdifFields.Builder fields = new AdifFields.Builder();
     private int index;
     private boolean finished;
 
     public AdiReader(InputStream in) {
-        scanner = new AdiScanner(in);
+        this(new AdiScanner(in));
+    }
+
+    private AdiReader(AdiScanner scanner) {
+        this.scanner = scanner;
     }
 
     public static AdiReader of(String text) {
-        return new AdiReader(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)));
+        byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
+        return new AdiReader(new AdiScanner(new ByteArrayInputStream(bytes), bytes.length));
     }
 
-    /**
-     * @return the next record, or null at the end of the text
-     * @throws IOException only when the stream itself fails
-     */
+    @Override
     public @Nullable AdifRecord next() throws IOException {
         if (finished) {
             return null;
@@ -55,7 +57,7 @@ public final class AdiReader {
                 }
                 case END_OF_RECORD -> {
                     if (some) {
-                        return new AdifRecord(++index, fields.build(), fault);
+                        return new AdifRecord(++index, fields.build(), fault, true);
                     }
                     scanner.startRecord();
                 }
@@ -73,15 +75,22 @@ public final class AdiReader {
         String fault = cutOff
                 ? "The record is cut off: it does not end with <EOR>. Send it again whole."
                 : "This is not ADIF: no field such as <CALL:6> is in it.";
-        return new AdifRecord(++index, fields, fault);
+        return new AdifRecord(++index, fields, fault, false);
     }
 
     /** The text of the record just read, as it came. */
+    @Override
     public String rawRecord() {
         return scanner.rawRecord();
     }
 
+    /** How many bytes of the text lie before the end of the record just read. */
+    public long offset() {
+        return scanner.offset();
+    }
+
     /** The line, counted from 1, on which the record just read starts. */
+    @Override
     public long line() {
         return scanner.lineOfRecord();
     }

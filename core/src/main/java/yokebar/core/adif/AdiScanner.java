@@ -48,6 +48,9 @@ public final class AdiScanner {
     private int limit;
     private int recordStart;
     private boolean ended;
+    /** Bytes of the text that lay before what the buffer holds. */
+    private long dropped;
+
     private long linesCounted;
     /** Up to this place in the buffer newlines are counted. */
     private int countedTo;
@@ -124,6 +127,11 @@ public final class AdiScanner {
         } catch (CharacterCodingException e) {
             return new String(bytes, FALLBACK).strip();
         }
+    }
+
+    /** How many bytes of the text lie before the scanner. */
+    public long offset() {
+        return dropped + Math.min(position, limit);
     }
 
     /** The line, counted from 1, on which the first text of the record stands. */
@@ -378,6 +386,7 @@ public final class AdiScanner {
                 countedTo = keepFrom;
             }
             countedTo -= keepFrom;
+            dropped += keepFrom;
             System.arraycopy(buffer, keepFrom, buffer, 0, limit - keepFrom);
             position -= keepFrom;
             limit -= keepFrom;

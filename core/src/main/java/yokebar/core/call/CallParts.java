@@ -16,6 +16,9 @@ public record CallParts(String base, String place, boolean nowhere) {
     private static final Set<String> HOW = Set.of("P", "M", "A", "QRP", "QRPP", "R", "LH", "J", "B", "LGT");
 
     public static CallParts of(Call call) {
+        if (call.text().indexOf('/') < 0) {
+            return new CallParts(call.text(), call.text(), false);
+        }
         List<String> parts = new ArrayList<>(List.of(call.text().split("/")));
         boolean nowhere = parts.size() > 1 && (parts.contains("MM") || parts.contains("AM"));
         String area = "";

@@ -39,6 +39,11 @@ public record Contact(
         }
     }
 
+    /** The same contact with other details. */
+    public Contact with(AdifFields otherDetails) {
+        return new Contact(ownCall, call, start, secondsKnown, end, band, frequencyHz, mode, propagation, otherDetails);
+    }
+
     /** A detail by its ADIF name, or null. */
     public @Nullable String detail(String adifName) {
         return details.get(adifName);

@@ -12,6 +12,7 @@ import static yokebar.core.delivery.DeliveryState.REFUSED;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import yokebar.core.confirm.ConfirmationMarks;
 
 /** The one table of legal ways from state to state. What is not in it cannot happen. */
 public final class DeliveryTransitions {
@@ -70,6 +71,14 @@ public final class DeliveryTransitions {
     /** The state after the event, or empty when the event cannot happen in this state. */
     public static Optional<DeliveryState> next(DeliveryState state, DeliveryEvent event) {
         return Optional.ofNullable(TABLE.get(state).get(event));
+    }
+
+    /** Where a contact begins that moves in from another log with a mark of the service. */
+    public static DeliveryState movedIn(ConfirmationMarks.Kind mark) {
+        return switch (mark) {
+            case GIVEN -> ACCEPTED;
+            case CONFIRMED -> CONFIRMED;
+        };
     }
 
     private static Row from(DeliveryState state) {

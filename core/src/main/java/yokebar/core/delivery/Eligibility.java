@@ -20,13 +20,19 @@ public final class Eligibility {
         RELAYED,
         NO_IDENTITY,
         MODE_NOT_TAKEN,
-        IN_THE_FUTURE
+        IN_THE_FUTURE,
+        /** The source it came from waits until the operator lets it go. */
+        BY_SOURCE
     }
 
     /**
      * @param sentence why, and what would let it go
      */
     public record Hold(Rule rule, String sentence) {}
+
+    /** What waits because the operator wants to look at a source's contacts first. */
+    public static final Hold BY_SOURCE =
+            new Hold(Rule.BY_SOURCE, "What comes from its source waits; let it go under Hookups.");
 
     /**
      * @param now the present, UTC

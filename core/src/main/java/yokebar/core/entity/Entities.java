@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -34,6 +35,7 @@ public final class Entities {
     private final Map<String, List<Area>> byPrefix = new HashMap<>();
     private final Map<String, List<ExactCall>> exact = new HashMap<>();
     private int longestPrefix;
+    private @Nullable LocalDate edition;
 
     /** @param callLength characters of the calls it is for; calls of other lengths with the prefix are elsewhere */
     private record Area(Entity entity, int cqZone, int ituZone, int callLength) {
@@ -65,9 +67,11 @@ public final class Entities {
         List<Line> calls = new ArrayList<>();
         for (Line line : DataLines.of(text)) {
             List<String> columns = line.columns();
-            if (columns.get(0).equals("call")) {
+            if (columns.get(0).equals("edition") && columns.size() == 2) {
+                entities.edition = date(line, columns.get(1), ALWAYS_FROM);
+            } else if (columns.get(0).equals("call")) {
                 calls.add(line);
-            } else if (columns.get(0).equals("gone")) {
+            } else if (columns.get(0).equals("gone") && columns.size() > 2) {
                 entities.add(line, columns.subList(2, columns.size()), date(line, columns.get(1), ALWAYS_UNTIL));
             } else {
                 entities.add(line, columns, null);
@@ -77,7 +81,15 @@ public final class Entities {
         if (entities.byNumber.isEmpty()) {
             throw new IllegalArgumentException("There is no entity in it.");
         }
+        if (entities.edition == null) {
+            throw new IllegalArgumentException("It does not say which edition it is.");
+        }
         return entities;
+    }
+
+    /** The day this list was made; a later one is the better one. */
+    public LocalDate edition() {
+        return Objects.requireNonNull(edition);
     }
 
     public List<Entity> all() {
@@ -107,7 +119,11 @@ public final class Entities {
     }
 
     private Optional<Situation> single(String call, LocalDate day) {
-        return exact.getOrDefault(call, List.of()).stream()
+        List<ExactCall> known = exact.get(call);
+        if (known == null) {
+            return Optional.empty();
+        }
+        return known.stream()
                 .filter(e -> !day.isBefore(e.from()) && !day.isAfter(e.until()))
                 .map(e -> byNumber.get(e.number()))
                 .map(e -> new Situation(e, call, e.cqZone(), e.ituZone()))
@@ -117,7 +133,9 @@ public final class Entities {
     private Optional<Situation> longest(String place, LocalDate day) {
         for (int length = Math.min(longestPrefix, place.length()); length > 0; length--) {
             String prefix = place.substring(0, length);
-            for (Area area : byPrefix.getOrDefault(prefix, List.of())) {
+            List<Area> areas = byPrefix.get(prefix);
+            for (int i = 0; areas != null && i < areas.size(); i++) {
+                Area area = areas.get(i);
                 if (area.entity().counts(day) && area.takes(place, prefix)) {
                     return Optional.of(new Situation(area.entity(), prefix, area.cqZone(), area.ituZone()));
                 }

@@ -1,5 +1,7 @@
 package yokebar.core.entity;
 
+import yokebar.core.adif.AdifFields;
+
 /**
  * Where a call says it is.
  *
@@ -7,4 +9,15 @@ package yokebar.core.entity;
  * @param cqZone of the call's area, 1 to 40
  * @param ituZone of the call's area, 1 to 90
  */
-public record Situation(Entity entity, String prefix, int cqZone, int ituZone) {}
+public record Situation(Entity entity, String prefix, int cqZone, int ituZone) {
+
+    /** As ADIF says it of the other station. */
+    public AdifFields fields() {
+        return AdifFields.of(
+                "DXCC", Integer.toString(entity.number()),
+                "COUNTRY", entity.name(),
+                "CONT", entity.continent(),
+                "CQZ", Integer.toString(cqZone),
+                "ITUZ", Integer.toString(ituZone));
+    }
+}

@@ -3,6 +3,7 @@ package yokebar.core.line;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
+import yokebar.core.channel.Channels;
 import yokebar.core.mode.Mode;
 
 /**
@@ -11,7 +12,13 @@ import yokebar.core.mode.Mode;
  * @param firstTyped when the first character of the call was typed
  * @param radioHz where the radio transmits; null without one
  * @param radioMode what it is set to; null without one
+ * @param channels repeaters and satellites the operator knows
  * @param sticking what the operator keeps for one contact after the other, by ADIF names
  */
 public record Circumstances(
-        Instant now, Instant firstTyped, @Nullable Long radioHz, @Nullable Mode radioMode, AdifFields sticking) {}
+        Instant now,
+        Instant firstTyped,
+        @Nullable Long radioHz,
+        @Nullable Mode radioMode,
+        Channels channels,
+        AdifFields sticking) {}

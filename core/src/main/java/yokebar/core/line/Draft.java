@@ -13,6 +13,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.band.Band;
+import yokebar.core.channel.Channel;
 import yokebar.core.mode.Mode;
 
 /**
@@ -21,6 +22,7 @@ import yokebar.core.mode.Mode;
  * @param fields the record, by ADIF names
  * @param band where it is, as far as known
  * @param mode what in, as far as known
+ * @param channel the repeater or satellite it goes through; null when it goes through none that is known
  * @param late whether it was made earlier and the radio has no say in it
  * @param problems why it cannot be logged yet
  */
@@ -29,6 +31,7 @@ public record Draft(
         @Nullable Band band,
         @Nullable Mode mode,
         Instant start,
+        @Nullable Channel channel,
         boolean late,
         List<Problem> problems) {
 
@@ -77,11 +80,12 @@ public record Draft(
             around.sticking().forEach(record::put);
             Mode mode = mode(late);
             Band band = band(late);
+            Channel channel = channel(late);
             String report = mode == null ? null : ReportDefaults.of(mode);
             record.put("RST_SENT", report);
             record.put("RST_RCVD", report);
             line.fields().forEach(record::put);
-            return new Draft(record.build(), band, mode, began, late, List.copyOf(problems));
+            return new Draft(record.build(), band, mode, began, channel, late, List.copyOf(problems));
         }
 
         /** A time alone is today's, or yesterday's when today it is still to come. */
@@ -154,6 +158,17 @@ public record Draft(
                         "FREQ", "The radio is on no amateur band; write the frequency it was, such as 14250."));
             }
             return band;
+        }
+
+        /** What carries the signal there, unless the operator says something else. */
+        private @Nullable Channel channel(boolean late) {
+            Long hz = line.frequencyHz() != null ? line.frequencyHz() : late ? null : around.radioHz();
+            Channel channel = hz == null ? null : around.channels().at(hz).orElse(null);
+            if (channel != null && line.fields().get("PROP_MODE") == null) {
+                record.put("PROP_MODE", channel.propagation().name());
+                record.put("SAT_NAME", channel.satellite());
+            }
+            return channel;
         }
 
         private static String mhz(long hz) {

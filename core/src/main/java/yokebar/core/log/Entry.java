@@ -6,6 +6,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.call.Call;
+import yokebar.core.confirm.ConfirmationMarks;
 import yokebar.core.contact.Contact;
 import yokebar.core.entity.Entities;
 import yokebar.core.entity.Situation;
@@ -62,6 +63,7 @@ public record Entry(long id, long startSecond, long frequencyHz, AdifFields fiel
         if (locator != null && locator.length() >= SQUARE_LENGTH) {
             fields.put(LogFields.SQUARE, locator.substring(0, SQUARE_LENGTH).toUpperCase(Locale.ROOT));
         }
+        fields.put(LogFields.CONFIRMED_BY, ConfirmationMarks.confirmedBy(given));
         placed(given, fields, call, day, entities);
         return new Entry(id, startSecond, frequencyHz == null ? 0 : frequencyHz, fields.build());
     }

@@ -30,6 +30,9 @@ public final class LogFields {
     public static final String PROPAGATION = "PROP_MODE";
     public static final String PLACE = "PLACE";
     public static final String YEAR = "YEAR";
+    /** By whom a contact is confirmed as its own record says, with commas between. */
+    public static final String CONFIRMED_BY = "CONFIRMED_BY";
+
     /** Where a plain word is looked for. */
     static final List<String> READ_BY_PEOPLE =
             List.of(CALL, "NAME", "QTH", ENTITY_NAME, LOCATOR, "COMMENT", "STATE", "NOTES");

@@ -30,6 +30,12 @@ public final class WorkedBefore {
         facts.forEach(one -> count(one, -1));
     }
 
+    /** Forgets everything, to be told anew. */
+    public synchronized void clear() {
+        tallies.values().forEach(Map::clear);
+        calls.clear();
+    }
+
     /** What was worked of something; nothing when it never was. */
     public synchronized Worked of(Kind kind, String key) {
         Tally tally = tallies.get(kind).get(key);

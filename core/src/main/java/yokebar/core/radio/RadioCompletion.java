@@ -10,6 +10,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.band.Band;
@@ -20,6 +21,9 @@ import yokebar.core.mode.Mode;
  * record names; nothing a radio did not report gets into a record.
  */
 public final class RadioCompletion {
+    /** A power so many times that of the radio, or so many times less, is most likely a mistake. */
+    private static final double FAR = 3;
+
     private RadioCompletion() {}
 
     /**
@@ -72,6 +76,16 @@ public final class RadioCompletion {
         }
     }
 
+    /** The day a record's contact began, UTC; null when it does not say. */
+    public static @Nullable LocalDate day(AdifFields record) {
+        String date = record.get("QSO_DATE");
+        try {
+            return date == null ? null : LocalDate.parse(date, DateTimeFormatter.BASIC_ISO_DATE);
+        } catch (DateTimeException e) {
+            return null;
+        }
+    }
+
     private static @Nullable String first(AdifFields record, String name, String otherwise) {
         String value = record.get(name);
         return value == null ? record.get(otherwise) : value;
@@ -113,14 +127,42 @@ public final class RadioCompletion {
         return new Completed(fields, List.copyOf(filled), radio.radioId());
     }
 
-    private static @Nullable Band band(AdifFields record) {
+    /** The frequency a record gives, Hz; null when it gives none, or nonsense. */
+    public static @Nullable Long frequencyHz(AdifFields record) {
         String frequency = record.get("FREQ");
-        if (frequency != null) {
-            try {
-                return Band.of(Math.round(Double.parseDouble(frequency.strip().replace(',', '.')) * 1e6));
-            } catch (NumberFormatException e) {
-                return null;
-            }
+        try {
+            return frequency == null
+                    ? null
+                    : Math.round(Double.parseDouble(frequency.strip().replace(',', '.')) * 1e6);
+        } catch (NumberFormatException e) {
+            return null;
+        }
+    }
+
+    /** What to say when a record's power is far from that of the radio it was made on; null when it is not. */
+    public static @Nullable String powerNotice(AdifFields record, @Nullable Long radioId, List<Reading> radios) {
+        String said = record.get("TX_PWR");
+        Integer watts = radios.stream()
+                .filter(radio -> radioId != null && radio.radioId() == radioId)
+                .map(radio -> radio.state().powerW())
+                .filter(Objects::nonNull)
+                .findFirst()
+                .orElse(null);
+        try {
+            double inRecord = said == null || watts == null
+                    ? 0
+                    : Double.parseDouble(said.strip().replace(',', '.'));
+            boolean far = watts != null && inRecord > 0 && (inRecord > FAR * watts || inRecord * FAR < watts);
+            return far ? "It says " + said.strip() + " W; the radio is set to " + watts + " W." : null;
+        } catch (NumberFormatException e) {
+            return null;
+        }
+    }
+
+    private static @Nullable Band band(AdifFields record) {
+        if (record.get("FREQ") != null) {
+            Long hz = frequencyHz(record);
+            return hz == null ? null : Band.of(hz);
         }
         String name = record.get("BAND");
         return name == null ? null : Band.named(name);

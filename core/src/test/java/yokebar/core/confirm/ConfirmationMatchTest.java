@@ -48,7 +48,7 @@ class ConfirmationMatchTest {
     @Test
     void theNearestIsTaken() {
         List<LoggedContact> log =
-                List.of(logged(1, Source.PROGRAM, "TIME_ON", "1350"), logged(2, Source.PROGRAM, "TIME_ON", "1410"));
+                List.of(logged(1, Source.DATAGRAM, "TIME_ON", "1350"), logged(2, Source.DATAGRAM, "TIME_ON", "1410"));
         assertThat(ConfirmationMatch.find(confirmed("ZP5QXA", "20m", "CW", "14:07"), log, EXACT))
                 .map(LoggedContact::id)
                 .contains(2L);

@@ -59,9 +59,9 @@ class SameContactTest {
     @Test
     void theNearestInTimeIsTaken() {
         List<LoggedContact> log = List.of(
-                logged(1, Source.PROGRAM, "TIME_ON", "140500"),
-                logged(2, Source.PROGRAM, "TIME_ON", "140800"),
-                logged(3, Source.PROGRAM, "CALL", "ZP5QXC"));
+                logged(1, Source.DATAGRAM, "TIME_ON", "140500"),
+                logged(2, Source.DATAGRAM, "TIME_ON", "140800"),
+                logged(3, Source.DATAGRAM, "CALL", "ZP5QXC"));
         assertThat(SameContact.find(contact(), log)).map(LoggedContact::id).contains(2L);
         assertThat(SameContact.find(contact("TIME_ON", "150000"), log)).isEmpty();
     }

@@ -17,12 +17,12 @@ class UndoTest {
                 .with("MODE", "CW")
                 .with("STATION_CALLSIGN", "CU9QYB");
         Contact contact = ((Reading.Readable) ContactAdif.read(given, null)).contact();
-        return new LoggedContact(1, contact, Provenance.of(Source.PROGRAM).with(List.of("COMMENT"), commentFrom));
+        return new LoggedContact(1, contact, Provenance.of(Source.DATAGRAM).with(List.of("COMMENT"), commentFrom));
     }
 
     @Test
     void setsBackWhatTheChangeSet() {
-        LoggedContact before = contact(Source.PROGRAM, "BAND", "20m", "COMMENT", "first", "NAME", "Ana");
+        LoggedContact before = contact(Source.DATAGRAM, "BAND", "20m", "COMMENT", "first", "NAME", "Ana");
         LoggedContact after = contact(Source.OPERATOR, "BAND", "20m", "COMMENT", "second", "QTH", "Luque");
         Undo.Result undone = Undo.restore(before, after, after);
         assertEquals(before, undone.contact(), "with the source of each field");
@@ -33,7 +33,7 @@ class UndoTest {
 
     @Test
     void laterChangesStay() {
-        LoggedContact before = contact(Source.PROGRAM, "BAND", "20m", "COMMENT", "first");
+        LoggedContact before = contact(Source.DATAGRAM, "BAND", "20m", "COMMENT", "first");
         LoggedContact after = contact(Source.OPERATOR, "BAND", "20m", "COMMENT", "second", "NAME", "Ana");
         LoggedContact now = contact(Source.OPERATOR, "BAND", "20m", "COMMENT", "third", "NAME", "Ana", "TX_PWR", "5");
         Undo.Result undone = Undo.restore(before, after, now);
@@ -45,7 +45,7 @@ class UndoTest {
 
     @Test
     void whatWouldMakeNoContactStays() {
-        LoggedContact before = contact(Source.PROGRAM, "BAND", "20m", "FREQ", "14.025");
+        LoggedContact before = contact(Source.DATAGRAM, "BAND", "20m", "FREQ", "14.025");
         LoggedContact after = contact(Source.OPERATOR, "BAND", "40m", "FREQ", "7.025");
         LoggedContact now = contact(Source.OPERATOR, "BAND", "40m", "FREQ", "7.030");
         Undo.Result undone = Undo.restore(before, after, now);

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.CharRange;
+import net.jqwik.api.constraints.Chars;
 import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -112,12 +113,28 @@ class EntitiesTest {
                 "1|EU|14|36|38|-27|Here|C!; is no prefix",
                 "1|EU|14|36|38|-27|Here|CZ-CA; is no range",
                 "1|EU|14|36|38|-27|Here|CU,CU; belongs to another entity too",
+                "1|EU|14|36|38|-27|Here|CU; It does not say which edition it is.",
+                "edition|soon; is no date",
+                "gone; an entity has 8 columns, not 1",
                 "gone|lately|1|EU|14|36|38|-27|Here|CU; is no date",
                 "call|CU9QYB|||7; there is no entity 7",
                 "# nothing; There is no entity in it.",
             })
     void aFileThatIsWrongIsRefusedByLine(String text, String why) {
         assertThatThrownBy(() -> Entities.read(text)).hasMessageContaining(why);
+    }
+
+    @Property(tries = 1000)
+    void anyFileIsReadOrRefusedInWords(
+            @ForAll
+                    @StringLength(max = 200)
+                    @Chars({'|', '\n', 'e', 'd', 'g', 'o', 'n', '1', '2', ' ', 'A', '(', '=', '-'})
+                    String text) {
+        try {
+            assertThat(Entities.read(text).edition()).isNotNull();
+        } catch (IllegalArgumentException e) {
+            assertThat(e.getMessage()).endsWith(".");
+        }
     }
 
     @Property(tries = 2000)

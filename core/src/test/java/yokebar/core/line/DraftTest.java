@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yokebar.core.adif.AdifFields;
+import yokebar.core.channel.Channels;
 import yokebar.core.mode.Mode;
 import yokebar.core.mode.Modes;
 
@@ -18,13 +19,16 @@ class DraftTest {
     private static final Instant NOW = Instant.parse("2026-11-23T14:08:02Z");
     private static final Instant FIRST = Instant.parse("2026-11-23T14:07:31Z");
 
+    private static final Channels CHANNELS = Channels.read("145.700 repeater Pico\n435.100-435.200 satellite LAMP-1");
+
     private static Draft draft(String text) {
         return draft(text, 14_025_000L, new Mode("CW", null));
     }
 
     private static Draft draft(String text, Long radioHz, Mode radioMode) {
         return Draft.of(
-                LineText.read(text), new Circumstances(NOW, FIRST, radioHz, radioMode, AdifFields.of("TX_PWR", "100")));
+                LineText.read(text),
+                new Circumstances(NOW, FIRST, radioHz, radioMode, CHANNELS, AdifFields.of("TX_PWR", "100")));
     }
 
     private static List<String> problemFields(Draft draft) {
@@ -97,6 +101,19 @@ class DraftTest {
         assertEquals(
                 "20261121",
                 draft("zp5qxa 2026-11-20 23:58-00:04 20m cw").fields().get("QSO_DATE_OFF"));
+    }
+
+    @Test
+    void aKnownChannelTellsWhatCarriedTheSignal() {
+        Draft byRepeater = draft("zp5qxa", 145_700_000L, new Mode("FM", null));
+        assertEquals("RPT", byRepeater.fields().get("PROP_MODE"));
+        assertNull(byRepeater.fields().get("SAT_NAME"));
+        Draft bySatellite = draft("zp5qxa 435.150 fm");
+        assertEquals("SAT", bySatellite.fields().get("PROP_MODE"));
+        assertEquals("LAMP-1", bySatellite.fields().get("SAT_NAME"));
+        Draft direct = draft("zp5qxa 145.700 fm via:los");
+        assertEquals("LOS", direct.fields().get("PROP_MODE"));
+        assertNull(draft("zp5qxa 14250 ssb").fields().get("PROP_MODE"));
     }
 
     @Test
