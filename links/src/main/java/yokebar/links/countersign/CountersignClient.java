@@ -1,13 +1,6 @@
 package yokebar.links.countersign;
 
-import java.io.IOException;
-import java.net.ConnectException;
-import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
-import java.net.http.HttpTimeoutException;
 import java.nio.charset.StandardCharsets;
 import java.time.DateTimeException;
 import java.time.Duration;
@@ -16,9 +9,7 @@ import java.util.ArrayList;
 import java.util.Base64;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import yokebar.core.band.Band;
 import yokebar.core.call.Call;
 import yokebar.core.confirm.ConfirmedRecord;
@@ -26,26 +17,24 @@ import yokebar.core.mode.Mode;
 import yokebar.core.mode.Modes;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
+import yokebar.links.web.WebService;
 
 /** Talks to the certified confirmation service; the protocol is in {@code docs/protocols/countersign.md}. */
 public final class CountersignClient {
-    private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final Duration CONNECT_WITHIN = Duration.ofSeconds(5);
-    private static final Duration ANSWER_WITHIN = Duration.ofSeconds(30);
+    private static final WebService.Limits LIMITS = new WebService.Limits(Duration.ofSeconds(30), 16 << 20);
 
-    private final HttpClient http = HttpClient.newBuilder()
-            .version(HttpClient.Version.HTTP_1_1)
-            .connectTimeout(CONNECT_WITHIN)
-            .build();
     private final CountersignAccount account;
+    private final WebService web;
 
     public CountersignClient(CountersignAccount account) {
         this.account = account;
+        this.web = new WebService(
+                "Countersign", account.address(), LIMITS, "Nothing is lost; it is tried again by itself.");
     }
 
     /** Asks who we are there. Returns what it says, such as {@code CU9QYB, certificate valid until 2029-01-01}. */
     public String test() throws ServiceRefused, ServiceUnreachable {
-        return text(getJson("api/account"), "words");
+        return web.text(getJson("api/account"), "words");
     }
 
     /**
@@ -59,19 +48,19 @@ public final class CountersignClient {
                 .header("Idempotency-Key", idempotencyKey)
                 .POST(HttpRequest.BodyPublishers.ofByteArray(signedBatch))
                 .build();
-        JsonNode answer = json(send(request));
-        return new Receipt(text(answer, "receipt"), text(answer, "words"));
+        JsonNode answer = web.json(send(request));
+        return new Receipt(web.text(answer, "receipt"), web.text(answer, "words"));
     }
 
     /** What became of a batch handed over before. */
     public BatchReport report(String receiptNumber) throws ServiceRefused, ServiceUnreachable {
-        JsonNode answer = getJson("api/batches/" + encode(receiptNumber));
-        if (!text(answer, "state").equals("processed")) {
+        JsonNode answer = getJson("api/batches/" + WebService.encode(receiptNumber));
+        if (!web.text(answer, "state").equals("processed")) {
             return new BatchReport(false, List.of());
         }
         List<BatchReport.Result> results = new ArrayList<>();
-        for (JsonNode entry : array(answer, "records")) {
-            String result = text(entry, "result");
+        for (JsonNode entry : web.array(answer, "records")) {
+            String result = web.text(entry, "result");
             boolean taken = result.equals("accepted") || result.equals("duplicate");
             results.add(new BatchReport.Result(
                     taken, taken ? "" : entry.path("words").asString(result)));
@@ -87,12 +76,12 @@ public final class CountersignClient {
      */
     public ConfirmationPage confirmations(Instant since, @Nullable String page)
             throws ServiceRefused, ServiceUnreachable {
-        String query =
-                "api/confirmations?since=" + encode(since.toString()) + (page == null ? "" : "&page=" + encode(page));
+        String query = "api/confirmations?since=" + WebService.encode(since.toString())
+                + (page == null ? "" : "&page=" + WebService.encode(page));
         JsonNode answer = getJson(query);
         List<ConfirmationPage.Entry> entries = new ArrayList<>();
         int unreadable = 0;
-        for (JsonNode node : array(answer, "confirmations")) {
+        for (JsonNode node : web.array(answer, "confirmations")) {
             ConfirmationPage.Entry entry = entry(node);
             if (entry == null) {
                 unreadable++;
@@ -126,106 +115,35 @@ public final class CountersignClient {
     }
 
     private JsonNode getJson(String path) throws ServiceRefused, ServiceUnreachable {
-        return json(send(request(path).GET().build()));
+        return web.json(send(request(path).GET().build()));
     }
 
-    private HttpRequest.Builder request(String path) {
-        URI base = account.address();
-        URI target = base.getPath().endsWith("/") ? base.resolve(path) : URI.create(base + "/" + path);
+    private HttpRequest.Builder request(String path) throws ServiceUnreachable {
         String credentials = account.account() + ":" + account.password();
-        return HttpRequest.newBuilder(target)
-                .timeout(ANSWER_WITHIN)
+        return web.request(path)
                 .header("Accept", "application/json")
                 .header(
                         "Authorization",
                         "Basic " + Base64.getEncoder().encodeToString(credentials.getBytes(StandardCharsets.UTF_8)));
     }
 
-    private HttpResponse<String> send(HttpRequest request) throws ServiceRefused, ServiceUnreachable {
-        HttpResponse<String> response;
-        try {
-            response = http.send(request, HttpResponse.BodyHandlers.ofString(StandardCharsets.UTF_8));
-        } catch (HttpTimeoutException e) {
-            throw unreachable("does not answer", "does not answer within " + ANSWER_WITHIN.toSeconds() + " s", e);
-        } catch (ConnectException e) {
-            throw unreachable("cannot be reached", "cannot be reached; nothing listens there", e);
-        } catch (IOException e) {
-            throw unreachable("broke off", "broke off the connection", e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw unreachable("was not waited for", "was not waited for", e);
-        }
-        int status = response.statusCode();
+    private WebService.Answer send(HttpRequest request) throws ServiceRefused, ServiceUnreachable {
+        WebService.Answer answer = web.send(request);
+        int status = answer.status();
         if (status == 401 || status == 403) {
             throw new ServiceRefused(
                     ServiceRefused.About.ACCOUNT,
                     "refuses the account",
-                    "Countersign refuses the account " + account.account() + ": " + wordsOf(response) + ".",
+                    "Countersign refuses the account " + account.account() + ": " + WebService.words(answer) + ".",
                     "Check the account's password; it is not the passphrase of the signing identity.");
-        }
-        if (status == 429 || status >= 500) {
-            throw unreachable("is in difficulties", "is in difficulties (" + status + ")", null);
         }
         if (status >= 400) {
             throw new ServiceRefused(
                     ServiceRefused.About.CONTENT,
                     "refuses the batch",
-                    "Countersign says: " + wordsOf(response) + ".",
+                    "Countersign says: " + WebService.words(answer) + ".",
                     "Correct that and hand over again.");
         }
-        return response;
-    }
-
-    private ServiceUnreachable unreachable(String brief, String what, @Nullable Throwable cause) {
-        return new ServiceUnreachable(
-                brief,
-                "Countersign at " + account.address().getAuthority() + " " + what + ".",
-                "Nothing is lost; it is tried again by itself.",
-                cause);
-    }
-
-    private static String wordsOf(HttpResponse<String> response) {
-        try {
-            String words = JSON.readTree(response.body()).path("words").asString("");
-            return words.isEmpty() ? "status " + response.statusCode() : stripPoint(words);
-        } catch (JacksonException e) {
-            return "status " + response.statusCode();
-        }
-    }
-
-    private static String stripPoint(String words) {
-        return words.endsWith(".") ? words.substring(0, words.length() - 1) : words;
-    }
-
-    private JsonNode json(HttpResponse<String> response) throws ServiceUnreachable {
-        try {
-            JsonNode node = JSON.readTree(response.body());
-            if (node != null && node.isObject()) {
-                return node;
-            }
-        } catch (JacksonException e) {
-            throw unreachable("answers nonsense", "answered something that is not JSON", e);
-        }
-        throw unreachable("answers nonsense", "answered something that is not what was asked for", null);
-    }
-
-    private String text(JsonNode node, String field) throws ServiceUnreachable {
-        JsonNode value = node.path(field);
-        if (!value.isString()) {
-            throw unreachable("answers nonsense", "left \"" + field + "\" out of its answer", null);
-        }
-        return value.asString();
-    }
-
-    private JsonNode array(JsonNode node, String field) throws ServiceUnreachable {
-        JsonNode value = node.path(field);
-        if (!value.isArray()) {
-            throw unreachable("answers nonsense", "left \"" + field + "\" out of its answer", null);
-        }
-        return value;
-    }
-
-    private static String encode(String text) {
-        return URLEncoder.encode(text, StandardCharsets.UTF_8);
+        return answer;
     }
 }

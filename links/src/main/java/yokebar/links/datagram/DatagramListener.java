@@ -16,6 +16,7 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import yokebar.links.device.ManagedLink;
 import yokebar.links.status.LinkState;
 import yokebar.links.status.LinkStatus;
 import yokebar.links.status.Pauses;
@@ -24,7 +25,7 @@ import yokebar.links.status.Pauses;
  * Listens for datagrams on one UDP port and passes them on in the order they came. When the port cannot be had it says so
  * and tries again with growing pauses until it can, or until it is closed.
  */
-public final class DatagramListener implements AutoCloseable {
+public final class DatagramListener implements ManagedLink {
     private static final Logger LOG = LoggerFactory.getLogger(DatagramListener.class);
     private static final int MOST_BYTES = 65_535;
     /** Room in the system for bursts while the receiver is busy. */
@@ -70,6 +71,7 @@ public final class DatagramListener implements AutoCloseable {
     }
 
     /** Starts listening in a thread of its own; returns at once. */
+    @Override
     public synchronized void start() {
         if (thread != null) {
             throw new IllegalStateException("already started");
@@ -81,6 +83,7 @@ public final class DatagramListener implements AutoCloseable {
     }
 
     /** The state now; a live link that has heard nothing for long is given as quiet. */
+    @Override
     public LinkStatus status() {
         LinkStatus now = status;
         if (now.state() == LinkState.LIVE) {
@@ -98,6 +101,26 @@ public final class DatagramListener implements AutoCloseable {
         return open == null ? port : open.getLocalPort();
     }
 
+    /**
+     * Sends a datagram from the port that is listened on.
+     *
+     * @throws IOException when it cannot be sent, or nothing is listened on
+     */
+    public void send(byte[] content, InetSocketAddress to) throws IOException {
+        DatagramSocket open = socket;
+        if (open == null) {
+            throw new SocketException("port " + port + " is not open");
+        }
+        open.send(new DatagramPacket(content, content.length, to));
+    }
+
+    @Override
+    public void hurry() {
+        synchronized (pauseLock) {
+            pauseLock.notifyAll();
+        }
+    }
+
     @Override
     public void close() {
         closed = true;
@@ -105,9 +128,7 @@ public final class DatagramListener implements AutoCloseable {
         if (open != null) {
             open.close();
         }
-        synchronized (pauseLock) {
-            pauseLock.notifyAll();
-        }
+        hurry();
         become(LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData()));
     }
 

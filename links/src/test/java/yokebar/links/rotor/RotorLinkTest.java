@@ -83,7 +83,7 @@ class RotorLinkTest {
                         && link.state().headingDegrees() < 80);
         assertThat(link.state().targetDegrees()).isEqualTo(90);
         link.stop();
-        await("it stands", () -> link.state().targetDegrees() == null);
+        await("it stands", () -> link.state().targetDegrees() == null && !rotator.turning());
         double stood = rotator.angle();
         assertThat(stood).isLessThan(85);
         await("two more reports", () -> at(stood));

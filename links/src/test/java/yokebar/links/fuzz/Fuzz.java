@@ -15,11 +15,11 @@ import java.util.Set;
 import java.util.TreeSet;
 
 /**
- * Feeds the parsers of the devices anything for as long as wanted, guided by what they make of it: an input that makes a
+ * Feeds the parsers anything for as long as wanted, guided by what they make of it: an input that makes a
  * parser say something it never said before is kept and changed further. Prints what it found; the inputs kept are the
- * corpus that {@link DeviceFuzzTest} replays. Arguments: seconds for each parser, the corpus' folder.
+ * corpus that {@link FuzzTest} replays. Arguments: seconds for each parser, the corpus' folder, and the parsers' names if not all.
  */
-public final class DeviceFuzz {
+public final class Fuzz {
     private static final int MOST_KEPT = 400;
     private static final int MOST_WORKED_WITH = 5000;
     private static final int MOST_BYTES = 400;
@@ -29,16 +29,16 @@ public final class DeviceFuzz {
 
     private static final HexFormat HEX = HexFormat.of();
 
-    private final DeviceTarget target;
+    private final FuzzTarget target;
     private final Random random;
     private final List<byte[]> corpus = new ArrayList<>();
     private final Set<String> seen = new HashSet<>();
-    private DeviceTarget.Ear ear;
+    private FuzzTarget.Ear ear;
     private long inputs;
     private long bytes;
     private long slowest;
 
-    private DeviceFuzz(DeviceTarget target, long seed) {
+    private Fuzz(FuzzTarget target, long seed) {
         this.target = target;
         this.random = new Random(seed);
         this.ear = target.ear().get();
@@ -47,8 +47,12 @@ public final class DeviceFuzz {
     public static void main(String[] args) throws IOException {
         long seconds = Long.parseLong(args[0]);
         Path folder = Path.of(args[1]);
-        for (DeviceTarget target : DeviceTarget.ALL) {
-            new DeviceFuzz(target, System.nanoTime()).run(seconds, folder.resolve(target.name() + ".hex"));
+        List<String> chosen = List.of(args).subList(2, args.length);
+        for (FuzzTarget target : FuzzTarget.all()) {
+            if (!chosen.isEmpty() && !chosen.contains(target.name())) {
+                continue;
+            }
+            new Fuzz(target, System.nanoTime()).run(seconds, folder.resolve(target.name() + ".hex"));
         }
     }
 

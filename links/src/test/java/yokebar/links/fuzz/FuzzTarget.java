@@ -2,6 +2,7 @@ package yokebar.links.fuzz;
 
 import java.util.List;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import yokebar.core.radio.RadioReport;
 import yokebar.links.radio.FramedCat;
 import yokebar.links.radio.RadioDialect;
@@ -14,15 +15,20 @@ import yokebar.links.rotor.EasycommTarget;
  * @param seeds sensible sentences to begin with
  * @param ear makes a fresh parser
  */
-record DeviceTarget(String name, List<byte[]> seeds, Supplier<Ear> ear) {
+record FuzzTarget(String name, List<byte[]> seeds, Supplier<Ear> ear) {
 
     /** Takes bytes and tells in short what it made of them. */
     interface Ear {
         String hear(byte[] bytes, int length);
     }
 
-    static final List<DeviceTarget> ALL = List.of(
-            new DeviceTarget(
+    /** All there are. */
+    static List<FuzzTarget> all() {
+        return Stream.concat(DEVICES.stream(), LogEars.ALL.stream()).toList();
+    }
+
+    private static final List<FuzzTarget> DEVICES = List.of(
+            new FuzzTarget(
                     "semicolon",
                     List.of(
                             ascii("FA00014074000;FB00007010000;"),
@@ -30,7 +36,7 @@ record DeviceTarget(String name, List<byte[]> seeds, Supplier<Ear> ear) {
                             ascii("MD2;DA1;TX0;RX;SM00015;PC100;FR0;FT1;KS020;FW2400;?;E;O;"),
                             ascii("ID019;AI2;")),
                     () -> radio(new SemicolonCat())),
-            new DeviceTarget(
+            new FuzzTarget(
                     "framed",
                     List.of(
                             hex("FEFEE05C0300005045 01FD"),
@@ -38,7 +44,7 @@ record DeviceTarget(String name, List<byte[]> seeds, Supplier<Ear> ear) {
                             hex("FEFEE05C0F00FDFEFEE05C1C0001FDFEFEE05C140A0255FDFEFEE05C15020120FD"),
                             hex("FEFE005C000000504501FDFEFEE05CFBFDFEFEE05CFAFDFCFCFC")),
                     () -> radio(new FramedCat(0x5C, 50))),
-            new DeviceTarget(
+            new FuzzTarget(
                     "easycomm",
                     List.of(
                             ascii("AZ123.4 EL45.0\n"),
