@@ -8,10 +8,12 @@ import yokebar.standins.demo.DemoSetup;
 
 /**
  * Runs the stand-ins as a process of their own. Settings come from the environment: {@code YOKEBAR_STANDINS_HOME} (folder),
- * {@code YOKEBAR_PORT}, {@code YOKEBAR_ADIF_UDP_PORT}, {@code YOKEBAR_BACKSTAGE_PORT}, {@code YOKEBAR_COUNTERSIGN_PORT},
+ * {@code YOKEBAR_PORT}, {@code YOKEBAR_ADIF_UDP_PORT}, {@code YOKEBAR_LINK_PORT},
+ * {@code YOKEBAR_BACKSTAGE_PORT}, {@code YOKEBAR_COUNTERSIGN_PORT},
  * {@code YOKEBAR_HF_RADIO_PORT}, {@code YOKEBAR_VHF_RADIO_PORT}, {@code YOKEBAR_ROTATOR_PORT},
- * {@code YOKEBAR_TIME_SERVER_PORT}, {@code YOKEBAR_SERIAL_FOLDER} (where the serial ports appear), {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO} (seconds between contacts, 0 for
- * none).
+ * {@code YOKEBAR_TIME_SERVER_PORT}, {@code YOKEBAR_CALLBOOK_PORT}, {@code YOKEBAR_REFERENCE_PORT}, {@code YOKEBAR_PORTABLE_PORT},
+ * {@code YOKEBAR_SERIAL_FOLDER} (where the serial ports appear), {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO}
+ * (seconds between contacts, 0 for none).
  */
 public final class Main {
     private Main() {}
@@ -22,13 +24,17 @@ public final class Main {
                 Clock.systemUTC(),
                 Path.of(setting("YOKEBAR_STANDINS_HOME", "stand-ins")),
                 number("YOKEBAR_ADIF_UDP_PORT", 7371),
+                number("YOKEBAR_LINK_PORT", 7373),
                 number("YOKEBAR_COUNTERSIGN_PORT", 7401),
                 number("YOKEBAR_BACKSTAGE_PORT", 7379),
-                new StandIns.DevicePorts(
+                new StandIns.LoopbackPorts(
                         number("YOKEBAR_HF_RADIO_PORT", 7402),
                         number("YOKEBAR_VHF_RADIO_PORT", 7403),
                         number("YOKEBAR_ROTATOR_PORT", 7404),
-                        number("YOKEBAR_TIME_SERVER_PORT", 7405)),
+                        number("YOKEBAR_TIME_SERVER_PORT", 7405),
+                        number("YOKEBAR_CALLBOOK_PORT", 7406),
+                        number("YOKEBAR_REFERENCE_PORT", 7407),
+                        number("YOKEBAR_PORTABLE_PORT", 7408)),
                 Path.of(setting("YOKEBAR_SERIAL_FOLDER", "serial"))));
         Runtime.getRuntime().addShutdownHook(new Thread(standIns::close));
         System.out.println("Backstage is at " + standIns.backstage().address());
@@ -37,6 +43,7 @@ public final class Main {
         if (demo.furnish()) {
             System.out.println("The demo station is set up.");
         }
+        standIns.linked().listen(5);
         standIns.program().useRadio(number("YOKEBAR_RADIO_SHARE_PORT", 7380));
         standIns.program().setSecondsBetween(Double.parseDouble(setting("YOKEBAR_DEMO_TEMPO", "6")));
         Thread.currentThread().join();

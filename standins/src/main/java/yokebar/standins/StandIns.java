@@ -9,6 +9,8 @@ import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import yokebar.standins.backstage.Backstage;
 import yokebar.standins.backstage.DeviceKnobs;
+import yokebar.standins.backstage.ServiceKnobs;
+import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.clock.TimeServer;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.device.HfRadio;
@@ -17,6 +19,9 @@ import yokebar.standins.device.SerialLine;
 import yokebar.standins.device.SerialLines;
 import yokebar.standins.device.VhfRadio;
 import yokebar.standins.program.DigitalProgram;
+import yokebar.standins.program.LinkedProgram;
+import yokebar.standins.program.PortableDevice;
+import yokebar.standins.reference.Almanac;
 import yokebar.standins.world.World;
 
 /** All stand-ins of one simulated world, started together. */
@@ -25,6 +30,7 @@ public final class StandIns implements AutoCloseable {
     /**
      * @param folder where services keep their books and programs their files
      * @param adifPort where the log under test listens for ADIF datagrams
+     * @param linkPort where it listens for the digital link; 0 when it does not
      * @param countersignPort 0 for any free port
      * @param backstagePort 0 for any free port
      * @param serialFolder where the devices' serial ports appear; null for none
@@ -34,24 +40,28 @@ public final class StandIns implements AutoCloseable {
             Clock clock,
             Path folder,
             int adifPort,
+            int linkPort,
             int countersignPort,
             int backstagePort,
-            DevicePorts devices,
+            LoopbackPorts devices,
             @Nullable Path serialFolder) {
 
         /** With free ports for the devices, and no serial ones. */
         public Settings(long seed, Clock clock, Path folder, int adifPort, int countersignPort, int backstagePort) {
-            this(seed, clock, folder, adifPort, countersignPort, backstagePort, DevicePorts.FREE, null);
+            this(seed, clock, folder, adifPort, 0, countersignPort, backstagePort, LoopbackPorts.FREE, null);
         }
     }
 
     /**
-     * The ports of the devices on the loopback, each 0 for any free one.
+     * The ports of the devices and of the services that only inform, each 0 for any free one.
      *
      * @param time UDP, of the time server
+     * @param reference of the publisher of reference data
+     * @param portable of the tablet that offers its log
      */
-    public record DevicePorts(int hfRadio, int vhfRadio, int rotator, int time) {
-        public static final DevicePorts FREE = new DevicePorts(0, 0, 0, 0);
+    public record LoopbackPorts(
+            int hfRadio, int vhfRadio, int rotator, int time, int callbook, int reference, int portable) {
+        public static final LoopbackPorts FREE = new LoopbackPorts(0, 0, 0, 0, 0, 0, 0);
     }
 
     private final World world;
@@ -60,8 +70,12 @@ public final class StandIns implements AutoCloseable {
     private final VhfRadio vhfRadio;
     private final Rotator rotator;
     private final TimeServer timeServer;
+    private final WhosThere callbook;
+    private final Almanac almanac;
     private final SerialLines serialLines;
     private final DigitalProgram program;
+    private final LinkedProgram linked;
+    private final PortableDevice portable;
     private final Backstage backstage;
 
     public StandIns(Settings settings) throws IOException, GeneralSecurityException, InterruptedException {
@@ -72,12 +86,20 @@ public final class StandIns implements AutoCloseable {
         vhfRadio = new VhfRadio(settings.devices().vhfRadio());
         rotator = new Rotator(settings.devices().rotator());
         timeServer = new TimeServer(settings.clock(), settings.devices().time());
+        callbook = new WhosThere(world, settings.clock(), settings.devices().callbook());
+        almanac = new Almanac(settings.devices().reference());
         serialLines = serialLines(settings.serialFolder());
         program = new DigitalProgram(
                 world, settings.clock(), settings.seed(), settings.folder().resolve("wavelet"), settings.adifPort());
+        linked = new LinkedProgram(
+                world, settings.clock(), settings.seed() + 1, "wavelet-2", "Wavelet 2", settings.linkPort(), 4);
+        portable =
+                new PortableDevice(world, settings.clock(), settings.devices().portable());
         backstage = new Backstage(
                 program,
-                countersign,
+                linked,
+                portable,
+                new ServiceKnobs(countersign, callbook, almanac),
                 new DeviceKnobs(hfRadio, vhfRadio, rotator, timeServer, serialLines),
                 settings.backstagePort());
     }
@@ -116,8 +138,25 @@ public final class StandIns implements AutoCloseable {
         return timeServer;
     }
 
+    public WhosThere callbook() {
+        return callbook;
+    }
+
+    public Almanac almanac() {
+        return almanac;
+    }
+
     public DigitalProgram program() {
         return program;
+    }
+
+    /** The second instance of the program, on the digital link. */
+    public LinkedProgram linked() {
+        return linked;
+    }
+
+    public PortableDevice portable() {
+        return portable;
     }
 
     public Backstage backstage() {
@@ -126,9 +165,13 @@ public final class StandIns implements AutoCloseable {
 
     @Override
     public void close() {
+        portable.close();
+        linked.close();
         program.close();
         serialLines.close();
         timeServer.close();
+        callbook.close();
+        almanac.close();
         hfRadio.close();
         vhfRadio.close();
         rotator.close();

@@ -2,17 +2,16 @@ package yokebar.standins.backstage;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
-import yokebar.standins.countersign.Countersign;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
 import yokebar.standins.program.DigitalProgram;
+import yokebar.standins.program.LinkedProgram;
+import yokebar.standins.program.PortableDevice;
 
 /** The page and the API that turn the knobs of the stand-ins. */
 public final class Backstage implements AutoCloseable {
@@ -20,20 +19,34 @@ public final class Backstage implements AutoCloseable {
     private static final TypeReference<Map<String, String>> WORDS = new TypeReference<>() {};
 
     private final DigitalProgram program;
-    private final Countersign countersign;
+    private final LinkedProgram linked;
+    private final PortableDevice portable;
+    private final ServiceKnobs services;
     private final DeviceKnobs devices;
     private final HttpService http;
 
     /** @param port 0 for any free port */
-    public Backstage(DigitalProgram program, Countersign countersign, DeviceKnobs devices, int port)
+    public Backstage(
+            DigitalProgram program,
+            LinkedProgram linked,
+            PortableDevice portable,
+            ServiceKnobs services,
+            DeviceKnobs devices,
+            int port)
             throws IOException {
+        this.linked = linked;
+        this.portable = portable;
         this.program = program;
-        this.countersign = countersign;
+        this.services = services;
         this.devices = devices;
         this.http = new HttpService(port)
                 .on("/api/state", request -> Answer.json(200, state()))
                 .on("/api/program/", this::program)
-                .on("/api/countersign/", this::countersign)
+                .on("/api/portable/", request -> answer(portable(request.path(), words(request))))
+                .on("/api/linked/", request -> answer(linked(request.path(), words(request))))
+                .on("/api/countersign/", request -> services.countersign(request.path(), words(request)))
+                .on("/api/callbook/", request -> answer(services.callbook(request.path(), words(request))))
+                .on("/api/reference/", request -> answer(services.reference(request.path(), words(request))))
                 .on("/api/radio/", request -> answer(devices.radio(request.path(), words(request))))
                 .on("/api/vhf/", request -> answer(devices.vhf(request.path(), words(request))))
                 .on("/api/rotator/", request -> answer(devices.rotator(request.path(), words(request))))
@@ -54,7 +67,9 @@ public final class Backstage implements AutoCloseable {
     private Map<String, Object> state() {
         Map<String, Object> state = new LinkedHashMap<>();
         state.put("program", Map.of("secondsBetween", program.secondsBetween(), "made", program.made()));
-        state.put("countersign", countersign.summary());
+        state.put("linked", Map.of("made", linked.made(), "waiting", linked.waiting()));
+        state.put("portable", Map.of("log", portable.address()));
+        state.putAll(services.state());
         state.putAll(devices.state());
         return state;
     }
@@ -80,42 +95,28 @@ public final class Backstage implements AutoCloseable {
         };
     }
 
-    private Answer countersign(Request request) throws Exception {
-        Map<String, String> words = words(request);
-        switch (request.path()) {
-            case "up" -> countersign.setUp(true);
-            case "down" -> countersign.setUp(false);
-            case "delay" ->
-                countersign.setQueueDelay(Duration.ofSeconds(Long.parseLong(words.getOrDefault("seconds", "3"))));
-            case "refuse" -> countersign.setRefused(words.getOrDefault("call", ""), true);
-            case "allow" -> countersign.setRefused(words.getOrDefault("call", ""), false);
-            case "lose-answer" -> countersign.loseNextAnswer();
-            case "fail" -> countersign.failNext(Integer.parseInt(words.getOrDefault("requests", "1")));
-            case "pace" -> countersign.setPaceOfOthers(Double.parseDouble(words.getOrDefault("factor", "1")));
-            case "books" -> {
-                return Answer.json(200, countersign.books());
-            }
-            case "authority" -> {
-                return new Answer(
-                        200,
-                        "application/x-pem-file",
-                        countersign.authority().pem().getBytes());
-            }
-            case "identity" -> {
-                byte[] file = countersign
-                        .authority()
-                        .issue(
-                                words.getOrDefault("call", Countersign.ACCOUNT),
-                                Instant.parse(words.getOrDefault("from", "1990-01-01T00:00:00Z")),
-                                Instant.parse(words.getOrDefault("until", "2099-12-31T23:59:59Z")),
-                                words.getOrDefault("passphrase", "lamp"));
-                return new Answer(200, "application/x-pkcs12", file);
-            }
+    private boolean portable(String knob, Map<String, String> words) throws IOException {
+        if (knob.equals("up")) {
+            portable.setUp(DeviceKnobs.on(words));
+            return true;
+        }
+        return false;
+    }
+
+    /** The program on the digital link. Answers whether there is such a knob. */
+    private boolean linked(String knob, Map<String, String> words) {
+        switch (knob) {
+            case "contact" -> linked.contact(words.getOrDefault("call", ""));
+            case "tune" -> linked.tune(Long.parseLong(words.getOrDefault("hz", "21074000")));
+            case "network" ->
+                linked.treatBadly(
+                        Double.parseDouble(words.getOrDefault("lost", "0")),
+                        Double.parseDouble(words.getOrDefault("doubled", "0")));
             default -> {
-                return unknown();
+                return false;
             }
         }
-        return done();
+        return true;
     }
 
     private static Map<String, String> words(Request request) {
@@ -126,11 +127,11 @@ public final class Backstage implements AutoCloseable {
         return done ? done() : unknown();
     }
 
-    private static Answer done() {
+    static Answer done() {
         return Answer.json(200, Map.of("done", true));
     }
 
-    private static Answer unknown() {
+    static Answer unknown() {
         return Answer.json(404, Map.of("words", "Backstage has no such knob"));
     }
 

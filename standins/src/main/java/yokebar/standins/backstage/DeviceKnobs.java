@@ -106,7 +106,7 @@ public final class DeviceKnobs {
         }
     }
 
-    private static boolean on(Map<String, String> words) {
+    static boolean on(Map<String, String> words) {
         return !words.getOrDefault("on", "yes").equals("no");
     }
 }

@@ -16,6 +16,7 @@ import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.StandIns;
+import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.device.VhfRadio;
 
@@ -67,6 +68,10 @@ public final class DemoSetup {
         }
         furnishStation();
         importHistory();
+        // The same contacts come as datagrams, too: each is one contact all the same.
+        post(
+                "api/intake-sources/files",
+                Map.of("path", standIns.program().ownLog().toAbsolutePath().toString(), "begin", "EVERYTHING"));
         return true;
     }
 
@@ -76,6 +81,8 @@ public final class DemoSetup {
         devices();
         positions();
         countersign();
+        callbook();
+        put("api/reference", Map.of("address", standIns.almanac().address()));
     }
 
     private void station() throws IOException, InterruptedException {
@@ -102,7 +109,9 @@ public final class DemoSetup {
                         "secondClock",
                         "Atlantic/Azores",
                         "timeServer",
-                        "127.0.0.1:" + standIns.timeServer().port()));
+                        "127.0.0.1:" + standIns.timeServer().port(),
+                        "channels",
+                        "145.600 repeater Pico\n435.100-435.200 satellite LAMP-1"));
     }
 
     private static Map<String, Object> place(String name, String locator, String antenna, int powerW) {
@@ -206,6 +215,18 @@ public final class DemoSetup {
                         true,
                         "fetchEverySeconds",
                         10));
+    }
+
+    private void callbook() throws IOException, InterruptedException {
+        put(
+                "api/callbook",
+                Map.of(
+                        "address",
+                        standIns.callbook().address(),
+                        "account",
+                        WhosThere.ACCOUNT,
+                        "password",
+                        WhosThere.PASSWORD));
     }
 
     private void importHistory() throws IOException, InterruptedException {

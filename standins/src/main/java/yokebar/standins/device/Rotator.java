@@ -70,6 +70,12 @@ public final class Rotator implements AutoCloseable {
         return position;
     }
 
+    /** Whether it has not come to where it was told to go. */
+    public synchronized boolean turning() {
+        settle();
+        return position != target;
+    }
+
     public synchronized Map<String, Object> state() {
         Map<String, Object> state = new LinkedHashMap<>();
         state.put("angle", Math.round(angle() * 10) / 10.0);

@@ -55,6 +55,9 @@ public final class DigitalProgram implements AutoCloseable {
         this.random = new Random(seed);
         Files.createDirectories(folder);
         this.ownLog = folder.resolve("wavelet.adi");
+        if (!Files.exists(ownLog)) {
+            Files.writeString(ownLog, "Wavelet log\n<adif_ver:5>3.1.4 <eoh>\n");
+        }
         this.logPort = new InetSocketAddress(InetAddress.getLoopbackAddress(), logPort);
         this.socket = new DatagramSocket(0, InetAddress.getLoopbackAddress());
     }
@@ -84,6 +87,11 @@ public final class DigitalProgram implements AutoCloseable {
             throw new IllegalArgumentException("Wavelet has no radio");
         }
         radio.tune(hz);
+    }
+
+    /** The ADI file it writes. */
+    public Path ownLog() {
+        return ownLog;
     }
 
     public synchronized double secondsBetween() {

@@ -1,0 +1,5 @@
+/** The callbook. */
+@NullMarked
+package yokebar.standins.callbook;
+
+import org.jspecify.annotations.NullMarked;
