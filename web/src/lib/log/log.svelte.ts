@@ -65,6 +65,8 @@ export class LogStore {
   #read: RowsReader;
   #asked = new Set<number>();
   #generation = 0;
+  /** Which generation the rows are of: the first page that answers to a new one, whichever it is, replaces the old rows. */
+  #shown = -1;
   #holding = false;
   /** How much further down the rows stand at the server than here, while news wait. */
   #shift = 0;
@@ -98,14 +100,14 @@ export class LogStore {
     this.#shift = 0;
     this.waiting = 0;
     this.loading = true;
-    this.#fetch(Math.floor(this.#view.first / PAGE), true);
+    this.#fetch(Math.floor(this.#view.first / PAGE));
   }
 
   /** Says which places are on screen; their pages are fetched if they are not here yet. */
   look(first: number, end: number): void {
     this.#view = { first, end };
     for (let page = Math.floor(first / PAGE); page * PAGE < Math.min(end, this.found); page++) {
-      this.#fetch(page, false);
+      this.#fetch(page);
     }
   }
 
@@ -170,20 +172,22 @@ export class LogStore {
     return { search: this.search, sort: this.sort, columns: this.columns, from, limit };
   }
 
-  #fetch(page: number, anew: boolean): void {
+  #fetch(page: number): void {
     if (this.#asked.has(page)) {
       return;
     }
     this.#asked.add(page);
-    void this.#fetchPage(page, anew, this.#generation);
+    void this.#fetchPage(page, this.#generation);
   }
 
-  async #fetchPage(page: number, anew: boolean, generation: number): Promise<void> {
+  async #fetchPage(page: number, generation: number): Promise<void> {
     try {
       const answer = await this.#read(this.#question(page * PAGE + this.#shift, PAGE));
       if (generation !== this.#generation) {
         return; // a later search has overtaken this one
       }
+      const anew = this.#shown !== generation;
+      this.#shown = generation;
       const rows = anew ? new Map<number, LogLine>() : new Map(this.rows);
       answer.lines.forEach((line, i) => rows.set(page * PAGE + i, line));
       this.rows = rows;

@@ -79,6 +79,26 @@ describe('LogStore', () => {
     expect(store.found).toBe(3);
   });
 
+  it('keeps a page whose answer came before that of the page the search began with', async () => {
+    const log = new Log(1000);
+    const store = await loaded(log);
+    let answerFirst: (() => void) | undefined;
+    const read = log.read;
+    log.read = async (question) => {
+      if (question.from === 0) await new Promise<void>((resolve) => (answerFirst = resolve));
+      return read.call(log, question);
+    };
+    const later = new LogStore((question) => log.read(question));
+    later.found = store.found;
+    later.reload();
+    later.look(500, 530);
+    await vi.waitFor(() => expect(later.at(500)?.id).toBe(500));
+    answerFirst?.();
+    await vi.waitFor(() => expect(later.at(0)?.id).toBe(1000));
+    expect(later.at(500)?.id).toBe(500);
+    expect(later.found).toBe(1000);
+  });
+
   it('takes changed lines in their places', async () => {
     const store = await loaded(new Log(3));
     store.take(news([], [{ ...line(2), name: 'Ana' }], 3));
