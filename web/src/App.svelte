@@ -10,6 +10,7 @@
   import Yoke from './lib/frame/Yoke.svelte';
   import HookupDrawer from './lib/hookups/HookupDrawer.svelte';
   import HookupsView from './lib/hookups/HookupsView.svelte';
+  import IntakeView from './lib/intake/IntakeView.svelte';
   import ContactLine from './lib/line/ContactLine.svelte';
   import ChangeBar from './lib/log/ChangeBar.svelte';
   import ChangesDrawer from './lib/log/ChangesDrawer.svelte';
@@ -83,6 +84,8 @@
           <DeskView {app} />
         {:else if app.view === 'log'}
           <LogView {app} />
+        {:else if app.view === 'intake'}
+          <IntakeView {app} />
         {:else if app.view === 'hookups'}
           <HookupsView {app} />
         {:else if app.view === 'services'}

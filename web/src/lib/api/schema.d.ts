@@ -20,6 +20,86 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/callbook': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['view_2'];
+    put: operations['save_3'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/callbook/answers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['forgetAnswers'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/callbook/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['takeFile'];
+    delete: operations['dropFile'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/callbook/find': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['find'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/callbook/picture': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['picture'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/changes': {
     parameters: {
       query?: never;
@@ -91,7 +171,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['change_4'];
+    get: operations['change_5'];
     put?: never;
     post?: never;
     delete?: never;
@@ -228,6 +308,54 @@ export interface paths {
     patch: operations['edit_1'];
     trace?: never;
   };
+  '/api/contacts/{id}/join': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['join'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/contacts/{id}/records': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['records'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/contacts/{id}/split': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['split'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/device-search': {
     parameters: {
       query?: never;
@@ -244,6 +372,70 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/digital/decodes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['decodes'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/digital/programs': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['programs'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/digital/programs/{id}/answer': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['answer'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/digital/programs/{id}/stop': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['stop_1'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/hookups': {
     parameters: {
       query?: never;
@@ -251,7 +443,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['all_4'];
+    get: operations['all_5'];
     put?: never;
     post?: never;
     delete?: never;
@@ -324,6 +516,102 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/intake-sources': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['all_4'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/intake-sources/files': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['follow'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/intake-sources/found': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['found'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/intake-sources/ports': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['listen'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/intake-sources/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['change_4'];
+    post?: never;
+    delete: operations['remove_3'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/intake-sources/{id}/let-go': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['letGo'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/journal': {
     parameters: {
       query?: never;
@@ -334,6 +622,54 @@ export interface paths {
     get: operations['page'];
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/journal/keeping': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['keeping'];
+    put: operations['keep'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/journal/why': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['why'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/journal/{id}/again': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['again'];
     delete?: never;
     options?: never;
     head?: never;
@@ -524,7 +860,7 @@ export interface paths {
       cookie?: never;
     };
     get: operations['views'];
-    put: operations['save_1'];
+    put: operations['save_2'];
     post?: never;
     delete?: never;
     options?: never;
@@ -542,7 +878,7 @@ export interface paths {
     get?: never;
     put?: never;
     post?: never;
-    delete: operations['remove_3'];
+    delete: operations['remove_4'];
     options?: never;
     head?: never;
     patch?: never;
@@ -556,22 +892,6 @@ export interface paths {
       cookie?: never;
     };
     get: operations['partner'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/path': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['path'];
     put?: never;
     post?: never;
     delete?: never;
@@ -686,6 +1006,38 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['tune'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/reference': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['view_1'];
+    put: operations['save_1'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/reference/look': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['look'];
     delete?: never;
     options?: never;
     head?: never;
@@ -955,7 +1307,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['save_2'];
+    get: operations['save_4'];
     put?: never;
     post: operations['restore'];
     delete?: never;
@@ -1108,10 +1460,112 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/tryouts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['upload'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tryouts/address': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['onADevice'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tryouts/path': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['onThisComputer'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tryouts/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['one'];
+    put?: never;
+    post?: never;
+    delete: operations['cancel_2'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tryouts/{id}/import': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['take'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/tryouts/{id}/options': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['choose'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Again: {
+      raw?: string;
+    };
+    AnswerThis: {
+      decode: string;
+    };
     Backup: {
       /** Format: int64 */
       bytes: number;
@@ -1155,6 +1609,21 @@ export interface components {
       validNow: boolean;
       /** Format: date */
       validUntil?: string;
+    };
+    CallbookView: {
+      account?: string;
+      address?: string;
+      /** Format: int64 */
+      answers: number;
+      /** Format: int32 */
+      fileEntries: number;
+      fileName?: string;
+      /** Format: date-time */
+      fileReadAt?: string;
+      /** Format: int32 */
+      freshDays: number;
+      hasPassword: boolean;
+      hookup: string;
     };
     Cell: {
       /** @enum {string} */
@@ -1207,7 +1676,7 @@ export interface components {
       /** Format: int64 */
       id: number;
       /** @enum {string} */
-      kind: 'LOGGED' | 'EDITED' | 'DELETED' | 'MERGED' | 'UNDONE';
+      kind: 'LOGGED' | 'EDITED' | 'DELETED' | 'MERGED' | 'IMPORTED' | 'SPLIT' | 'JOINED' | 'UNDONE';
       /** Format: int32 */
       planned: number;
       sentence: string;
@@ -1230,12 +1699,19 @@ export interface components {
       sentence?: string;
       server?: string;
     };
+    Confirms: {
+      lastUpload: string;
+      service: string;
+    };
     ContactDetail: {
       fields: {
         [key: string]: string;
       };
       journey: components['schemas']['JourneyStep'][];
       line: components['schemas']['LogLine'];
+      sources: {
+        [key: string]: string;
+      };
       /** Format: int32 */
       version: number;
     };
@@ -1252,12 +1728,17 @@ export interface components {
       words: string;
     };
     Draft: {
-      account?: string;
-      address?: string;
-      atOnce?: boolean;
-      /** Format: int32 */
-      fetchEverySeconds?: number;
-      password?: string;
+      doubles?: string;
+      from?: string;
+      holdDeliveries?: boolean;
+      lookUp?: boolean;
+      operatorCall?: string;
+      origins?: {
+        [key: string]: number;
+      };
+      ownCalls?: string;
+      /** Format: int64 */
+      placeId?: number;
     };
     Edit: {
       changes: {
@@ -1265,16 +1746,6 @@ export interface components {
       };
       /** Format: int32 */
       version: number;
-    };
-    End: {
-      /** Format: double */
-      latitudeDegrees: number;
-      /** Format: double */
-      longitudeDegrees: number;
-      /** Format: date-time */
-      sunrise?: string;
-      /** Format: date-time */
-      sunset?: string;
     };
     EntityView: {
       continent: string;
@@ -1304,6 +1775,21 @@ export interface components {
       fetched: number;
       sentence: string;
     };
+    Fetched: {
+      host: string;
+      tryout?: components['schemas']['TryoutView'];
+    };
+    FieldBeside: {
+      logged?: string;
+      name: string;
+      said: string;
+      same: boolean;
+    };
+    FileTaken: {
+      callbook: components['schemas']['CallbookView'];
+      /** Format: int32 */
+      leftOut: number;
+    };
     FindingView: {
       address: string;
       /** Format: int32 */
@@ -1315,6 +1801,13 @@ export interface components {
       /** @enum {string} */
       kind: 'RADIO' | 'ROTATOR' | 'NOTHING';
       sentence: string;
+    };
+    FoundLog: {
+      /** Format: int64 */
+      bytes: number;
+      /** Format: date-time */
+      changedAt: string;
+      path: string;
     };
     HandoverView: {
       /** Format: int32 */
@@ -1347,6 +1840,32 @@ export interface components {
       /** Format: double */
       headingDegrees?: number;
     };
+    Heard: {
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      audioHz: number;
+      call?: string;
+      calling: boolean;
+      /** Format: int64 */
+      frequencyHz?: number;
+      id: string;
+      locator?: string;
+      mode?: string;
+      /** Format: double */
+      offsetSeconds: number;
+      program: string;
+      /** Format: int32 */
+      snrDb: number;
+      text: string;
+    };
+    HeardLately: {
+      decodes: components['schemas']['Heard'][];
+      /** Format: int64 */
+      nonsense: number;
+      /** Format: int64 */
+      total: number;
+    };
     HookupView: {
       /** Format: int32 */
       attempt: number;
@@ -1354,7 +1873,7 @@ export interface components {
       fix?: string;
       id: string;
       /** @enum {string} */
-      kind: 'DEVICE' | 'PROGRAM' | 'FEED' | 'CLOCK' | 'COPY' | 'SERVICE';
+      kind: 'DEVICE' | 'PROGRAM' | 'FEED' | 'CALLBOOK' | 'CLOCK' | 'COPY' | 'SERVICE';
       /** Format: date-time */
       lastData?: string;
       lastEvent?: string;
@@ -1404,13 +1923,17 @@ export interface components {
       /** Format: int64 */
       total: number;
     };
+    JoinWith: {
+      /** Format: int64 */
+      contactId: number;
+    };
     JournalLine: {
       /** Format: date-time */
       arrivedAt: string;
       /** Format: int64 */
       contactId?: number;
       /** @enum {string} */
-      decision: 'ADDED' | 'MERGED' | 'DUPLICATE' | 'REFUSED';
+      decision: 'ADDED' | 'MERGED' | 'DUPLICATE' | 'LEFT_OUT' | 'REFUSED';
       /** Format: int64 */
       id: number;
       raw: string;
@@ -1436,6 +1959,21 @@ export interface components {
       raw?: string;
       sentence: string;
     };
+    Keeping: {
+      /** Format: int32 */
+      repeatsDays?: number;
+    };
+    KnownStation: {
+      /** Format: date-time */
+      answeredAt?: string;
+      confirms: components['schemas']['Confirms'][];
+      country?: string;
+      locator?: string;
+      name?: string;
+      picture: boolean;
+      state?: string;
+      town?: string;
+    };
     LaneView: {
       account?: string;
       address?: string;
@@ -1456,6 +1994,10 @@ export interface components {
       id: number;
       identities: components['schemas']['IdentityView'][];
       name: string;
+    };
+    LetGo: {
+      /** Format: int32 */
+      contacts: number;
     };
     LicenceView: {
       id: string;
@@ -1500,6 +2042,7 @@ export interface components {
       mode?: string;
       notices: string[];
       problems: components['schemas']['Problem'][];
+      relayed: boolean;
       /** Format: date-time */
       start: string;
       station?: components['schemas']['StationHint'];
@@ -1555,6 +2098,10 @@ export interface components {
       search: string;
       sort: string;
     };
+    Lookup: {
+      news: boolean;
+      problem?: string;
+    };
     Meant: {
       meant: boolean;
     };
@@ -1565,6 +2112,20 @@ export interface components {
       ever: 'NEEDED' | 'WORKED' | 'CONFIRMED';
       /** @enum {string} */
       mode: 'NEEDED' | 'WORKED' | 'CONFIRMED';
+    };
+    NewFile: {
+      /** @enum {string} */
+      begin?: 'EVERYTHING' | 'FROM_NOW_ON' | 'FROM_DATE';
+      from?: string;
+      options?: components['schemas']['SourceDraft'];
+      path: string;
+    };
+    NewPort: {
+      /** @enum {string} */
+      kind: 'FILE' | 'DATAGRAMS' | 'STREAM';
+      options?: components['schemas']['SourceDraft'];
+      /** Format: int32 */
+      port: number;
     };
     Now: {
       band?: string;
@@ -1585,6 +2146,13 @@ export interface components {
       /** @enum {string} */
       vfo: 'A' | 'B';
     };
+    OnADevice: {
+      address: string;
+      confirmed?: string;
+    };
+    OnThisComputer: {
+      path: string;
+    };
     OperatorDraft: {
       callSign?: string;
       licence?: string;
@@ -1597,11 +2165,21 @@ export interface components {
       licence?: string;
       name?: string;
     };
+    Outcome: {
+      /** Format: int64 */
+      changeId?: number;
+      /** Format: int64 */
+      contactId?: number;
+      /** @enum {string} */
+      decision: 'ADDED' | 'MERGED' | 'DUPLICATE' | 'LEFT_OUT' | 'REFUSED';
+      sentence: string;
+    };
     OwnCall: {
       ownCall?: string;
     };
     PartnerView: {
       call: string;
+      callbook?: components['schemas']['KnownStation'];
       /** Format: int32 */
       confirmed: number;
       /** Format: int32 */
@@ -1616,16 +2194,14 @@ export interface components {
       station: components['schemas']['Cell'][];
       whereabouts?: components['schemas']['Whereabouts'];
     };
-    PathView: {
-      /** Format: double */
-      bearingDegrees: number;
-      /** Format: double */
-      distanceKm: number;
-      from: components['schemas']['End'];
-      greyLine: boolean;
-      /** Format: double */
-      longPathDegrees: number;
-      to: components['schemas']['End'];
+    Parts: {
+      /** Format: int64 */
+      changeId: number;
+      /** Format: int64 */
+      contactId: number;
+      /** Format: int64 */
+      other?: number;
+      sentence: string;
     };
     PlaceDraft: {
       antenna?: string;
@@ -1706,6 +2282,7 @@ export interface components {
     };
     Preferences: {
       bandsInUse?: string[];
+      channels?: string;
       /** @enum {string} */
       dateForm?: 'YEAR_FIRST' | 'DAY_FIRST' | 'MONTH_NAMED';
       miles?: boolean;
@@ -1736,6 +2313,18 @@ export interface components {
       keys: boolean;
       /** Format: date-time */
       since: string;
+    };
+    ProgramView: {
+      /** Format: int64 */
+      dialHz?: number;
+      id: string;
+      live: boolean;
+      mode?: string;
+      name: string;
+      partner?: string;
+      partnerLocator?: string;
+      radio?: string;
+      transmitting: boolean;
     };
     Proof: {
       sentence: string;
@@ -1778,6 +2367,36 @@ export interface components {
       /** Format: int32 */
       sharePort?: number;
       shareProblem?: string;
+    };
+    Reason: {
+      /** Format: int64 */
+      changeId?: number;
+      /** Format: int64 */
+      contactId?: number;
+      /** @enum {string} */
+      found: 'IN_THE_LOG' | 'NOT_TAKEN' | 'DELETED' | 'NEAR' | 'SOURCE_DOWN' | 'NEVER_CAME';
+      /** Format: int64 */
+      journalId?: number;
+      sentence: string;
+    };
+    RecordBeside: {
+      fields: components['schemas']['FieldBeside'][];
+      line: components['schemas']['JournalLine'];
+      path: string;
+    };
+    ReferenceView: {
+      address?: string;
+      daily: boolean;
+      /** Format: date */
+      edition: string;
+      /** Format: int32 */
+      entities: number;
+      failed: boolean;
+      /** Format: date-time */
+      lookedAt?: string;
+      outcome?: string;
+      /** Format: date */
+      shipped: string;
     };
     Restored: {
       problems: string[];
@@ -1886,6 +2505,38 @@ export interface components {
       ids?: number[];
       search?: string;
     };
+    SourceDraft: {
+      holdDeliveries?: boolean;
+      lookUp?: boolean;
+      name?: string;
+      operatorCall?: string;
+      ownCalls?: string;
+      /** Format: int64 */
+      placeId?: number;
+    };
+    SourceView: {
+      builtIn: boolean;
+      /** Format: int32 */
+      held: number;
+      holdDeliveries: boolean;
+      hookup: string;
+      /** Format: int64 */
+      id: number;
+      /** @enum {string} */
+      kind: 'FILE' | 'DATAGRAMS' | 'STREAM';
+      lookUp: boolean;
+      name: string;
+      operatorCall?: string;
+      ownCalls: string[];
+      path?: string;
+      /** Format: int64 */
+      placeId?: number;
+      /** Format: int32 */
+      port?: number;
+    };
+    SplitOff: {
+      journalIds: number[];
+    };
     StationHint: {
       brings: string[];
       call: string;
@@ -1939,6 +2590,68 @@ export interface components {
     };
     Told: {
       told: boolean;
+    };
+    ToldProgram: {
+      told: boolean;
+    };
+    TriedCounts: {
+      /** Format: int32 */
+      added: number;
+      /** Format: int32 */
+      duplicates: number;
+      /** Format: date */
+      firstDay?: string;
+      /** Format: date */
+      lastDay?: string;
+      /** Format: int32 */
+      leftOut: number;
+      /** Format: int32 */
+      merged: number;
+      /** Format: int32 */
+      read: number;
+      /** Format: int32 */
+      refused: number;
+    };
+    TriedRecord: {
+      band: string;
+      call: string;
+      decision: string;
+      mode: string;
+      /** Format: int32 */
+      record: number;
+      start?: string;
+    };
+    TriedTrouble: {
+      /** Format: int64 */
+      line: number;
+      message: string;
+      /** Format: int32 */
+      record: number;
+    };
+    TryoutPicture: {
+      /** Format: int64 */
+      changeId?: number;
+      confirmedBy: {
+        [key: string]: number;
+      };
+      counts: components['schemas']['TriedCounts'];
+      ownCalls: {
+        [key: string]: number;
+      };
+      /** Format: int32 */
+      percent: number;
+      /** Format: int32 */
+      recordsPerSecond: number;
+      samples: components['schemas']['TriedRecord'][];
+      sentence?: string;
+      /** @enum {string} */
+      state: 'READING' | 'READ' | 'IMPORTING' | 'IMPORTED' | 'CANCELLED' | 'FAILED';
+      troubles: components['schemas']['TriedTrouble'][];
+    };
+    TryoutView: {
+      id: string;
+      name: string;
+      picture: components['schemas']['TryoutPicture'];
     };
     Tuning: {
       /** Format: int64 */
@@ -2010,6 +2723,161 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['BandView'][];
+        };
+      };
+    };
+  };
+  view_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['CallbookView'];
+        };
+      };
+    };
+  };
+  save_3: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Draft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['CallbookView'];
+        };
+      };
+    };
+  };
+  forgetAnswers: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['CallbookView'];
+        };
+      };
+    };
+  };
+  takeFile: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: {
+      content: {
+        'application/json': {
+          /** Format: binary */
+          file: string;
+        };
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['FileTaken'];
+        };
+      };
+    };
+  };
+  dropFile: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['CallbookView'];
+        };
+      };
+    };
+  };
+  find: {
+    parameters: {
+      query: {
+        call: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Lookup'];
+        };
+      };
+    };
+  };
+  picture: {
+    parameters: {
+      query: {
+        call: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': string;
         };
       };
     };
@@ -2106,7 +2974,7 @@ export interface operations {
       };
     };
   };
-  change_4: {
+  change_5: {
     parameters: {
       query?: never;
       header?: never;
@@ -2332,6 +3200,80 @@ export interface operations {
       };
     };
   };
+  join: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['JoinWith'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Parts'];
+        };
+      };
+    };
+  };
+  records: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['RecordBeside'][];
+        };
+      };
+    };
+  };
+  split: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SplitOff'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Parts'];
+        };
+      };
+    };
+  };
   search: {
     parameters: {
       query?: never;
@@ -2396,7 +3338,98 @@ export interface operations {
       };
     };
   };
-  all_4: {
+  decodes: {
+    parameters: {
+      query?: {
+        program?: string;
+        limit?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['HeardLately'];
+        };
+      };
+    };
+  };
+  programs: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ProgramView'][];
+        };
+      };
+    };
+  };
+  answer: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AnswerThis'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ToldProgram'];
+        };
+      };
+    };
+  };
+  stop_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ToldProgram'];
+        };
+      };
+    };
+  };
+  all_5: {
     parameters: {
       query?: never;
       header?: never;
@@ -2509,11 +3542,171 @@ export interface operations {
       };
     };
   };
+  all_4: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SourceView'][];
+        };
+      };
+    };
+  };
+  follow: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewFile'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SourceView'][];
+        };
+      };
+    };
+  };
+  found: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['FoundLog'][];
+        };
+      };
+    };
+  };
+  listen: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NewPort'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SourceView'][];
+        };
+      };
+    };
+  };
+  change_4: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SourceDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SourceView'][];
+        };
+      };
+    };
+  };
+  remove_3: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SourceView'][];
+        };
+      };
+    };
+  };
+  letGo: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LetGo'];
+        };
+      };
+    };
+  };
   page: {
     parameters: {
       query?: {
         below?: number;
-        decision?: 'ADDED' | 'MERGED' | 'DUPLICATE' | 'REFUSED';
+        decision?: 'ADDED' | 'MERGED' | 'DUPLICATE' | 'LEFT_OUT' | 'REFUSED';
+        source?: string;
+        call?: string;
         limit?: number;
       };
       header?: never;
@@ -2529,6 +3722,99 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['JournalLine'][];
+        };
+      };
+    };
+  };
+  keeping: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Keeping'];
+        };
+      };
+    };
+  };
+  keep: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Keeping'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Keeping'];
+        };
+      };
+    };
+  };
+  why: {
+    parameters: {
+      query: {
+        call: string;
+        at?: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Reason'][];
+        };
+      };
+    };
+  };
+  again: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Again'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Outcome'];
         };
       };
     };
@@ -2813,7 +4099,7 @@ export interface operations {
       };
     };
   };
-  save_1: {
+  save_2: {
     parameters: {
       query?: never;
       header?: never;
@@ -2837,7 +4123,7 @@ export interface operations {
       };
     };
   };
-  remove_3: {
+  remove_4: {
     parameters: {
       query?: never;
       header?: never;
@@ -2879,29 +4165,6 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['PartnerView'];
-        };
-      };
-    };
-  };
-  path: {
-    parameters: {
-      query: {
-        from: string;
-        to: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['PathView'];
         };
       };
     };
@@ -3154,6 +4417,70 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['Told'];
+        };
+      };
+    };
+  };
+  view_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ReferenceView'];
+        };
+      };
+    };
+  };
+  save_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Draft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ReferenceView'];
+        };
+      };
+    };
+  };
+  look: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['ReferenceView'];
         };
       };
     };
@@ -3606,7 +4933,7 @@ export interface operations {
       };
     };
   };
-  save_2: {
+  save_4: {
     parameters: {
       query?: never;
       header?: never;
@@ -3909,6 +5236,171 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['SunView'];
+        };
+      };
+    };
+  };
+  upload: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: {
+      content: {
+        'application/json': {
+          /** Format: binary */
+          file: string;
+        };
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['TryoutView'];
+        };
+      };
+    };
+  };
+  onADevice: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OnADevice'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Fetched'];
+        };
+      };
+    };
+  };
+  onThisComputer: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['OnThisComputer'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['TryoutView'];
+        };
+      };
+    };
+  };
+  one: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['TryoutView'];
+        };
+      };
+    };
+  };
+  cancel_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  take: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['TryoutView'];
+        };
+      };
+    };
+  };
+  choose: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: string;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Draft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['TryoutView'];
         };
       };
     };

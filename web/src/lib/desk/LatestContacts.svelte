@@ -18,7 +18,8 @@
           call: app.line.view.station.call,
           locator: app.line.view.tokens.find((t) => t.field === 'GRIDSQUARE' && !t.problem)?.value,
         }
-      : pointed && { call: pointed.call },
+      : // Somebody a program is working is more to the point than whom it worked before.
+        ((pointedId === undefined ? app.digital.partner : undefined) ?? (pointed && { call: pointed.call })),
   );
 
   $effect(() => app.partner.show(whom, app.positions.here?.id));

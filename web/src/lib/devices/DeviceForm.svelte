@@ -16,8 +16,8 @@
     title: string;
     /** Whether the device is new. */
     fresh: boolean;
-    /** What it is, such as `radio`. */
-    kind: string;
+    /** What it is, such as `radio`; none for one that cannot be removed. */
+    kind?: string;
     onsave: () => Promise<void>;
     onremove: () => Promise<void>;
     onclose: () => void;
@@ -55,7 +55,7 @@
   <div class="card-act">
     <Button size="small" type="submit" disabled={saving}>{fresh ? 'Add and connect' : 'Save'}</Button>
     <Button size="small" kind="ghost" on:click={onclose}>Leave it</Button>
-    {#if !fresh}
+    {#if !fresh && kind}
       <Button size="small" kind="danger-ghost" on:click={remove}>Remove this {kind}</Button>
     {/if}
     {#if saving}<InlineLoading description="Saving…" />{/if}

@@ -4,6 +4,7 @@
     Catalog,
     ConnectionSignal,
     Dashboard,
+    Download,
     Light,
     Radio,
     SendAlt,
@@ -17,6 +18,7 @@
   const entries: { view: View; label: string; icon: typeof Catalog }[] = [
     { view: 'desk', label: 'Desk', icon: Dashboard },
     { view: 'log', label: 'Log', icon: Catalog },
+    { view: 'intake', label: 'Intake', icon: Download },
     { view: 'services', label: 'Services', icon: SendAlt },
     { view: 'hookups', label: 'Hookups', icon: ConnectionSignal },
     { view: 'station', label: 'Station', icon: Radio },

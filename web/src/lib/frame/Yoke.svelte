@@ -14,7 +14,7 @@
 <header class="yoke" aria-label="Yoke">
   <div class="beam" aria-hidden="true"></div>
   <div class="side left">
-    {#each app.hookups.sources as hookup (hookup.id)}
+    {#each app.hookups.plates as hookup (hookup.id)}
       <Plate {hookup} onopen={() => app.showHookup(hookup.id)} />
     {/each}
     <div class="track" aria-hidden="true">

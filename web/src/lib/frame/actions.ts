@@ -15,6 +15,7 @@ export interface Action {
 const VIEWS: { view: View; key: string; label: string }[] = [
   { view: 'desk', key: 'd', label: 'Desk' },
   { view: 'log', key: 'l', label: 'Log' },
+  { view: 'intake', key: 'i', label: 'Intake' },
   { view: 'services', key: 's', label: 'Services' },
   { view: 'hookups', key: 'h', label: 'Hookups' },
   { view: 'station', key: 't', label: 'Station' },
@@ -34,6 +35,8 @@ export function actions(app: AppState): Action[] {
       keys: `g ${key}`,
       run: () => app.go(view),
     })),
+    { label: 'Import a log', run: () => app.go('intake', 'import') },
+    { label: 'Why is a contact not in the log?', run: () => app.go('intake') },
     { label: 'Statistics of the log', run: () => app.go('log', 'statistics') },
     {
       label: 'Undo the last change of the log',

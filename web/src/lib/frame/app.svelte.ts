@@ -1,5 +1,7 @@
 import { ClockCheckStore } from '../clock/clock-check.svelte';
+import { IntakeStore } from '../intake/intake.svelte';
 import { LatestStore } from '../desk/latest.svelte';
+import { DigitalStore } from '../digital/digital.svelte';
 import { HookupStore } from '../hookups/hookups.svelte';
 import { LiveConnection } from '../live/live.svelte';
 import { LineStore } from '../line/line.svelte';
@@ -16,7 +18,7 @@ import { SearchStore } from '../search/search.svelte';
 import { LaneStore } from '../services/lanes.svelte';
 import { StationStore } from '../station/station.svelte';
 
-export const VIEWS = ['desk', 'log', 'hookups', 'services', 'station', 'first-steps'] as const;
+export const VIEWS = ['desk', 'log', 'intake', 'hookups', 'services', 'station', 'first-steps'] as const;
 export type View = (typeof VIEWS)[number];
 
 export const THEMES = ['night', 'day', 'red'] as const;
@@ -52,6 +54,8 @@ export class AppState {
   readonly station = new StationStore();
   readonly clockCheck = new ClockCheckStore();
   readonly search = new SearchStore();
+  readonly intake = new IntakeStore();
+  readonly digital = new DigitalStore();
   readonly path = new PathStore();
   readonly partner = new PartnerStore();
   readonly line = new LineStore(() => this.positions.here?.id);
@@ -114,6 +118,7 @@ export class AppState {
       void this.bandPlan.load();
     });
     this.live.on('positions', (positions) => this.positions.takeAll(positions));
+    this.live.on('programs', (programs) => this.digital.take(programs));
     this.live.on('clock', (clock) => this.clockCheck.take(clock));
     this.live.on('search', (search) => this.search.take(search));
     this.live.start();
@@ -205,6 +210,7 @@ export class AppState {
     void this.bandPlan.load();
     void this.positions.load();
     void this.clockCheck.load();
+    void this.digital.load();
     void this.station.load().then(() => this.#welcome());
   }
 

@@ -25,7 +25,8 @@
 
   const proof = $derived(store.proofs[hookup.id]);
   const busy = $derived(store.busy[hookup.id] ?? false);
-  const unit = $derived(hookup.kind === 'SERVICE' ? 'contacts' : 'records');
+  const UNITS: Partial<Record<Hookup['kind'], string>> = { SERVICE: 'contacts', CALLBOOK: 'answers' };
+  const unit = $derived(UNITS[hookup.kind] ?? 'records');
 </script>
 
 <article class="card" class:plain class:in-trouble={hookup.state === 'TROUBLE'} aria-label={hookup.name}>

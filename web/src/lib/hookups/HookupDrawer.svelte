@@ -5,6 +5,7 @@
   import RadioSharing from '../radio/RadioSharing.svelte';
   import RotorForm from '../rotor/RotorForm.svelte';
   import Finder from '../search/Finder.svelte';
+  import ProgramPanel from '../digital/ProgramPanel.svelte';
   import Drawer from '../shared/Drawer.svelte';
   import HookupCard from './HookupCard.svelte';
 
@@ -13,6 +14,7 @@
   const hookup = $derived(app.hookups.all.find((h) => h.id === id));
   const radio = $derived(app.radios.all.find((r) => r.hookup === id));
   const rotor = $derived(app.rotors.all.find((r) => r.hookup === id));
+  const program = $derived(app.digital.programs.find((p) => p.id === id));
   const address = $derived(radio?.address ?? rotor?.address);
   let settingUp = $state(false);
   let finding = $state(false);
@@ -76,8 +78,10 @@
     {/if}
     {#if hookup.kind === 'SERVICE'}<p><a href="#/services">See its lane</a></p>{/if}
     {#if hookup.kind === 'COPY'}<p><a href="#/station/safety">Choose the folder</a></p>{/if}
+    {#if hookup.kind === 'CALLBOOK'}<p><a href="#/station/callbook">Set the callbook up</a></p>{/if}
     {#if hookup.kind === 'CLOCK'}<p><a href="#/station/clocks">Choose the time server</a></p>{/if}
-    {#if hookup.kind === 'PROGRAM'}<p><a href="#/hookups">See what arrived lately</a></p>{/if}
+    {#if program}<ProgramPanel {program} />{/if}
+    {#if hookup.kind === 'PROGRAM'}<p><a href="#/intake">See what arrived lately</a></p>{/if}
   {/if}
 </Drawer>
 

@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { AppState } from '../frame/app.svelte';
   import { counted, grouped } from '../shared/format';
-  import Arrivals from './Arrivals.svelte';
   import { Button } from 'carbon-components-svelte';
   import { Add } from 'carbon-icons-svelte';
   import RadioSharing from '../radio/RadioSharing.svelte';
@@ -14,7 +13,9 @@
   /** What is being set up: the id of a coupling, or a new one. */
   let setUp = $state('');
 
-  const arriving = $derived(app.hookups.sources.reduce((sum, h) => sum + h.lastMinute, 0));
+  const arriving = $derived(
+    app.hookups.sources.reduce((sum, h) => sum + (h.kind === 'CALLBOOK' ? 0 : h.lastMinute), 0),
+  );
   const leaving = $derived(app.hookups.services.reduce((sum, h) => sum + h.lastMinute, 0));
 </script>
 
@@ -82,10 +83,17 @@
       {/if}
     </div>
   </div>
-  <Arrivals {app} />
+  <p class="muted below">
+    Files, ports and programs are set up under <a href="#/intake/sources">Intake</a>, and every record they
+    brought is listed there with what was decided about it.
+  </p>
 </section>
 
 <style>
+  .below {
+    margin-top: 24px;
+  }
+
   .sheet {
     display: grid;
     grid-template-columns: minmax(320px, 1fr) 176px minmax(320px, 1fr);

@@ -1,5 +1,11 @@
 import { api, got, Problem, type Hookup } from '../api/client';
 
+/** More would leave no room for the radios' names; every path is listed under Intake. */
+const MOST_PROGRAM_PLATES = 1;
+
+/** Programs that tell what they do come before mere paths for records. */
+const rank = (h: Hookup) => (h.id.startsWith('link-') ? 0 : h.id === 'adif-datagrams' ? 1 : 2);
+
 /** All couplings, kept fresh by the event stream. */
 export class HookupStore {
   all = $state.raw<Hookup[]>([]);
@@ -8,6 +14,24 @@ export class HookupStore {
   proofs = $state<Record<string, { works: boolean; sentence: string } | undefined>>({});
   /** Coupling id while something is being done to it. */
   busy = $state<Record<string, boolean>>({});
+
+  /**
+   * Those that are shown all the time. A callbook feeds nothing, and of the programs' many paths only those that brought
+   * something last take room; the others are seen when they are in trouble.
+   */
+  get plates(): Hookup[] {
+    const programs = this.sources
+      .filter((h) => h.kind === 'PROGRAM' && h.lastData !== undefined)
+      .sort((a, b) => rank(a) - rank(b) || a.id.localeCompare(b.id))
+      .slice(0, MOST_PROGRAM_PLATES);
+    return this.sources.filter(
+      (h) =>
+        h.state === 'TROUBLE' ||
+        (h.kind === 'PROGRAM'
+          ? programs.includes(h) || (programs.length === 0 && h.id === 'adif-datagrams')
+          : h.kind !== 'CALLBOOK'),
+    );
+  }
 
   get sources(): Hookup[] {
     return this.all.filter((h) => h.kind !== 'SERVICE' && h.kind !== 'CLOCK' && h.kind !== 'COPY');

@@ -49,6 +49,21 @@ describe('HookupStore', () => {
     expect(store.all[0]?.state).toBe('OFF');
   });
 
+  it('gives plates to the programs that tell most, and to whatever is in trouble', () => {
+    const store = new HookupStore();
+    const at = '2026-05-01T14:07:00Z';
+    store.all = [
+      hookup('adif-datagrams', { lastData: at }),
+      hookup('adif-stream', {}),
+      hookup('file-10', { lastData: at }),
+      hookup('file-11', { lastData: at, state: 'TROUBLE' }),
+      hookup('link-a', { lastData: at }),
+    ];
+    expect(store.plates.map((h) => h.id)).toEqual(['file-11', 'link-a']);
+    store.all = [hookup('adif-datagrams', {}), hookup('adif-stream', {})];
+    expect(store.plates.map((h) => h.id)).toEqual(['adif-datagrams']);
+  });
+
   it('says when the server does not answer', async () => {
     const store = new HookupStore();
     await store.test('a');

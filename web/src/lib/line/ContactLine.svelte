@@ -19,7 +19,10 @@
       app.positions.here?.ownCall,
     ].filter(Boolean),
   );
-  const first = $derived(view?.problems[0]);
+  /** Something typed that cannot be. */
+  const wrong = $derived(view?.tokens.some((t) => t.problem) ? view.problems[0]?.sentence : undefined);
+  /** What is still to be typed, or wrong though each word is right. */
+  const missing = $derived(view?.problems[0]?.sentence);
 
   $effect(() => {
     if (app.lineAsked && input) {
@@ -80,6 +83,17 @@
     }
   }
 
+  /** What may be kept for the contacts to come. */
+  const STICKS = new Map([
+    ['TX_PWR', 'power'],
+    ['COMMENT', 'comment'],
+  ]);
+  const keepable = $derived(
+    (view?.tokens ?? []).filter(
+      (t) => STICKS.has(t.field ?? '') && !t.problem && line.sticking[t.field ?? ''] !== t.value,
+    ),
+  );
+
   const left = (column: number) => `calc(${column} * 1ch)`;
 </script>
 
@@ -128,8 +142,8 @@
       </div>
     {/if}
     <div class="says" id="line-says" role="status">
-      {#if view && first && line.text.trim() !== '' && !view.tunes && (view.station || view.tokens.some((t) => t.problem))}
-        <span class="trouble">{first.sentence}</span>
+      {#if wrong && line.text.trim() !== '' && !view?.tunes}
+        <span class="trouble">{wrong}</span>
       {:else if view?.tunes}
         <span>Enter tunes the radio</span>
       {:else if view?.station}
@@ -139,6 +153,7 @@
         {:else}<span class="muted"
             >{view.station.worked === 0 ? 'new station' : `worked ${view.station.worked}×`}</span
           >{/if}
+        {#if missing}<span class="missing">{missing}</span>{/if}
       {:else if line.outcome && !line.outcome.good}
         <span class="trouble">{line.outcome.text}: {line.outcome.sentence}</span>
       {:else if line.outcome}
@@ -149,6 +164,18 @@
     </div>
     <div class="set">
       {#each view?.notices ?? [] as notice (notice)}<span class="notice">{notice}</span>{/each}
+      {#each keepable as token (token.from)}
+        <button class="more" onclick={() => line.stick(token.field ?? '', token.value)}
+          >Keep this {STICKS.get(token.field ?? '')}</button
+        >
+      {/each}
+      {#each Object.entries(line.sticking) as [field, value] (field)}
+        <button
+          class="kept"
+          title="Kept for each contact; click to let go"
+          onclick={() => line.stick(field, undefined)}>{STICKS.get(field) ?? field} {value} ×</button
+        >
+      {/each}
       <span class="mono muted">{setting.join(' · ')}</span>
       <button class="more" onclick={() => (app.lineInFields = !app.lineInFields)}>
         {app.lineInFields ? 'One line' : 'Fields'}
@@ -284,6 +311,24 @@
     justify-content: flex-end;
     gap: 12px;
     font-size: 12px;
+  }
+
+  .missing {
+    color: var(--yb-trouble);
+  }
+
+  .kept {
+    max-width: 160px;
+    padding: 1px 8px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 10px;
+    background: none;
+    color: var(--yb-ink);
+    font: inherit;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    cursor: pointer;
   }
 
   .typed > .entry {

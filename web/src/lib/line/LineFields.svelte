@@ -6,8 +6,9 @@
   let { app }: { app: AppState } = $props();
 
   let values = $state<Record<string, string>>({});
-  const shown = $derived(LINE_FIELDS.filter((f) => f.name === 'call' || app.lineFields.includes(f.name)));
   /** Known repeaters and satellites ask for how the signal travels. */
+  const asked = $derived(app.line.view?.relayed ? ['via', 'sat'] : []);
+  const shown = $derived(LINE_FIELDS.filter((f) => ['call', ...asked, ...app.lineFields].includes(f.name)));
   const problems = $derived(
     new Map((app.line.view?.tokens ?? []).filter((t) => t.problem).map((t) => [t.label, t.problem ?? ''])),
   );

@@ -1,3 +1,4 @@
+import type { Memory } from '../position/positions.svelte';
 import { api, got, Problem, type LineLogged, type LineView } from '../api/client';
 
 const MOST_RECALLED = 50;
@@ -65,6 +66,7 @@ export class LineStore {
   sticking = $state.raw<Record<string, string>>({});
 
   #server: LineServer;
+  #memory: Memory;
   #position: () => number | undefined;
   #firstTyped = 0;
   #reading = false;
@@ -74,13 +76,11 @@ export class LineStore {
   #recalled = -1;
   #cleared = '';
 
-  constructor(position: () => number | undefined, on: LineServer = server) {
+  constructor(position: () => number | undefined, on: LineServer = server, memory: Memory = localStorage) {
     this.#position = position;
     this.#server = on;
-    this.sticking = JSON.parse(globalThis.localStorage?.getItem(STICKING_KEY) ?? '{}') as Record<
-      string,
-      string
-    >;
+    this.#memory = memory;
+    this.sticking = JSON.parse(memory.getItem(STICKING_KEY) ?? '{}') as Record<string, string>;
   }
 
   type(text: string): void {
@@ -125,7 +125,7 @@ export class LineStore {
     const others = Object.entries(this.sticking).filter(([name]) => name !== field);
     const kept = Object.fromEntries(value === undefined ? others : [...others, [field, value]]);
     this.sticking = kept;
-    localStorage.setItem(STICKING_KEY, JSON.stringify(kept));
+    this.#memory.setItem(STICKING_KEY, JSON.stringify(kept));
     void this.#read();
   }
 

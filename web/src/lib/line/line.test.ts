@@ -6,6 +6,7 @@ const VIEW: LineView = {
   tokens: [],
   tunes: false,
   start: '2026-11-23T14:07:31Z',
+  relayed: false,
   late: false,
   problems: [],
   notices: [],
@@ -33,9 +34,15 @@ class FakeLine implements LineServer {
   }
 }
 
+const NO_MEMORY = { getItem: () => null, setItem: () => undefined };
+
+function storeOn(server: FakeLine): LineStore {
+  return new LineStore(() => 1, server, NO_MEMORY);
+}
+
 describe('LineStore', () => {
   it('shows what the line means, the newest answer only', async () => {
-    const line = new LineStore(() => 1, new FakeLine());
+    const line = storeOn(new FakeLine());
     line.type('z');
     line.type('zp');
     line.type('zp5');
@@ -44,7 +51,7 @@ describe('LineStore', () => {
 
   it('is free at once and carries out in order what was sent off', async () => {
     const server = new FakeLine();
-    const line = new LineStore(() => 1, server);
+    const line = storeOn(server);
     for (const text of ['14025', 'zp5qxa', '7012', 'k1qab']) {
       line.type(text);
       void line.enter();
@@ -59,7 +66,7 @@ describe('LineStore', () => {
   it('brings back a line that could not be logged, unless another is being typed', async () => {
     const server = new FakeLine();
     server.fail = 'zp5';
-    const line = new LineStore(() => 1, server);
+    const line = storeOn(server);
     line.type('zp5qxa');
     await line.enter();
     expect(line.text).toBe('zp5qxa');
@@ -81,7 +88,7 @@ describe('LineStore', () => {
       asked++;
       return read(body);
     };
-    const line = new LineStore(() => 1, server);
+    const line = storeOn(server);
     line.refresh();
     expect(asked).toBe(0);
     line.type('zp5qxa');
@@ -90,8 +97,26 @@ describe('LineStore', () => {
     await vi.waitFor(() => expect(asked).toBe(2));
   });
 
+  it('keeps a value for the contacts to come until it is let go', async () => {
+    const server = new FakeLine();
+    const sent: (Record<string, string> | undefined)[] = [];
+    const log = server.log.bind(server);
+    server.log = (body) => {
+      sent.push(body.sticking);
+      return log(body);
+    };
+    const line = storeOn(server);
+    line.stick('TX_PWR', '5');
+    for (const text of ['a1aa', 'b1bb']) {
+      line.type(text);
+      await line.enter();
+      line.stick('TX_PWR', undefined);
+    }
+    expect(sent).toEqual([{ TX_PWR: '5' }, {}]);
+  });
+
   it('restores what was cleared', () => {
-    const line = new LineStore(() => 1, new FakeLine());
+    const line = storeOn(new FakeLine());
     line.type('zp5qxa 599');
     line.clear();
     expect(line.restore()).toBe(true);
@@ -100,7 +125,7 @@ describe('LineStore', () => {
   });
 
   it('recalls older lines one by one', async () => {
-    const line = new LineStore(() => 1, new FakeLine());
+    const line = storeOn(new FakeLine());
     for (const text of ['a1aa', 'b1bb']) {
       line.type(text);
       await line.enter();

@@ -1,5 +1,6 @@
 import type {
   ClockView,
+  DigitalProgram,
   Hookup,
   LogChange,
   LogLine,
@@ -33,6 +34,7 @@ export interface LiveTopics {
   positions: Position[];
   clock: ClockView;
   search: SearchView;
+  programs: DigitalProgram[];
 }
 
 type Listener<K extends keyof LiveTopics> = (content: LiveTopics[K]) => void;
@@ -59,6 +61,7 @@ const KINDS: (keyof LiveTopics)[] = [
   'positions',
   'clock',
   'search',
+  'programs',
 ];
 /** The server beats every ten seconds; without a sign for this long the connection is dead, whatever the browser says. */
 const SILENCE_MS = 25_000;

@@ -7,6 +7,7 @@
   import Drawer from '../shared/Drawer.svelte';
   import SealGlyph from '../shared/SealGlyph.svelte';
   import { changedFields, clashes, followed, MAIN_FIELDS, otherFields, PROPAGATION } from './fields';
+  import Records from '../intake/Records.svelte';
   import Journey from './Journey.svelte';
 
   let { app, id }: { app: AppState; id: number } = $props();
@@ -18,7 +19,7 @@
   let theirs = $state.raw<Record<string, string>>({});
   let saved = $state(false);
   let saving = $state(false);
-  let tab = $state<'journey' | 'fields'>('journey');
+  let tab = $state<'journey' | 'fields' | 'records'>('journey');
 
   const changes = $derived(contact ? changedFields(contact.fields, form) : {});
   const dirty = $derived(Object.keys(changes).length > 0);
@@ -109,6 +110,7 @@
   <TextInput
     size="sm"
     labelText={label}
+    title={contact?.sources[name] ? `Said by ${contact.sources[name]}` : undefined}
     bind:value={form[name]}
     invalid={problem?.fields.has(name)}
     invalidText={problem?.fields.get(name)}
@@ -134,10 +136,13 @@
     <div class="tabs" role="tablist">
       <button role="tab" aria-selected={tab === 'journey'} onclick={() => (tab = 'journey')}>Journey</button>
       <button role="tab" aria-selected={tab === 'fields'} onclick={() => (tab = 'fields')}>Fields</button>
+      <button role="tab" aria-selected={tab === 'records'} onclick={() => (tab = 'records')}>Records</button>
     </div>
 
     {#if tab === 'journey'}
       <Journey steps={contact.journey} />
+    {:else if tab === 'records'}
+      <Records {id} version={contact.version} call={contact.line.call} onchanged={() => void read()} />
     {:else}
       <form onsubmit={save} aria-label="Fields">
         <div class="fields">

@@ -36,9 +36,15 @@
   let opened = $state.raw<Set<string>>(new Set());
   let request = 0;
 
+  /** Rows come first; whoever types on does not wait for counts nobody will look at. */
+  const SETTLED_MS = 200;
+
   $effect(() => {
     void app.log.edition;
-    untrack(() => void read());
+    if (!app.log.loading) {
+      const timer = setTimeout(() => void untrack(read), SETTLED_MS);
+      return () => clearTimeout(timer);
+    }
   });
 
   async function read() {

@@ -150,7 +150,10 @@
     outline-offset: -2px;
   }
 
+  /* An empty one, too, can be pointed at to be filled. */
   [role='cell'] {
+    min-height: 26px;
+    line-height: 26px;
     overflow: hidden;
     text-overflow: ellipsis;
   }

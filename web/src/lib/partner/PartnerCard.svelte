@@ -13,6 +13,10 @@
   /** What the operator typed stands above what was known. */
   const typedField = (field: string) =>
     typed && app.line.view?.tokens.find((t) => t.field === field && !t.problem)?.value;
+  const worked = $derived(
+    `Worked ${counted(partner?.contacts ?? 0, 'time')}, ` +
+      (partner?.confirmed ? `${partner.confirmed} confirmed` : 'never confirmed'),
+  );
   const bands = $derived(app.station.view?.preferences.bandsInUse ?? []);
   const band = $derived(app.line.view?.band ?? app.radios.chosen?.now?.band);
 </script>
@@ -20,13 +24,20 @@
 <section class="card" aria-label="Partner">
   {#if partner}
     <div class="who">
+      {#if partner.callbook?.picture}
+        <img
+          class="picture"
+          src={`/api/callbook/picture?call=${partner.call}`}
+          alt={`${partner.call} at home`}
+        />
+      {/if}
       <p class="head">
         <span class="mono call">{partner.call}</span>
         {#if typed?.need}<NeedMark mark={typed.need} />{/if}
       </p>
       <p class="name">
         {[typedField('NAME') ?? partner.name, typedField('QTH') ?? partner.qth].filter(Boolean).join(', ') ||
-          'No name known yet'}
+          (app.partner.lookup.asking ? 'Asking the callbook…' : 'No name known yet')}
       </p>
       <p class="muted">
         {#if partner.entity}
@@ -42,12 +53,17 @@
         {#if partner.contacts === 0}
           Not worked before
         {:else}
-          Worked {counted(partner.contacts, 'time')},
-          {partner.confirmed === 0 ? 'never confirmed' : `${partner.confirmed} confirmed`}
-          {#if partner.lastConfirmed}<span class="muted">, last of {utcDate(partner.lastConfirmed)}</span
+          {worked}{#if partner.lastConfirmed}<span class="muted"
+              >, last of {utcDate(partner.lastConfirmed)}</span
             >{/if}
         {/if}
       </p>
+      {#each partner.callbook?.confirms ?? [] as { service, lastUpload } (service)}
+        <p class="muted small">Confirms with {service}, last log of {utcDate(lastUpload)}</p>
+      {/each}
+      {#if app.partner.lookup.problem}
+        <p class="muted small" title={app.partner.lookup.problem}>The callbook cannot be asked now.</p>
+      {/if}
       <Matrix {bands} station={partner.station} entity={partner.ofEntity} here={band} />
     </div>
     <div class="where">
@@ -81,6 +97,20 @@
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
     gap: 20px;
     min-height: 272px;
+  }
+
+  .picture {
+    float: right;
+    width: 112px;
+    height: 84px;
+    margin-left: 12px;
+    border-radius: 3px;
+    object-fit: cover;
+  }
+
+  .small {
+    margin: -6px 0 8px;
+    font-size: 13px;
   }
 
   .head {

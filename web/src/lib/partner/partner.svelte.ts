@@ -1,6 +1,9 @@
-import { api, got, Problem, type PartnerView } from '../api/client';
+import { api, got, Problem, type CallbookLookup, type PartnerView } from '../api/client';
 
-const ASK_AFTER_MS = 50;
+/** The card, with its map, takes a while to draw; it waits until the typist rests, so that the line stays quick. */
+const ASK_AFTER_MS = 120;
+/** The callbook is asked about whole calls, once nobody types on. */
+const LOOK_UP_AFTER_MS = 400;
 
 /** Whom the card shows. */
 export interface Whom {
@@ -11,6 +14,12 @@ export interface Whom {
 
 export type PartnerReader = (whom: Whom, positionId: number | undefined) => Promise<PartnerView>;
 
+/** Asks the callbook; tells whether more is known than before. */
+export type CallbookReader = (call: string) => Promise<CallbookLookup>;
+
+const readCallbook: CallbookReader = (call) =>
+  got(api.POST('/api/callbook/find', { params: { query: { call } } }));
+
 const readPartner: PartnerReader = ({ call, locator }, positionId) =>
   got(api.GET('/api/partner', { params: { query: { call, locator, positionId } } }));
 
@@ -18,13 +27,17 @@ const readPartner: PartnerReader = ({ call, locator }, positionId) =>
 export class PartnerStore {
   view = $state.raw<PartnerView | undefined>(undefined);
   problem = $state('');
+  /** Whether the callbook is being asked, and why it could not be. */
+  lookup = $state.raw<{ asking: boolean; problem?: string }>({ asking: false });
 
   #read: PartnerReader;
+  #callbook: CallbookReader;
   #asked = '';
   #timer: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(read: PartnerReader = readPartner) {
+  constructor(read: PartnerReader = readPartner, callbook: CallbookReader = readCallbook) {
     this.#read = read;
+    this.#callbook = callbook;
   }
 
   show(whom: Whom | undefined, positionId: number | undefined): void {
@@ -33,6 +46,7 @@ export class PartnerStore {
       return;
     }
     this.#asked = asked;
+    this.lookup = { asking: false };
     clearTimeout(this.#timer);
     if (whom) {
       this.#timer = setTimeout(() => void this.#load(whom, positionId, asked), ASK_AFTER_MS);
@@ -53,11 +67,31 @@ export class PartnerStore {
       if (asked === this.#asked) {
         this.view = view;
         this.problem = '';
+        this.#timer = setTimeout(() => void this.#lookUp(whom, positionId, asked), LOOK_UP_AFTER_MS);
       }
     } catch (e) {
       if (asked === this.#asked) {
         this.view = undefined;
         this.problem = e instanceof Problem ? e.message : String(e);
+      }
+    }
+  }
+
+  /** What the callbook adds comes when it comes; the card stands before and without it. */
+  async #lookUp(whom: Whom, positionId: number | undefined, asked: string): Promise<void> {
+    if (asked === this.#asked) {
+      this.lookup = { asking: true };
+    }
+    try {
+      const { news, problem } = await this.#callbook(whom.call);
+      const view = news ? await this.#read(whom, positionId) : undefined;
+      if (asked === this.#asked) {
+        this.view = view ?? this.view;
+        this.lookup = { asking: false, problem };
+      }
+    } catch (e) {
+      if (asked === this.#asked) {
+        this.lookup = { asking: false, problem: e instanceof Problem ? e.message : String(e) };
       }
     }
   }

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Select, SelectItem } from 'carbon-components-svelte';
+  import { Select, SelectItem, TextArea } from 'carbon-components-svelte';
   import { api, got, type BandView, type StationView } from '../api/client';
   import { metres } from '../radio/dial';
   import { kiloHertz } from '../shared/format';
@@ -78,6 +78,21 @@
     <SavedMark saved={station.saving.savedAny('preference-')} />
     <p class="muted">
       What an operator's licence allows is set with the operator, under Calls and operators.
+    </p>
+    <h2>Repeaters and satellites</h2>
+    <TextArea
+      labelText="One a line; the frequency is the one you transmit on, in MHz"
+      placeholder="145.700 repeater Pico&#10;435.100-435.200 satellite LAMP-1"
+      rows={4}
+      value={view.preferences.channels ?? ''}
+      invalid={station.saving.fault('preference-channels', 'channels') !== ''}
+      invalidText={station.saving.fault('preference-channels', 'channels')}
+      on:change={(event) =>
+        void station.prefer({ channels: (event.currentTarget as HTMLTextAreaElement).value })}
+    />
+    <p class="muted">
+      A contact there is logged with how the signal travelled, so that no award counts a repeater as a
+      station's own reach.
     </p>
   </div>
   <div>

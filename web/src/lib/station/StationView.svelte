@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { AppState } from '../frame/app.svelte';
   import BandsPage from './BandsPage.svelte';
+  import CallbookPage from './CallbookPage.svelte';
   import CallsPage from './CallsPage.svelte';
   import ClocksPage from './ClocksPage.svelte';
   import KeepPage from './KeepPage.svelte';
@@ -16,6 +17,7 @@
     { id: 'positions', label: 'Positions' },
     { id: 'bands', label: 'Bands and modes' },
     { id: 'clocks', label: 'Units and clocks' },
+    { id: 'callbook', label: 'Callbook and lists' },
     { id: 'safety', label: 'Keeping it safe' },
     { id: 'keep', label: 'Settings file' },
   ] as const;
@@ -49,6 +51,7 @@
       {:else if page === 'positions'}<PositionsPage {app} />
       {:else if page === 'bands'}<BandsPage {station} view={station.view} />
       {:else if page === 'clocks'}<ClocksPage {station} view={station.view} clock={app.clockCheck.view} />
+      {:else if page === 'callbook'}<CallbookPage />
       {:else if page === 'safety'}<SafetyPage />
       {:else}<KeepPage {app} />{/if}
     {:else}

@@ -49,6 +49,8 @@ public abstract class AppTest {
     static void settings(DynamicPropertyRegistry registry) {
         registry.add("yokebar.home", HOME::toString);
         registry.add("yokebar.adif-udp-port", () -> 0);
+        registry.add("yokebar.adif-tcp-port", () -> 0);
+        registry.add("yokebar.link-port", () -> 0);
         registry.add("yokebar.radio-share-port", () -> 0);
         registry.add("yokebar.simulated-devices", () -> "");
     }
@@ -67,6 +69,9 @@ public abstract class AppTest {
             "delivery_past",
             "journey_note",
             "intake_journal",
+            "set_aside",
+            "also_known",
+            "journal_moved",
             "contact_past",
             "contact_added",
             "log_change",
@@ -134,6 +139,18 @@ public abstract class AppTest {
 
     protected String text(String path) throws Exception {
         return send(request(path).GET()).body();
+    }
+
+    /** The whole log as ADI text, once all that is stored shows in it. */
+    protected String wholeLog() throws Exception {
+        await("the export to have what is stored", () -> {
+            try {
+                return text("/api/contacts.adi").split("<EOR>").length - 1 == count("contact");
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        return text("/api/contacts.adi");
     }
 
     protected JsonNode put(String path, Object body) throws Exception {

@@ -21,10 +21,13 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.TaskScheduler;
 import org.springframework.stereotype.Component;
@@ -33,6 +36,8 @@ import yokebar.app.FieldProblem;
 import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
+import yokebar.app.safety.Compaction;
+import yokebar.app.safety.StagedLog;
 
 /**
  * Dated, compressed copies of the whole database, made by H2 itself while the application goes on: by hand, once a day, and
@@ -43,23 +48,39 @@ public class Backups implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
     private static final DateTimeFormatter NAMED = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
     private static final Pattern NAME = Pattern.compile("yokebar-(\\d{4}-\\d{2}-\\d{2}-\\d{6})\\.zip");
-    private static final Duration LOOK_EVERY = Duration.ofMinutes(5);
+    private static final String BEING_MADE = "backup-being-made.tmp";
+    private static final Duration LOOK_EVERY = Duration.ofMinutes(2);
     private static final Duration DAILY = Duration.ofHours(24);
+    /** H2 gives no space back while it makes a backup, so none is begun in the middle of an import. */
+    private static final Duration CALM = Duration.ofMinutes(2);
 
     private final DataSource database;
     private final SafetySettings settings;
     private final TaskScheduler scheduler;
+    private final Compaction compaction;
+    private final Path home;
     private final Clock clock;
     private final ReentrantLock oneAtATime = new ReentrantLock();
     private volatile boolean changedSince;
+    private final Instant began;
+    private volatile Instant lastChange = Instant.EPOCH;
     private volatile @Nullable String problem;
     private @Nullable ScheduledFuture<?> looking;
 
-    Backups(DataSource database, SafetySettings settings, TaskScheduler scheduler, Clock clock) {
+    Backups(
+            DataSource database,
+            SafetySettings settings,
+            TaskScheduler scheduler,
+            Compaction compaction,
+            @Value("${yokebar.home}") Path home,
+            Clock clock) {
+        this.compaction = compaction;
+        this.home = home;
         this.database = database;
         this.settings = settings;
         this.scheduler = scheduler;
         this.clock = clock;
+        this.began = clock.instant();
     }
 
     /**
@@ -83,8 +104,33 @@ public class Backups implements SmartLifecycle {
             running.cancel(false);
         }
         if (changedSince && settings.row().backupOnExit) {
-            quietly();
+            if (compaction.due()) {
+                Path folder = settings.backupFolder();
+                compaction.afterwards(() -> packClosed(folder));
+            } else {
+                quietly();
+            }
         }
+    }
+
+    /** Packs the log's file when nobody has it open any more; the backup looks like those that H2 makes. */
+    private void packClosed(Path folder) {
+        try {
+            Files.createDirectories(folder);
+            Path fresh = folder.resolve(BEING_MADE);
+            try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(fresh))) {
+                zip.putNextEntry(new ZipEntry(StagedLog.DATABASE));
+                Files.copy(home.resolve(StagedLog.DATABASE), zip);
+                zip.closeEntry();
+            }
+            Files.move(fresh, folder.resolve(name(clock.instant())), StandardCopyOption.ATOMIC_MOVE);
+        } catch (IOException e) {
+            LOG.warn("No backup could be made in {} at the end: {}", folder, e.toString());
+        }
+    }
+
+    private static String name(Instant madeAt) {
+        return "yokebar-" + NAMED.format(LocalDateTime.ofInstant(madeAt, ZoneOffset.UTC)) + ".zip";
     }
 
     @Override
@@ -100,23 +146,33 @@ public class Backups implements SmartLifecycle {
 
     @TransactionalEventListener
     void logged(ContactsLogged event) {
-        changedSince = true;
+        noteChange();
     }
 
     @TransactionalEventListener
     void changed(ContactsChanged event) {
-        changedSince = true;
+        noteChange();
     }
 
     @TransactionalEventListener
     void deleted(ContactsDeleted event) {
+        noteChange();
+    }
+
+    private void noteChange() {
         changedSince = true;
+        lastChange = clock.instant();
     }
 
     private void daily() {
+        Instant now = clock.instant();
         if (settings.row().backupDaily && changedSince) {
-            Instant last = all().stream().map(Backup::madeAt).findFirst().orElse(Instant.EPOCH);
-            if (last.isBefore(clock.instant().minus(DAILY))) {
+            Instant last = all().stream().map(Backup::madeAt).findFirst().orElse(began);
+            Duration age = Duration.between(last, now);
+            boolean calm = lastChange.isBefore(now.minus(CALM));
+            boolean none = last.equals(began);
+            // Where contacts come every minute day and night it is made all the same, only later.
+            if (calm && (none || age.compareTo(DAILY) > 0) || age.compareTo(DAILY.multipliedBy(2)) > 0) {
                 quietly();
             }
         }
@@ -178,9 +234,9 @@ public class Backups implements SmartLifecycle {
             Files.createDirectories(folder);
             changedSince = false;
             Instant now = clock.instant();
-            String name = "yokebar-" + NAMED.format(LocalDateTime.ofInstant(now, ZoneOffset.UTC)) + ".zip";
+            String name = name(now);
             // It gets its name when it is whole, so that half a backup is never taken for one.
-            Path fresh = folder.resolve("backup-being-made.tmp");
+            Path fresh = folder.resolve(BEING_MADE);
             Files.deleteIfExists(fresh);
             try (Connection connection = database.getConnection();
                     PreparedStatement backup = connection.prepareStatement("backup to ?")) {

@@ -9,7 +9,10 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -26,10 +29,12 @@ import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.Journey;
 import yokebar.app.log.JourneyStep;
 import yokebar.app.log.SealsChanged;
+import yokebar.core.confirm.ConfirmationMarks;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.delivery.DeliveryEvent;
 import yokebar.core.delivery.DeliveryState;
+import yokebar.core.delivery.DeliveryTransitions;
 import yokebar.core.delivery.Eligibility;
 
 /** Gives every contact its delivery rows, and keeps them true when contacts or rules change. */
@@ -77,14 +82,33 @@ public class Deliveries {
                 delivery.id = Delivery.id(contact.id(), service.serviceId());
                 delivery.serviceId = service.serviceId();
                 delivery.changedAt = now;
-                Optional<Eligibility.Hold> hold = check(service, contact.contact(), now);
-                hold.ifPresent(h -> hold(delivery, h));
+                DeliveryState before = movedIn(service, contact.contact(), event);
+                if (before != null) {
+                    delivery.state = before;
+                    delivery.reason = "So said the log it came from.";
+                } else {
+                    Optional<Eligibility.Hold> hold =
+                            event.held() ? Optional.of(Eligibility.BY_SOURCE) : check(service, contact.contact(), now);
+                    hold.ifPresent(h -> hold(delivery, h));
+                }
                 tally.came(delivery.serviceId, delivery.state);
                 rows.add(delivery);
             }
         }
         bulk.insert(rows);
         store(tally);
+    }
+
+    /** How far a contact had come at a service, as its own fields say; null when they say nothing of it. */
+    private static @Nullable DeliveryState movedIn(ServiceAdapter service, Contact contact, ContactsLogged event) {
+        if (event.origins().isEmpty()) {
+            return null;
+        }
+        return ConfirmationMarks.of(contact.details()).stream()
+                .filter(mark -> Objects.equals(event.origins().get(mark.origin()), service.serviceId()))
+                .map(mark -> DeliveryTransitions.movedIn(mark.kind()))
+                .findFirst()
+                .orElse(null);
     }
 
     /** Runs inside the transaction that changes the contacts. */
@@ -168,6 +192,9 @@ public class Deliveries {
 
     /** Looks at the rules again where they have a say: waiting, held, refused and changed contacts. */
     void applyRules(Delivery delivery, ServiceAdapter service, Contact contact, Instant now, StateTally tally) {
+        if (delivery.holdRule == Eligibility.Rule.BY_SOURCE) {
+            return;
+        }
         Optional<Eligibility.Hold> hold = check(service, contact, now);
         if (hold.isPresent()) {
             if (delivery.apply(DeliveryEvent.RULES_HOLD, hold.get().sentence(), now, tally)) {
@@ -196,6 +223,47 @@ public class Deliveries {
         store(tally);
         events.publishEvent(new SealsChanged(List.of(contactId)));
         events.publishEvent(new LaneChanged(serviceId));
+    }
+
+    /** The contacts that wait because of where they came from. */
+    @Transactional(readOnly = true)
+    public List<Long> waitingForALook() {
+        List<Long> ids = new ArrayList<>();
+        for (ServiceAdapter service : services) {
+            ids.addAll(db.createQuery(
+                            "select id from Delivery where serviceId = :service and state = :held and holdRule = :rule",
+                            Long.class)
+                    .setParameter("service", service.serviceId())
+                    .setParameter("held", DeliveryState.HELD)
+                    .setParameter("rule", Eligibility.Rule.BY_SOURCE)
+                    .getResultList());
+        }
+        return ids.stream().map(id -> id / Delivery.SERVICES).distinct().toList();
+    }
+
+    /**
+     * Lets go what waited because of where it came from; the other rules still have their say.
+     *
+     * @return how many contacts no longer wait
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public int letGo(Collection<Long> contactIds) {
+        StateTally tally = new StateTally();
+        Instant now = clock.instant();
+        Map<Long, LoggedContact> contacts = log.find(contactIds);
+        Set<Long> moved = new TreeSet<>();
+        for (Delivery delivery : of(contactIds).values()) {
+            LoggedContact contact = contacts.get(delivery.contactId());
+            if (contact != null && delivery.holdRule == Eligibility.Rule.BY_SOURCE) {
+                delivery.holdRule = null;
+                applyRules(delivery, adapter(delivery.serviceId), contact.contact(), now, tally);
+                moved.add(delivery.contactId());
+            }
+        }
+        store(tally);
+        events.publishEvent(new SealsChanged(List.copyOf(moved)));
+        tellLanes();
+        return moved.size();
     }
 
     /** The confirmation of a contact by the other side was fetched. */

@@ -11,6 +11,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.FieldProblem;
+import yokebar.app.WebAddress;
 import yokebar.app.safety.SecretBox;
 
 /** The services and the operator's settings for them. */
@@ -45,7 +46,7 @@ public class Services {
     public void change(int serviceId, Draft draft) {
         ServiceRow row = row(serviceId);
         if (draft.address() != null) {
-            row.address = address(draft.address());
+            row.address = WebAddress.checked("address", draft.address());
         }
         if (draft.account() != null) {
             row.account = draft.account().strip();
@@ -123,17 +124,5 @@ public class Services {
             return adapter.line(
                     new ServiceAdapter.Account(row.address, row.account, secrets.openText(row.sealedPassword)));
         });
-    }
-
-    private static String address(String text) {
-        try {
-            URI uri = URI.create(text.strip());
-            if (uri.getHost() != null && ("http".equals(uri.getScheme()) || "https".equals(uri.getScheme()))) {
-                return uri.toString();
-            }
-        } catch (IllegalArgumentException e) {
-            // said below
-        }
-        throw new FieldProblem("address", "\"" + text + "\" is no web address; it looks like https://host/path.");
     }
 }

@@ -10,6 +10,7 @@ public interface Hookup {
         DEVICE,
         PROGRAM,
         FEED,
+        CALLBOOK,
         CLOCK,
         COPY,
         SERVICE

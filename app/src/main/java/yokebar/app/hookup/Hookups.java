@@ -37,6 +37,11 @@ public class Hookups {
         changed(hookup.id());
     }
 
+    /** Forgets a coupling that is set up anew; the operator's wish stays. */
+    public void forget(Hookup hookup) {
+        byId.remove(hookup.id(), hookup);
+    }
+
     /** To be called by a coupling whenever what it shows is different. */
     public void changed(String id) {
         events.publishEvent(new HookupChanged(id));

@@ -9,7 +9,6 @@ import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdiReader;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.adif.AdifRecord;
-import yokebar.core.contact.Source;
 
 /** Makes arrivals out of ADI text. */
 final class Arrivals {
@@ -19,25 +18,24 @@ final class Arrivals {
     private Arrivals() {}
 
     /** Everything a piece of text holds; text with nothing in it is one refused arrival. */
-    static List<Arrival> of(byte[] text, String sourceId, Source source, String sender, Instant arrivedAt) {
+    static List<Arrival> of(byte[] text, String sender, Instant arrivedAt) {
         List<Arrival> arrivals = new ArrayList<>();
         AdiReader reader = new AdiReader(new ByteArrayInputStream(text));
         try {
             for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
-                arrivals.add(of(record, reader.rawRecord(), sourceId, source, sender, arrivedAt));
+                arrivals.add(of(record, reader.rawRecord(), sender, arrivedAt));
             }
         } catch (IOException e) {
             throw new IllegalStateException("reading from memory does not fail", e);
         }
         if (arrivals.isEmpty()) {
-            arrivals.add(new Arrival(
-                    sourceId, source, sender, arrivedAt, "", AdifFields.EMPTY, "There is no record in it.", null));
+            arrivals.add(new Arrival(sender, arrivedAt, "", AdifFields.EMPTY, "There is no record in it.", null));
         }
         return arrivals;
     }
 
-    static Arrival of(AdifRecord record, String raw, String sourceId, Source source, String sender, Instant arrivedAt) {
-        return new Arrival(sourceId, source, sender, arrivedAt, raw, record.fields(), fault(record, raw), null);
+    static Arrival of(AdifRecord record, String raw, String sender, Instant arrivedAt) {
+        return new Arrival(sender, arrivedAt, raw, record.fields(), fault(record, raw), null);
     }
 
     private static @Nullable String fault(AdifRecord record, String raw) {

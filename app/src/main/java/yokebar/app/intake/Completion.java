@@ -2,6 +2,7 @@ package yokebar.app.intake;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -9,13 +10,17 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import yokebar.app.callbook.Callbook;
 import yokebar.app.position.ContactSetting;
 import yokebar.app.position.Positions;
 import yokebar.app.radio.Radios;
+import yokebar.app.reference.ReferenceData;
 import yokebar.app.station.Station;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.call.Call;
+import yokebar.core.contact.Provenance;
 import yokebar.core.contact.Source;
+import yokebar.core.entity.Situation;
 import yokebar.core.radio.RadioCompletion;
 
 /**
@@ -36,17 +41,27 @@ class Completion {
     private final Radios radios;
     private final Positions positions;
     private final Station station;
+    private final Callbook callbook;
+    private final ReferenceData reference;
     private final Clock clock;
-    private final Map<String, Completed> before = new LinkedHashMap<>() {
+    private final Map<String, Made> before = new LinkedHashMap<>() {
         private static final long serialVersionUID = 1L;
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Completed> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<String, Made> eldest) {
             return size() > MOST_REMEMBERED;
         }
     };
 
-    Completion(Radios radios, Positions positions, Station station, Clock clock) {
+    Completion(
+            Radios radios,
+            Positions positions,
+            Station station,
+            Callbook callbook,
+            ReferenceData reference,
+            Clock clock) {
+        this.callbook = callbook;
+        this.reference = reference;
         this.radios = radios;
         this.positions = positions;
         this.station = station;
@@ -57,12 +72,37 @@ class Completion {
      * A record ready to be read.
      *
      * @param ownCall the call it was made with if it does not say
-     * @param fromRadio the ADIF names of the fields a radio gave
+     * @param told which source each field came from
+     * @param notice what is odd about it, for the journal; null when nothing is
      */
-    record Completed(AdifFields fields, @Nullable Call ownCall, List<String> fromRadio, @Nullable Long placeId) {}
+    record Completed(
+            AdifFields fields,
+            @Nullable Call ownCall,
+            Provenance told,
+            @Nullable Long placeId,
+            @Nullable String notice) {
+
+        Completed by(@Nullable Call call, @Nullable String odd) {
+            return new Completed(fields, call, told, placeId, odd);
+        }
+
+        /** With what it does not say itself. */
+        Completed with(AdifFields more, Source from, @Nullable Long place) {
+            List<String> added = more.names().stream()
+                    .filter(name -> fields.get(name) == null)
+                    .toList();
+            if (added.isEmpty()) {
+                return new Completed(fields, ownCall, told, place, notice);
+            }
+            AdifFields.Builder complete = new AdifFields.Builder();
+            fields.forEach(complete::put);
+            added.forEach(name -> complete.put(name, more.get(name)));
+            return new Completed(complete.build(), ownCall, told.with(added, from), place, notice);
+        }
+    }
 
     /** Completes records in order; all of one batch see the same station. */
-    List<Completed> complete(List<Arrival> arrivals) {
+    List<Completed> complete(ArrivalPath path, List<Arrival> arrivals) {
         Call ownCall = station.ownCall().orElse(null);
         Map<Optional<Long>, ContactSetting> settings = new HashMap<>();
         return arrivals.stream()
@@ -70,28 +110,106 @@ class Completion {
                         ? new Completed(
                                 arrival.fields(),
                                 ownCall,
-                                arrival.typed().fromRadio(),
-                                arrival.typed().placeId())
-                        : arrival.source() == Source.PROGRAM
-                                        && RadioCompletion.madeWithin(ONE_SITTING, arrival.fields(), clock.instant())
-                                ? madeToday(arrival, settings)
-                                : new Completed(arrival.fields(), ownCall, List.of(), null))
+                                arrival.typed().told(),
+                                arrival.typed().placeId(),
+                                null)
+                        : complete(path, arrival, ownCall, settings))
                 .toList();
     }
 
-    private synchronized Completed madeToday(Arrival arrival, Map<Optional<Long>, ContactSetting> settings) {
-        Completed known = before.get(arrival.raw());
-        if (known != null) {
-            return known;
-        }
-        RadioCompletion.Completed onRadio = RadioCompletion.madeWithin(JUST_NOW, arrival.fields(), clock.instant())
-                ? RadioCompletion.complete(arrival.fields(), radios.readings())
-                : RadioCompletion.Completed.asItCame(arrival.fields());
-        ContactSetting setting = settings.computeIfAbsent(
-                Optional.ofNullable(onRadio.radioId()), radioId -> positions.setting(radioId.orElse(null)));
-        Completed completed = new Completed(
-                setting.complete(onRadio.fields()), setting.ownCall(), onRadio.fromRadio(), setting.placeId());
-        before.put(arrival.raw(), completed);
-        return completed;
+    private Completed complete(
+            ArrivalPath path, Arrival arrival, @Nullable Call ownCall, Map<Optional<Long>, ContactSetting> settings) {
+        Provenance told = Provenance.of(path.source());
+        Completed given = ofSource(new Completed(arrival.fields(), ownCall, told, null, null), path.options());
+        boolean today =
+                path.source().program() && RadioCompletion.madeWithin(ONE_SITTING, arrival.fields(), clock.instant());
+        Completed made = today ? madeToday(arrival.raw(), given, settings) : given;
+        Completed known = path.options().lookUp() ? lookedUp(made) : made;
+        return path.source().program() ? placed(channelled(known)) : known;
     }
+
+    /** What the operator said of all records of a source. */
+    private Completed ofSource(Completed record, SourceOptions options) {
+        AdifFields.Builder given = new AdifFields.Builder();
+        if (options.placeId() != null) {
+            positions.fieldsOf(options.placeId()).forEach(given::put);
+        }
+        given.put("OPERATOR", options.operatorCall());
+        return record.with(given.build(), Source.STATION, options.placeId());
+    }
+
+    private Completed lookedUp(Completed record) {
+        Callbook.Completed completed = callbook.complete(record.fields());
+        return new Completed(
+                completed.record(),
+                record.ownCall(),
+                record.told().with(completed.added(), Source.CALLBOOK),
+                record.placeId(),
+                record.notice());
+    }
+
+    /** Entity and zones, as the call tells them. */
+    private Completed placed(Completed record) {
+        Call call = Call.read(String.valueOf(record.fields().get("CALL")));
+        LocalDate day = RadioCompletion.day(record.fields());
+        if (call == null || day == null || record.fields().get("DXCC") != null) {
+            return record;
+        }
+        return reference
+                .entities()
+                .of(call, day)
+                .map(Situation::fields)
+                .map(fields -> record.with(fields, Source.ENTITY, record.placeId()))
+                .orElse(record);
+    }
+
+    /** How the signal travelled, where the frequency is that of a known repeater or satellite. */
+    private Completed channelled(Completed record) {
+        Long hz = RadioCompletion.frequencyHz(record.fields());
+        if (hz == null || record.fields().get("PROP_MODE") != null) {
+            return record;
+        }
+        return station.preferences()
+                .knownChannels()
+                .at(hz)
+                .map(channel -> record.with(
+                        new AdifFields.Builder()
+                                .put("PROP_MODE", channel.propagation().name())
+                                .put("SAT_NAME", channel.satellite())
+                                .build(),
+                        Source.STATION,
+                        record.placeId()))
+                .orElse(record);
+    }
+
+    private synchronized Completed madeToday(
+            String raw, Completed record, Map<Optional<Long>, ContactSetting> settings) {
+        Made made = before.get(raw);
+        if (made == null) {
+            RadioCompletion.Completed onRadio = RadioCompletion.madeWithin(JUST_NOW, record.fields(), clock.instant())
+                    ? RadioCompletion.complete(record.fields(), radios.readings())
+                    : RadioCompletion.Completed.asItCame(record.fields());
+            ContactSetting setting = settings.computeIfAbsent(
+                    Optional.ofNullable(onRadio.radioId()), radioId -> positions.setting(radioId.orElse(null)));
+            made = new Made(
+                    onRadio.fields().without(name -> !onRadio.fromRadio().contains(name)),
+                    setting,
+                    RadioCompletion.powerNotice(record.fields(), onRadio.radioId(), radios.readings()));
+            before.put(raw, made);
+        }
+        ContactSetting setting = made.setting();
+        return record.by(setting.ownCall(), made.notice())
+                .with(made.byRadio(), Source.RADIO, record.placeId())
+                .with(
+                        setting.fields(),
+                        Source.STATION,
+                        record.placeId() == null ? setting.placeId() : record.placeId());
+    }
+
+    /**
+     * What a record of today got the first time it came, by whichever path.
+     *
+     * @param notice what is odd about it; null when nothing is
+     */
+    private record Made(AdifFields byRadio, ContactSetting setting, @Nullable String notice) {}
 }

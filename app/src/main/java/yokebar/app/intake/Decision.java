@@ -5,5 +5,7 @@ public enum Decision {
     ADDED,
     MERGED,
     DUPLICATE,
+    /** The operator does not want such contacts from its source. */
+    LEFT_OUT,
     REFUSED
 }

@@ -20,6 +20,7 @@ import yokebar.core.contact.Source;
 @RestController
 @RequestMapping("/api/imports")
 class ImportController {
+    private static final ArrivalPath PATH = ArrivalPath.plain("import", "Import", Source.FILE);
     private static final int MOST_PROBLEMS_TOLD = 1000;
 
     private final Intake intake;
@@ -52,7 +53,7 @@ class ImportController {
             for (Batch batch = read(reader, name); !batch.arrivals().isEmpty(); batch = read(reader, name)) {
                 stored.join();
                 Batch next = batch;
-                stored = CompletableFuture.runAsync(() -> tally.add(intake.take(next.arrivals()), next.lines()));
+                stored = CompletableFuture.runAsync(() -> tally.add(intake.take(PATH, next.arrivals()), next.lines()));
             }
             stored.join();
         }
@@ -69,8 +70,7 @@ class ImportController {
             if (record == null) {
                 break;
             }
-            batch.arrivals()
-                    .add(Arrivals.of(record, reader.rawRecord(), "import", Source.FILE, fileName, clock.instant()));
+            batch.arrivals().add(Arrivals.of(record, reader.rawRecord(), fileName, clock.instant()));
             batch.lines().add(reader.line());
         }
         return batch;

@@ -1,12 +1,14 @@
 package yokebar.app.intake;
 
-import java.nio.charset.StandardCharsets;
+import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -16,6 +18,7 @@ import yokebar.app.BulkInsert;
 import yokebar.app.OnConflict;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.LogChanges;
+import yokebar.core.call.Call;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.LoggedContact;
@@ -33,102 +36,168 @@ class Intake {
     static final int MOST_AT_ONCE = 3000;
 
     private final ReentrantLock oneAtATime = new ReentrantLock(true);
+    private final EntityManager db;
     private final BulkInsert bulk;
     private final TransactionTemplate transaction;
     private final ContactLog log;
     private final LogChanges changes;
     private final Completion completion;
+    private final IntakeJournal journal;
     private final ApplicationEventPublisher events;
 
     Intake(
+            EntityManager db,
             BulkInsert bulk,
             PlatformTransactionManager transactions,
             ContactLog log,
             LogChanges changes,
             Completion completion,
+            IntakeJournal journal,
             ApplicationEventPublisher events) {
+        this.db = db;
         this.bulk = bulk;
         this.transaction = new TransactionTemplate(transactions);
         this.log = log;
         this.changes = changes;
         this.completion = completion;
+        this.journal = journal;
         this.events = events;
     }
 
     /**
      * Decides on the records in order and stores the result durably before it returns.
      *
-     * @param arrivals at most {@link #MOST_AT_ONCE}, all by the same path
+     * @param arrivals at most {@link #MOST_AT_ONCE}
      * @return one outcome for each
      */
-    List<Outcome> take(List<Arrival> arrivals) {
+    List<Outcome> take(ArrivalPath path, List<Arrival> arrivals) {
+        return take(path, arrivals, () -> {});
+    }
+
+    /** @param alongside what is stored in the same transaction, such as how far a file has been read */
+    List<Outcome> take(ArrivalPath path, List<Arrival> arrivals, Runnable alongside) {
         if (arrivals.isEmpty()) {
             return List.of();
         }
         oneAtATime.lock();
         try {
             // An edit by the operator may slip between reading and merging; then all is decided anew.
-            List<Outcome> outcomes = OnConflict.tryAgain(() -> transaction.execute(status -> decideAndStore(arrivals)));
+            List<Outcome> outcomes =
+                    OnConflict.tryAgain(() -> transaction.execute(status -> decideAndStore(path, arrivals, alongside)));
             Outcome last = outcomes.get(outcomes.size() - 1);
-            events.publishEvent(
-                    new RecordsArrived(arrivals.get(0).sourceId(), arrivals.size(), last.decision(), last.sentence()));
+            events.publishEvent(new RecordsArrived(path.sourceId(), arrivals.size(), last.decision(), last.sentence()));
             return outcomes;
         } finally {
             oneAtATime.unlock();
         }
     }
 
-    private List<Outcome> decideAndStore(List<Arrival> arrivals) {
-        List<Completion.Completed> completed = completion.complete(arrivals);
+    private List<Outcome> decideAndStore(ArrivalPath path, List<Arrival> arrivals, Runnable alongside) {
+        IntakeBatch batch = decide(path, arrivals, readings -> List.of());
+        List<Outcome> outcomes = batch.store(log, changes);
+        List<JournalEntry> entries = new ArrayList<>(arrivals.size());
+        for (int i = 0; i < arrivals.size(); i++) {
+            entries.add(entry(path, arrivals.get(i), outcomes.get(i)));
+        }
+        bulk.insert(entries);
+        bulk.insert(setAside(arrivals, entries));
+        alongside.run();
+        return outcomes;
+    }
+
+    /**
+     * Decides on records in the light of the log, within the running transaction, without storing anything.
+     *
+     * @param others finds further contacts that the records could be
+     */
+    IntakeBatch decide(ArrivalPath path, List<Arrival> arrivals, Function<List<Reading>, List<LoggedContact>> others) {
+        List<Completion.Completed> completed = completion.complete(path, arrivals);
         List<Reading> readings = new ArrayList<>(arrivals.size());
         for (int i = 0; i < arrivals.size(); i++) {
             Completion.Completed record = completed.get(i);
             readings.add(arrivals.get(i).fault() != null ? null : ContactAdif.read(record.fields(), record.ownCall()));
         }
-        IntakeBatch batch = new IntakeBatch(candidates(readings));
+        List<LoggedContact> candidates = new ArrayList<>(candidates(readings));
+        candidates.addAll(others.apply(readings));
+        IntakeBatch batch = new IntakeBatch(path, candidates, joined(readings), journal::gave);
         for (int i = 0; i < arrivals.size(); i++) {
             batch.decide(arrivals.get(i), readings.get(i), completed.get(i));
         }
-        List<Outcome> outcomes = batch.store(log, changes);
-        List<JournalEntry> entries = new ArrayList<>(arrivals.size());
-        for (int i = 0; i < arrivals.size(); i++) {
-            entries.add(entry(arrivals.get(i), outcomes.get(i)));
+        return batch;
+    }
+
+    /** What did not get into the log, by the call it names. */
+    private static List<SetAside> setAside(List<Arrival> arrivals, List<JournalEntry> entries) {
+        List<SetAside> aside = new ArrayList<>();
+        for (int i = 0; i < entries.size(); i++) {
+            Call call = Call.read(String.valueOf(arrivals.get(i).fields().get("CALL")));
+            if (entries.get(i).contactId == null && call != null && entries.get(i).id != null) {
+                SetAside one = new SetAside();
+                one.journalId = entries.get(i).id;
+                one.callSign = call.text();
+                aside.add(one);
+            }
         }
-        bulk.insert(entries);
-        return outcomes;
+        return aside;
     }
 
     /** The contacts of the log that any of the records could be, found in one query. */
     private List<LoggedContact> candidates(List<@Nullable Reading> readings) {
-        Set<String> calls = new HashSet<>();
-        Instant from = Instant.MAX;
-        Instant until = Instant.MIN;
-        for (Reading reading : readings) {
-            if (reading instanceof Reading.Readable readable) {
-                Contact contact = readable.contact();
-                calls.add(contact.call().text());
-                from = contact.start().isBefore(from) ? contact.start() : from;
-                until = contact.start().isAfter(until) ? contact.start() : until;
-            }
-        }
-        return calls.isEmpty()
-                ? List.of()
-                : log.around(calls, from.minus(SameContact.VAGUE), until.plus(SameContact.VAGUE));
+        Span span = Span.of(readings);
+        return span.calls().isEmpty() ? List.of() : log.around(span.calls(), span.from(), span.until());
     }
 
-    private static JournalEntry entry(Arrival arrival, Outcome outcome) {
+    /** What the operator joined with contacts that any of the records could be. */
+    private List<IntakeBatch.Joined> joined(List<@Nullable Reading> readings) {
+        Span span = Span.of(readings);
+        if (span.calls().isEmpty()) {
+            return List.of();
+        }
+        List<AlsoKnown> known = db.createNativeQuery(
+                        "select a.* from unnest(:calls) as w(c) join also_known a"
+                                + " on a.call_sign = w.c and a.started_at between :from and :until",
+                        AlsoKnown.class)
+                .setParameter("calls", span.calls().toArray(String[]::new))
+                .setParameter("from", span.from())
+                .setParameter("until", span.until())
+                .getResultList();
+        Map<Long, LoggedContact> contacts =
+                log.find(known.stream().map(k -> k.contactId).distinct().toList());
+        return known.stream()
+                .filter(k -> contacts.containsKey(k.contactId))
+                .map(k -> new IntakeBatch.Joined(k.identity(), contacts.get(k.contactId)))
+                .toList();
+    }
+
+    /** Which calls the records name, and the time in which contacts could be the same as one of them. */
+    private record Span(Set<String> calls, Instant from, Instant until) {
+        static Span of(List<@Nullable Reading> readings) {
+            Set<String> calls = new HashSet<>();
+            Instant from = Instant.MAX;
+            Instant until = Instant.MIN;
+            for (Reading reading : readings) {
+                if (reading instanceof Reading.Readable readable) {
+                    Contact contact = readable.contact();
+                    calls.add(contact.call().text());
+                    from = contact.start().isBefore(from) ? contact.start() : from;
+                    until = contact.start().isAfter(until) ? contact.start() : until;
+                }
+            }
+            return calls.isEmpty()
+                    ? new Span(calls, from, until)
+                    : new Span(calls, from.minus(SameContact.VAGUE), until.plus(SameContact.VAGUE));
+        }
+    }
+
+    private static JournalEntry entry(ArrivalPath path, Arrival arrival, Outcome outcome) {
         JournalEntry entry = new JournalEntry();
         entry.arrivedAt = arrival.arrivedAt();
-        entry.source = arrival.sourceId();
-        entry.sender = shortened(arrival.sender(), 80);
-        entry.raw = shortened(arrival.raw(), Arrivals.MOST_RECORD_CHARACTERS).getBytes(StandardCharsets.UTF_8);
+        entry.source = path.sourceId();
+        entry.sender = JournalEntry.shortened(arrival.sender(), 80);
+        entry.raw = JournalEntry.bytes(arrival.raw());
         entry.decision = outcome.decision();
-        entry.sentence = shortened(outcome.sentence(), 2000);
+        entry.sentence = JournalEntry.shortened(outcome.sentence(), 2000);
         entry.contactId = outcome.contactId();
         return entry;
-    }
-
-    private static String shortened(String text, int longest) {
-        return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
     }
 }

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import yokebar.app.log.ChangeKind;
@@ -17,6 +18,7 @@ import yokebar.core.contact.Merge;
 import yokebar.core.contact.Problem;
 import yokebar.core.contact.Provenance;
 import yokebar.core.contact.Reading;
+import yokebar.core.contact.Rebuild;
 import yokebar.core.contact.SameContact;
 import yokebar.core.contact.Source;
 import yokebar.core.radio.RadioCompletion;
@@ -32,17 +34,39 @@ final class IntakeBatch {
     private final Map<String, List<LoggedContact>> known = new HashMap<>();
     private final Map<Long, LoggedContact> added = new LinkedHashMap<>();
     private final Map<Long, LoggedContact> replaced = new LinkedHashMap<>();
+    /** Where nothing changed but whom it is known from. */
+    private final Map<Long, LoggedContact> restated = new LinkedHashMap<>();
     /** Where the new contacts were made. */
     private final Map<Long, @Nullable Long> places = new HashMap<>();
 
-    /** Whether somebody typed the record, who may want to take it back. */
-    private boolean typed;
-
     private @Nullable Long changeId;
     private final List<Verdict> verdicts = new ArrayList<>();
+    private final List<String> arrived = new ArrayList<>();
+    private final KnownRecords records;
 
-    IntakeBatch(Collection<LoggedContact> candidates) {
+    private final ArrivalPath path;
+
+    IntakeBatch(
+            ArrivalPath path, Collection<LoggedContact> candidates, Collection<Joined> joined, KnownRecords records) {
+        this.path = path;
         candidates.forEach(this::remember);
+        this.joined.addAll(joined);
+        this.records = records;
+    }
+
+    /**
+     * A contact that the operator joined with another one.
+     *
+     * @param identity what the other one said of call, time, band and mode
+     */
+    record Joined(Contact identity, LoggedContact contact) {}
+
+    private final List<Joined> joined = new ArrayList<>();
+
+    /** What the journal has. */
+    interface KnownRecords {
+        /** Whether a contact got this very text before. */
+        boolean gave(long contactNumber, String raw);
     }
 
     /**
@@ -50,20 +74,50 @@ final class IntakeBatch {
      * @param completed what it was completed with
      */
     void decide(Arrival arrival, @Nullable Reading reading, Completion.Completed completed) {
-        typed |= arrival.source() == Source.OPERATOR;
-        if (reading == null) {
-            verdicts.add(new Verdict(Decision.REFUSED, String.valueOf(arrival.fault()), 0));
-        } else if (reading instanceof Reading.Unreadable unreadable) {
-            verdicts.add(new Verdict(Decision.REFUSED, unreadable.sentence(), 0));
-        } else if (reading instanceof Reading.Readable readable) {
-            verdicts.add(place(arrival, readable, completed));
+        verdicts.add(verdict(arrival, reading, completed));
+        arrived.add(arrival.raw());
+    }
+
+    private Verdict verdict(Arrival arrival, @Nullable Reading reading, Completion.Completed completed) {
+        if (arrival.fault() == null && !path.options().wants(completed.fields(), completed.ownCall())) {
+            return new Verdict(
+                    Decision.LEFT_OUT,
+                    "Left out: " + path.name() + " takes contacts of "
+                            + String.join(", ", new TreeSet<>(path.options().ownCalls())) + " only.",
+                    0);
         }
+        if (reading instanceof Reading.Readable readable) {
+            return place(arrival, readable, completed);
+        }
+        return new Verdict(
+                Decision.REFUSED,
+                reading instanceof Reading.Unreadable unreadable
+                        ? unreadable.sentence()
+                        : String.valueOf(arrival.fault()),
+                0);
+    }
+
+    /** What would be new. */
+    Collection<LoggedContact> fresh() {
+        return added.values();
+    }
+
+    /** What would become of the records; nothing of it is stored. */
+    List<Outcome> foreseen() {
+        return verdicts.stream()
+                .map(v -> new Outcome(v.decision(), v.sentence(), null, null))
+                .toList();
     }
 
     /** Stores what was decided; the outcomes are in the order of the records. */
     List<Outcome> store(ContactLog log, LogChanges changes) {
         List<ContactLog.NewContact> fresh = added.values().stream()
-                .map(c -> new ContactLog.NewContact(c.contact(), c.provenance(), places.get(c.id())))
+                .map(c -> new ContactLog.NewContact(
+                        c.contact(),
+                        c.provenance(),
+                        places.get(c.id()),
+                        path.options().holdDeliveries(),
+                        path.options().origins()))
                 .toList();
         List<LoggedContact> stored = log.add(fresh);
         Map<Long, Long> numbers = new HashMap<>();
@@ -71,15 +125,29 @@ final class IntakeBatch {
         for (Long provisional : added.keySet()) {
             numbers.put(provisional, stored.get(i++).id());
         }
+        change(log, changes, stored);
+        restated.keySet().removeAll(replaced.keySet());
+        log.restate(restated.values());
+        return verdicts.stream().map(v -> outcome(v, numbers)).toList();
+    }
+
+    /** Merges can be taken back, and so can what somebody typed or imported; what programs bring stands for itself. */
+    private void change(ContactLog log, LogChanges changes, List<LoggedContact> stored) {
+        changeId = path.changeId();
+        boolean bringing = changeId != null || path.source() == Source.OPERATOR;
         if (!replaced.isEmpty()) {
-            changeId = changes.make(ChangeKind.MERGED, mergedSentence(), replaced.size());
+            changeId = changeId != null ? changeId : changes.make(ChangeKind.MERGED, mergedSentence(), replaced.size());
             log.replace(replaced.values(), changeId);
-        } else if (typed && !stored.isEmpty()) {
-            Contact first = stored.get(0).contact();
-            changeId = changes.make(ChangeKind.LOGGED, named(first) + " logged.", stored.size());
+        }
+        if (bringing && !stored.isEmpty()) {
+            changeId = changeId != null
+                    ? changeId
+                    : changes.make(ChangeKind.LOGGED, named(stored.get(0).contact()) + " logged.", stored.size());
             changes.brought(changeId, stored.stream().map(LoggedContact::id).toList());
         }
-        return verdicts.stream().map(v -> outcome(v, numbers)).toList();
+        if (path.changeId() != null) {
+            changes.moved(path.changeId(), stored.size() + replaced.size());
+        }
     }
 
     private String mergedSentence() {
@@ -91,37 +159,94 @@ final class IntakeBatch {
 
     private Verdict place(Arrival arrival, Reading.Readable readable, Completion.Completed completed) {
         Contact contact = readable.contact();
-        List<LoggedContact> sameCall = known.getOrDefault(contact.call().text(), List.of());
-        LoggedContact match = SameContact.find(contact, sameCall).orElse(null);
+        LoggedContact match = match(arrival, contact);
         if (match == null) {
-            LoggedContact fresh = new LoggedContact(
-                    -1 - added.size(),
-                    contact,
-                    Provenance.of(arrival.source()).with(completed.fromRadio(), Source.RADIO));
+            LoggedContact fresh = new LoggedContact(-1 - added.size(), contact, completed.told());
             added.put(fresh.id(), fresh);
             places.put(fresh.id(), completed.placeId());
             remember(fresh);
             return new Verdict(
                     Decision.ADDED,
-                    "New: " + named(contact) + "." + fromRadio(completed.fromRadio()) + notices(readable),
+                    "New: " + named(contact) + "." + fromRadio(completed.told()) + notices(readable)
+                            + (completed.notice() == null ? "" : " " + completed.notice()),
                     fresh.id());
         }
-        Merge.Result merged = Merge.merge(match, contact, arrival.source());
-        if (merged.changed().isEmpty()) {
+        if (path.options().doubles() == SourceOptions.Doubles.LEAVE) {
+            return new Verdict(
+                    Decision.DUPLICATE, named(contact) + " is already in the log and stays as it is.", match.id());
+        }
+        Merge.Result merged = Merge.merge(match, atItsPlace(match, contact), completed.told());
+        boolean nothingNew = merged.changed().isEmpty()
+                || merged.corrected().containsAll(merged.changed()) && seen(match.id(), arrival.raw());
+        if (nothingNew) {
+            if (merged.changed().isEmpty() && !merged.restated().isEmpty()) {
+                keep(new LoggedContact(match.id(), match.contact(), merged.provenance()), match, restated);
+            }
             return new Verdict(
                     Decision.DUPLICATE,
                     named(contact) + " is already in the log." + kept(merged) + notices(readable),
                     match.id());
         }
-        LoggedContact after = new LoggedContact(match.id(), merged.contact(), merged.provenance());
-        forget(match);
-        remember(after);
-        (after.id() < 0 ? added : replaced).put(after.id(), after);
+        keep(new LoggedContact(match.id(), merged.contact(), merged.provenance()), match, replaced);
         return new Verdict(
                 Decision.MERGED,
                 named(contact) + " is in the log; this brought " + String.join(", ", merged.changed()) + "."
                         + kept(merged) + notices(readable),
                 match.id());
+    }
+
+    private @Nullable LoggedContact match(Arrival arrival, Contact contact) {
+        List<LoggedContact> same = known.getOrDefault(contact.call().text(), List.of()).stream()
+                .filter(other -> SameContact.same(contact, other.contact()))
+                .toList();
+        if (same.size() > 1) {
+            // Contacts the operator took apart may lie close together; a record that came before goes where it went
+            // then.
+            LoggedContact before = same.stream()
+                    .filter(other -> seen(other.id(), arrival.raw()))
+                    .findFirst()
+                    .orElse(null);
+            return before != null ? before : SameContact.find(contact, same).orElse(null);
+        }
+        return same.isEmpty()
+                ? joined.stream()
+                        .filter(other -> SameContact.same(contact, other.identity()))
+                        .map(other -> current(other.contact()))
+                        .findFirst()
+                        .orElse(null)
+                : same.get(0);
+    }
+
+    private LoggedContact current(LoggedContact contact) {
+        return known.getOrDefault(contact.contact().call().text(), List.of()).stream()
+                .filter(other -> other.id() == contact.id())
+                .findFirst()
+                .orElseGet(() -> {
+                    remember(contact);
+                    return contact;
+                });
+    }
+
+    /** A record of what was joined says another call, time or band than the contact it is part of. */
+    private static Contact atItsPlace(LoggedContact match, Contact contact) {
+        return SameContact.same(contact, match.contact()) ? contact : Rebuild.at(match.contact(), contact);
+    }
+
+    /** An old record sent late takes no later correction back. */
+    private boolean seen(long contactNumber, String raw) {
+        for (int i = 0; i < verdicts.size(); i++) {
+            if (verdicts.get(i).contactNumber() == contactNumber
+                    && arrived.get(i).equals(raw)) {
+                return true;
+            }
+        }
+        return contactNumber > 0 && records.gave(contactNumber, raw);
+    }
+
+    private void keep(LoggedContact after, LoggedContact before, Map<Long, LoggedContact> among) {
+        forget(before);
+        remember(after);
+        (after.id() < 0 ? added : among).put(after.id(), after);
     }
 
     private static String named(Contact contact) {
@@ -130,14 +255,18 @@ final class IntakeBatch {
     }
 
     private Outcome outcome(Verdict verdict, Map<Long, Long> numbers) {
-        if (verdict.decision() == Decision.REFUSED) {
+        if (verdict.decision() == Decision.REFUSED || verdict.decision() == Decision.LEFT_OUT) {
             return new Outcome(verdict.decision(), verdict.sentence(), null, null);
         }
         long number = verdict.contactNumber();
         return new Outcome(verdict.decision(), verdict.sentence(), numbers.getOrDefault(number, number), changeId);
     }
 
-    private static String fromRadio(List<String> fields) {
+    private static String fromRadio(Provenance told) {
+        List<String> fields = told.others().keySet().stream()
+                .filter(name -> told.of(name) == Source.RADIO)
+                .sorted()
+                .toList();
         return fields.isEmpty()
                 ? ""
                 : " From the radio: "

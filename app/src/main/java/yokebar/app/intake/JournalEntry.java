@@ -39,6 +39,15 @@ class JournalEntry {
     @Nullable
     Long contactId;
 
+    /** A record's text as it is kept, shortened when it is far too long to be one. */
+    static byte[] bytes(String raw) {
+        return shortened(raw, Arrivals.MOST_RECORD_CHARACTERS).getBytes(StandardCharsets.UTF_8);
+    }
+
+    static String shortened(String text, int longest) {
+        return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
+    }
+
     String rawText() {
         return new String(raw, StandardCharsets.UTF_8);
     }

@@ -6,12 +6,13 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import yokebar.app.FieldProblem;
 import yokebar.core.adif.AdifFields;
+import yokebar.core.contact.Provenance;
 import yokebar.core.contact.Source;
 
 /** Contacts that people type in: they go the same way as all others, with the line as their raw text. */
 @Service
 public class TypedContacts {
-    private static final String SOURCE_ID = "typed";
+    private static final ArrivalPath PATH = ArrivalPath.plain("typed", "Typed", Source.OPERATOR);
 
     private final Intake intake;
     private final Clock clock;
@@ -34,20 +35,12 @@ public class TypedContacts {
      *
      * @param sender where it was typed, in words
      * @param line as it was typed
-     * @param fromRadio the ADIF names of the fields the radio gave
+     * @param told which field was typed, and which came from elsewhere
      * @throws FieldProblem when no contact can be made of it
      */
-    public Logged log(AdifFields record, String sender, String line, @Nullable Long placeId, List<String> fromRadio) {
-        Arrival arrival = new Arrival(
-                SOURCE_ID,
-                Source.OPERATOR,
-                sender,
-                clock.instant(),
-                line,
-                record,
-                null,
-                new Arrival.Typed(placeId, fromRadio));
-        Outcome outcome = intake.take(List.of(arrival)).get(0);
+    public Logged log(AdifFields record, String sender, String line, @Nullable Long placeId, Provenance told) {
+        Arrival arrival = new Arrival(sender, clock.instant(), line, record, null, new Arrival.Typed(placeId, told));
+        Outcome outcome = intake.take(PATH, List.of(arrival)).get(0);
         Long contactId = outcome.contactId();
         if (contactId == null) {
             throw new FieldProblem("line", outcome.sentence());

@@ -1,19 +1,25 @@
 package yokebar.app.line;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import yokebar.app.FieldProblem;
+import yokebar.app.callbook.Callbook;
 import yokebar.app.intake.TypedContacts;
 import yokebar.app.position.Positions;
 import yokebar.app.radio.Radios;
 import yokebar.core.adif.AdifFields;
+import yokebar.core.contact.Provenance;
+import yokebar.core.contact.Source;
 import yokebar.core.line.Line;
 import yokebar.core.line.LineText;
+import yokebar.core.line.Token;
 
 /** The contact line over HTTP. */
 @RestController
@@ -24,6 +30,7 @@ class LineController {
 
     private final LineReading reading;
     private final TypedContacts contacts;
+    private final Callbook callbook;
     private final Positions positions;
     private final Radios radios;
     /** What was logged lately, for pages that did not get the answer and try again. */
@@ -36,9 +43,10 @@ class LineController {
         }
     };
 
-    LineController(LineReading reading, TypedContacts contacts, Positions positions, Radios radios) {
+    LineController(LineReading reading, TypedContacts contacts, Callbook callbook, Positions positions, Radios radios) {
         this.reading = reading;
         this.contacts = contacts;
+        this.callbook = callbook;
         this.positions = positions;
         this.radios = radios;
     }
@@ -94,14 +102,37 @@ class LineController {
         if (known.setting().ownCall() != null && record.get("STATION_CALLSIGN") == null) {
             record = record.with("STATION_CALLSIGN", known.setting().ownCall().text());
         }
+        Callbook.Completed completed = callbook.complete(record);
         TypedContacts.Logged typed = contacts.log(
-                record, "contact line", request.text(), known.setting().placeId(), known.fromRadio());
+                completed.record(),
+                "contact line",
+                request.text(),
+                known.setting().placeId(),
+                told(known, record, completed.added()));
         return new LineLogged(
                 typed.contactId(),
                 String.valueOf(record.get("CALL")),
                 typed.fresh(),
                 typed.sentence(),
                 typed.changeId());
+    }
+
+    private static Provenance told(LineReading.Known known, AdifFields record, List<String> byCallbook) {
+        List<String> byEntity = record.names().stream()
+                .filter(name -> known.draft().fields().get(name) == null && !name.equals("STATION_CALLSIGN"))
+                .toList();
+        List<String> typed = known.line().tokens().stream().map(Token::field).toList();
+        List<String> byPosition = known.setting().fields().names().stream()
+                .filter(name -> !typed.contains(name))
+                .filter(name -> Objects.equals(
+                        known.setting().fields().get(name),
+                        known.draft().fields().get(name)))
+                .toList();
+        return Provenance.of(Source.OPERATOR)
+                .with(byEntity, Source.ENTITY)
+                .with(byPosition, Source.STATION)
+                .with(known.fromRadio(), Source.RADIO)
+                .with(byCallbook, Source.CALLBOOK);
     }
 
     private static LineRequest checked(LineRequest request) {

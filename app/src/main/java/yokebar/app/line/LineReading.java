@@ -19,12 +19,15 @@ import yokebar.app.position.ContactSetting;
 import yokebar.app.position.Positions;
 import yokebar.app.radio.Radios;
 import yokebar.app.reference.ReferenceData;
+import yokebar.app.station.Station;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.band.Band;
 import yokebar.core.call.Call;
 import yokebar.core.call.CallParts;
 import yokebar.core.call.NearCalls;
+import yokebar.core.channel.Channel;
 import yokebar.core.entity.Situation;
+import yokebar.core.entity.Subdivisions;
 import yokebar.core.line.Circumstances;
 import yokebar.core.line.Draft;
 import yokebar.core.line.Line;
@@ -51,6 +54,7 @@ class LineReading {
     private final LogSearch search;
     private final ReferenceData reference;
     private final TodaysContacts today;
+    private final Station station;
     private final Clock clock;
 
     LineReading(
@@ -59,12 +63,14 @@ class LineReading {
             LogSearch search,
             ReferenceData reference,
             TodaysContacts today,
+            Station station,
             Clock clock) {
         this.positions = positions;
         this.radios = radios;
         this.search = search;
         this.reference = reference;
         this.today = today;
+        this.station = station;
         this.clock = clock;
     }
 
@@ -83,7 +89,10 @@ class LineReading {
                         .orElse(null);
         Instant now = clock.instant();
         Instant firstTyped = now.minusMillis(Math.max(0, Math.min(request.typedForMs(), LONGEST_TYPING_MS)));
-        Draft draft = Draft.of(line, new Circumstances(now, firstTyped, hz, mode, sticking(setting, request)));
+        Draft draft = Draft.of(
+                line,
+                new Circumstances(
+                        now, firstTyped, hz, mode, station.preferences().knownChannels(), sticking(setting, request)));
         return new Known(line, draft, setting, fromRadio(line, draft));
     }
 
@@ -98,6 +107,7 @@ class LineReading {
                 hz == null ? null : Math.round(Double.parseDouble(hz) * 1e6),
                 draft.mode() == null ? null : draft.mode().label(),
                 draft.start(),
+                draft.channel() != null,
                 draft.late(),
                 known.line().isEmpty() ? List.of() : draft.problems(),
                 notices(known),
@@ -133,7 +143,7 @@ class LineReading {
         return fields;
     }
 
-    private static List<String> notices(Known known) {
+    private List<String> notices(Known known) {
         List<String> notices = new ArrayList<>();
         if (known.setting().ownCall() == null && !known.line().isEmpty()) {
             notices.add("The station has no call yet; set it on the Station page.");
@@ -142,7 +152,31 @@ class LineReading {
             notices.add("A contact made earlier: "
                     + known.draft().start().toString().replace("T", " ").substring(0, 16) + " UTC.");
         }
+        strangeState(known).ifPresent(notices::add);
+        Channel channel = known.draft().channel();
+        String propagation = known.draft().fields().get("PROP_MODE");
+        if (channel != null && channel.propagation().name().equals(propagation)) {
+            notices.add("Through " + channel.words() + ": logged via " + propagation + ". Type via: for another way.");
+        }
         return notices;
+    }
+
+    /** A state its entity does not have is logged all the same; borders and codes change. */
+    private Optional<String> strangeState(Known known) {
+        String state = known.draft().fields().get("STATE");
+        Call call = known.line().call();
+        if (state == null || call == null) {
+            return Optional.empty();
+        }
+        LocalDate day = LocalDate.ofInstant(known.draft().start(), ZoneOffset.UTC);
+        return reference
+                .entities()
+                .of(call, day)
+                .map(Situation::entity)
+                .filter(entity -> Subdivisions.shipped().known(entity.number())
+                        && Subdivisions.shipped().name(entity.number(), state).isEmpty())
+                .map(entity -> entity.name() + " has no \"" + state.toUpperCase(Locale.ROOT)
+                        + "\" that we know of; it is logged as typed.");
     }
 
     /** What the call tells of where the other station is, for the fields nobody typed. */
@@ -157,12 +191,12 @@ class LineReading {
         if (situation == null || record.get(LogFields.ENTITY) != null) {
             return record;
         }
-        AdifFields placed = record.with(
-                        LogFields.ENTITY, Integer.toString(situation.entity().number()))
-                .with(LogFields.ENTITY_NAME, situation.entity().name())
-                .with(LogFields.CONTINENT, situation.entity().continent());
-        placed = placed.get("CQZ") != null ? placed : placed.with("CQZ", Integer.toString(situation.cqZone()));
-        return placed.get("ITUZ") != null ? placed : placed.with("ITUZ", Integer.toString(situation.ituZone()));
+        AdifFields placed = record;
+        AdifFields told = situation.fields();
+        for (String name : told.names()) {
+            placed = placed.get(name) == null ? placed.with(name, told.get(name)) : placed;
+        }
+        return placed;
     }
 
     private LineView.StationHint station(Call call, Draft draft) {

@@ -16,6 +16,8 @@ import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.clock.ClockCheck;
 import yokebar.app.clock.ClockChecked;
 import yokebar.app.delivery.LaneChanged;
+import yokebar.app.digital.DigitalPrograms;
+import yokebar.app.digital.ProgramMoved;
 import yokebar.app.hookup.Hookup;
 import yokebar.app.hookup.HookupChanged;
 import yokebar.app.hookup.HookupView;
@@ -60,6 +62,7 @@ class LiveFacts {
     private final Positions positions;
     private final ClockCheck clockCheck;
     private final DeviceSearches searches;
+    private final DigitalPrograms programs;
     private final TaskScheduler scheduler;
     private final AtomicBoolean planned = new AtomicBoolean();
     private final ReentrantLock telling = new ReentrantLock();
@@ -76,6 +79,7 @@ class LiveFacts {
             Positions positions,
             ClockCheck clockCheck,
             DeviceSearches searches,
+            DigitalPrograms programs,
             TaskScheduler scheduler) {
         this.stream = stream;
         this.log = log;
@@ -86,6 +90,7 @@ class LiveFacts {
         this.positions = positions;
         this.clockCheck = clockCheck;
         this.searches = searches;
+        this.programs = programs;
         this.scheduler = scheduler;
     }
 
@@ -108,7 +113,8 @@ class LiveFacts {
         RADIO_SET,
         POSITIONS,
         CLOCK,
-        SEARCH
+        SEARCH,
+        PROGRAMS
     }
 
     /**
@@ -190,6 +196,11 @@ class LiveFacts {
     @EventListener
     void search(SearchMoved event) {
         note(facts -> facts.topics.add(Topic.SEARCH));
+    }
+
+    @EventListener
+    void program(ProgramMoved event) {
+        note(facts -> facts.topics.add(Topic.PROGRAMS));
     }
 
     @EventListener
@@ -280,6 +291,9 @@ class LiveFacts {
         }
         if (facts.topics.contains(Topic.SEARCH)) {
             stream.send("search", searches.view());
+        }
+        if (facts.topics.contains(Topic.PROGRAMS)) {
+            stream.send("programs", programs.views());
         }
     }
 

@@ -132,7 +132,8 @@ class BulkChanges {
     private int editSome(long changeId, List<Long> ids, Map<String, @Nullable String> edit) {
         List<LoggedContact> after = new ArrayList<>();
         Map<Long, String> notes = new TreeMap<>();
-        for (ContactRow row : log.rows(ids).values()) {
+        Map<Long, ContactRow> rows = log.rows(ids);
+        for (ContactRow row : rows.values()) {
             LoggedContact contact = row.logged();
             if (ContactEdit.apply(contact.contact(), edit) instanceof Reading.Readable readable) {
                 Map<String, String> differences = ContactEditing.differences(contact.contact(), readable.contact());
@@ -145,7 +146,7 @@ class BulkChanges {
                 }
             }
         }
-        replace(after, changeId, notes);
+        replace(after, rows, changeId, notes);
         return after.size();
     }
 
@@ -178,7 +179,7 @@ class BulkChanges {
                 }
             }
         }
-        replace(after, undoId, notes);
+        replace(after, now, undoId, notes);
         db.flush();
         db.clear();
         if (!deleted.isEmpty()) {
@@ -191,9 +192,10 @@ class BulkChanges {
         return after.size() + deleted.size() + restored.size();
     }
 
-    private void replace(List<LoggedContact> after, long changeId, Map<Long, String> notes) {
+    private void replace(
+            List<LoggedContact> after, Map<Long, ContactRow> rows, long changeId, Map<Long, String> notes) {
         if (!after.isEmpty()) {
-            log.replace(after, changeId);
+            log.replace(after, rows, changeId);
         }
         journey.note(JourneyStep.Kind.EDITED, notes);
     }

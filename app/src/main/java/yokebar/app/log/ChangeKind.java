@@ -6,5 +6,8 @@ public enum ChangeKind {
     EDITED,
     DELETED,
     MERGED,
+    IMPORTED,
+    SPLIT,
+    JOINED,
     UNDONE
 }

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
 import yokebar.app.OnConflict;
 import yokebar.core.contact.ContactAdif;
+import yokebar.core.contact.Provenance;
 
 /** Contacts over HTTP. */
 @RestController
@@ -44,8 +45,14 @@ class ContactController {
      * A contact in full.
      *
      * @param fields every ADIF field
+     * @param sources who said each of them, in words
      */
-    record ContactDetail(LogLine line, int version, Map<String, String> fields, List<JourneyStep> journey) {}
+    record ContactDetail(
+            LogLine line,
+            int version,
+            Map<String, String> fields,
+            Map<String, String> sources,
+            List<JourneyStep> journey) {}
 
     /**
      * An edit.
@@ -75,8 +82,11 @@ class ContactController {
                         HttpStatus.NOT_FOUND, "There is no contact " + id + " in the log."));
         Map<String, String> fields = new LinkedHashMap<>();
         ContactAdif.write(ContactColumns.contact(row)).forEach(fields::put);
+        Provenance provenance = Provenance.parse(row.provenance);
+        Map<String, String> sources = new LinkedHashMap<>();
+        fields.keySet().forEach(name -> sources.put(name, provenance.of(name).words()));
         LogLine line = log.lines(List.of(id)).get(0);
-        return new ContactDetail(line, row.version, fields, journey.of(id));
+        return new ContactDetail(line, row.version, fields, sources, journey.of(id));
     }
 
     @PatchMapping("/contacts/{id}")

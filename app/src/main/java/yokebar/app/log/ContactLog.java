@@ -50,8 +50,18 @@ public class ContactLog {
         this.size = size;
     }
 
-    /** A contact about to be logged. */
-    public record NewContact(Contact contact, Provenance provenance, @Nullable Long placeId) {}
+    /**
+     * A contact about to be logged.
+     *
+     * @param held whether it waits with every service until the operator lets it go; alike for all that are logged together
+     * @param origins which service is meant by an origin that its fields name, likewise
+     */
+    public record NewContact(
+            Contact contact,
+            Provenance provenance,
+            @Nullable Long placeId,
+            boolean held,
+            Map<String, Integer> origins) {}
 
     /** Contacts with one of these calls that start within the span, both ends included. */
     @Transactional(propagation = Propagation.MANDATORY)
@@ -88,7 +98,8 @@ public class ContactLog {
             logged.add(new LoggedContact(rows.get(i).number(), entry.contact(), entry.provenance()));
         }
         if (!logged.isEmpty()) {
-            events.publishEvent(new ContactsLogged(List.copyOf(logged)));
+            events.publishEvent(new ContactsLogged(
+                    List.copyOf(logged), contacts.get(0).held(), contacts.get(0).origins()));
         }
         return logged;
     }
@@ -96,8 +107,12 @@ public class ContactLog {
     /** Replaces stored contacts by their merged or edited form, and keeps them as they were with the change. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void replace(Collection<LoggedContact> after, long changeId) {
+        replace(after, rows(after.stream().map(LoggedContact::id).toList()), changeId);
+    }
+
+    /** @param rows as they are now, loaded in the running transaction */
+    void replace(Collection<LoggedContact> after, Map<Long, ContactRow> rows, long changeId) {
         List<Long> ids = after.stream().map(LoggedContact::id).toList();
-        Map<Long, ContactRow> rows = rows(ids);
         changes.keep(changeId, PastContact.Fate.EDITED, ids);
         List<ContactsChanged.Change> changed = new ArrayList<>(ids.size());
         for (LoggedContact contact : after) {
@@ -111,6 +126,17 @@ public class ContactLog {
         events.publishEvent(new ContactsChanged(List.copyOf(changed)));
     }
 
+    /** Notes that more trusted sources said what is in the log already; for the contacts themselves nothing changes. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void restate(Collection<LoggedContact> contacts) {
+        for (LoggedContact contact : contacts) {
+            db.createNativeQuery("update contact set provenance = :provenance where id = :id")
+                    .setParameter("provenance", contact.provenance().text())
+                    .setParameter("id", contact.id())
+                    .executeUpdate();
+        }
+    }
+
     /** Takes contacts out of the log and keeps them with the change. */
     @Transactional(propagation = Propagation.MANDATORY)
     void delete(List<Long> ids, long changeId) {
@@ -121,18 +147,25 @@ public class ContactLog {
                 .executeUpdate();
     }
 
+    /** Takes contacts out of the log that became part of others. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void remove(List<Long> ids, long changeId) {
+        db.flush();
+        db.clear();
+        delete(ids, changeId);
+    }
+
     /** Brings back what a change deleted, under the same numbers. */
     @Transactional(propagation = Propagation.MANDATORY)
     void restore(List<Long> ids, long deletedBy) {
         Long[] numbers = ids.toArray(Long[]::new);
-        db.createNativeQuery("insert into contact select p.* except (p.change_id, p.fate) from unnest(:ids) as w(id)"
+        // Its history goes on behind the version that was deleted. Number and version are the first columns of both
+        // tables.
+        db.createNativeQuery("insert into contact select p.id, p.version + 1,"
+                        + " p.* except (p.change_id, p.fate, p.id, p.version) from unnest(:ids) as w(id)"
                         + " join contact_past p on p.id = w.id and p.change_id = :change")
                 .setParameter("ids", numbers)
                 .setParameter("change", deletedBy)
-                .executeUpdate();
-        // Its history goes on behind the version that was deleted.
-        db.createNativeQuery("update contact set version = version + 1 where id = any(:ids)")
-                .setParameter("ids", numbers)
                 .executeUpdate();
         List<LoggedContact> contacts =
                 rows(ids).values().stream().map(ContactRow::logged).toList();

@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.time.LocalDate;
 import java.util.Optional;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -25,6 +26,9 @@ import yokebar.core.log.LogIndex;
 @Component
 class IndexKeeping {
     private static final Logger LOG = LoggerFactory.getLogger(IndexKeeping.class);
+    /** Of what the index is made, beside the log: another number when fields are derived that were not before. */
+    private static final int MADE_OF = 2;
+
     private static final int BUFFER = 1 << 16;
 
     private final Path file;
@@ -37,9 +41,10 @@ class IndexKeeping {
      * An index that was kept.
      *
      * @param lastChange the newest change of the log it knows
+     * @param edition day of the list of entities it was made with
      * @param clean whether it was kept when the application ended, with nothing happening after it
      */
-    record Kept(LogIndex index, long lastChange, boolean clean) {}
+    record Kept(LogIndex index, long lastChange, LocalDate edition, boolean clean) {}
 
     Optional<Kept> read() {
         if (!Files.exists(file)) {
@@ -47,22 +52,28 @@ class IndexKeeping {
         }
         try (InputStream in = new BufferedInputStream(Files.newInputStream(file), BUFFER)) {
             DataInputStream data = new DataInputStream(in);
+            if (data.readInt() != MADE_OF) {
+                return Optional.empty();
+            }
             long lastChange = data.readLong();
             boolean clean = data.readBoolean();
-            return Optional.of(new Kept(IndexFile.read(in), lastChange, clean));
+            LocalDate edition = LocalDate.ofEpochDay(data.readLong());
+            return Optional.of(new Kept(IndexFile.read(in), lastChange, edition, clean));
         } catch (IOException | RuntimeException e) {
             LOG.warn("The kept index cannot be used, the log is read instead: {}", e.toString());
             return Optional.empty();
         }
     }
 
-    void write(LogIndex index, long lastChange, boolean clean) {
+    void write(LogIndex index, long lastChange, LocalDate edition, boolean clean) {
         Path fresh = file.resolveSibling("search-index.new");
         try {
             try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(fresh), BUFFER)) {
                 DataOutputStream data = new DataOutputStream(out);
+                data.writeInt(MADE_OF);
                 data.writeLong(lastChange);
                 data.writeBoolean(clean);
+                data.writeLong(edition.toEpochDay());
                 IndexFile.write(index, out);
             }
             Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
@@ -73,9 +84,9 @@ class IndexKeeping {
 
     /** What happens from now on is not in it. */
     void spoil() {
-        // The mark stands in the file's ninth byte.
+        // The mark stands behind what it is made of and the last change.
         try (SeekableByteChannel channel = Files.newByteChannel(file, StandardOpenOption.WRITE)) {
-            channel.position(Long.BYTES);
+            channel.position(Integer.BYTES + Long.BYTES);
             channel.write(ByteBuffer.wrap(new byte[] {0}));
         } catch (IOException e) {
             LOG.debug("There is no kept index to mark", e);

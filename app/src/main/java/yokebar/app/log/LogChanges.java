@@ -3,6 +3,7 @@ package yokebar.app.log;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.LockModeType;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
@@ -43,6 +44,22 @@ public class LogChanges {
         return change.number();
     }
 
+    /**
+     * Opens a change that goes on through several transactions.
+     *
+     * @return its number
+     */
+    @Transactional
+    public long begin(ChangeKind kind, String sentence) {
+        return open(kind, sentence, 0, null).number();
+    }
+
+    /** @param whole whether it went through to its end */
+    @Transactional
+    public void end(long changeId, boolean whole) {
+        ended(changeId, whole ? LogChange.State.DONE : LogChange.State.STOPPED, null);
+    }
+
     /** Notes which contacts a change brought, so that taking it back takes them out. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void brought(long changeId, Collection<Long> contactIds) {
@@ -67,6 +84,28 @@ public class LogChanges {
         return Optional.ofNullable(db.find(LogChange.class, id)).map(ChangeView::of);
     }
 
+    /**
+     * A contact that was taken out of the log and is not back.
+     *
+     * @param at when it was taken out, UTC
+     */
+    public record Deleted(long changeId, Instant at) {}
+
+    /** Contacts with a call that began within the span and were deleted, the latest first. */
+    @Transactional(readOnly = true)
+    public List<Deleted> deleted(String call, Instant from, Instant until) {
+        List<Long> ids = db.createNativeQuery(
+                        "select distinct p.change_id from contact_past p where p.call_sign = :call"
+                                + " and p.fate = 'DELETED' and p.started_at between :from and :until"
+                                + " and not exists (select 1 from contact c where c.id = p.id) order by p.change_id desc",
+                        Long.class)
+                .setParameter("call", call)
+                .setParameter("from", from)
+                .setParameter("until", until)
+                .getResultList();
+        return ids.stream().map(id -> new Deleted(id, present(id).madeAt)).toList();
+    }
+
     /** Opens a change that goes on through several transactions. */
     @Transactional
     LogChange open(ChangeKind kind, String sentence, int planned, @Nullable Long undoes) {
@@ -85,6 +124,7 @@ public class LogChanges {
                 throw new FieldProblem("change", "That was undone already.");
             }
             undone.undoneBy = change.number();
+            events.publishEvent(new ChangeUndone(undoes));
         }
         events.publishEvent(new ChangeMoved(change.number()));
         return change;
@@ -101,8 +141,9 @@ public class LogChanges {
                 .executeUpdate();
     }
 
+    /** Notes that a change that goes on came so much further. */
     @Transactional(propagation = Propagation.MANDATORY)
-    void moved(long changeId, int contacts) {
+    public void moved(long changeId, int contacts) {
         LogChange change = db.find(LogChange.class, changeId, LockModeType.PESSIMISTIC_WRITE);
         change.done += contacts;
         events.publishEvent(new ChangeMoved(changeId));

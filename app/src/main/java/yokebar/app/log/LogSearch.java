@@ -21,13 +21,16 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
 import org.springframework.web.server.ResponseStatusException;
 import yokebar.app.reference.ReferenceData;
+import yokebar.app.reference.ReferenceDataChanged;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.log.Entry;
+import yokebar.core.log.LogFields;
 import yokebar.core.log.LogIndex;
 import yokebar.core.need.Facts;
 import yokebar.core.need.WorkedBefore;
@@ -196,6 +199,19 @@ public class LogSearch implements SmartLifecycle {
         told(() -> markAgain(event.contactIds()));
     }
 
+    /** Where calls are may be told otherwise now, for contacts whose record does not say it. */
+    @EventListener
+    void referenceChanged(ReferenceDataChanged event) {
+        if (running) {
+            owner.execute(() -> {
+                ready = false;
+                workedBefore.clear();
+                readWhole();
+                learnFrom(0);
+            });
+        }
+    }
+
     private void told(Runnable change) {
         if (running) {
             owner.execute(() -> {
@@ -222,7 +238,7 @@ public class LogSearch implements SmartLifecycle {
     }
 
     private void keep(boolean clean) {
-        keeping.write(index, changes.newest(), clean);
+        keeping.write(index, changes.newest(), reference.entities().edition(), clean);
         sinceKept = 0;
     }
 
@@ -230,7 +246,8 @@ public class LogSearch implements SmartLifecycle {
     private void readAll() {
         try {
             long began = System.nanoTime();
-            Optional<IndexKeeping.Kept> kept = keeping.read();
+            Optional<IndexKeeping.Kept> kept = keeping.read()
+                    .filter(k -> k.edition().equals(reference.entities().edition()));
             if (kept.isPresent()) {
                 index = kept.get().index();
                 loaded.set(index.size());
@@ -294,11 +311,13 @@ public class LogSearch implements SmartLifecycle {
         }
         List<Facts> facts = new ArrayList<>(LEARN_AT_ONCE);
         List<String> fields = new ArrayList<>(Facts.FIELDS);
+        fields.add(LogFields.CONFIRMED_BY);
         fields.addAll(marks().values());
         int given = index.forEachRow(place, LEARN_AT_ONCE, fields, values -> {
-            boolean confirmed = Arrays.asList(values)
-                    .subList(Facts.FIELDS.size(), values.length)
-                    .contains(CONFIRMED);
+            boolean confirmed = values[Facts.FIELDS.size()] != null
+                    || Arrays.asList(values)
+                            .subList(Facts.FIELDS.size() + 1, values.length)
+                            .contains(CONFIRMED);
             facts.add(Facts.of(values, confirmed));
         });
         workedBefore.add(facts);
@@ -326,7 +345,9 @@ public class LogSearch implements SmartLifecycle {
             }
         }
         index.add(fresh);
-        workedBefore.add(fresh.stream().map(entry -> Facts.of(entry, false)).toList());
+        workedBefore.add(fresh.stream()
+                .map(entry -> Facts.of(entry, entry.fields().get(LogFields.CONFIRMED_BY) != null))
+                .toList());
         readAgain(known);
         markAgain(fresh.stream().map(Entry::id).toList());
     }
@@ -364,8 +385,9 @@ public class LogSearch implements SmartLifecycle {
     }
 
     private boolean confirmed(Entry entry) {
-        return marks().values().stream()
-                .anyMatch(mark -> CONFIRMED.equals(entry.fields().get(mark)));
+        return entry.fields().get(LogFields.CONFIRMED_BY) != null
+                || marks().values().stream()
+                        .anyMatch(mark -> CONFIRMED.equals(entry.fields().get(mark)));
     }
 
     private static String markName(String service) {

@@ -14,6 +14,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yokebar.app.FieldProblem;
+import yokebar.app.callbook.Callbook;
+import yokebar.app.callbook.KnownStation;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.LogLine;
 import yokebar.app.log.LogSearch;
@@ -36,7 +38,9 @@ import yokebar.core.need.Kind;
 /** Who the other station is, over HTTP; all of it without a network. */
 @RestController
 class PartnerController {
+    /** Low bands carry far for about so long around sunrise and sunset. */
     private static final Duration GREY = Duration.ofMinutes(30);
+
     private static final int SHOWN = 12;
     private static final int LOOKED_AT = 200;
     private static final String CONFIRMED = "CONFIRMED";
@@ -47,11 +51,19 @@ class PartnerController {
     private final ReferenceData reference;
     private final LogSearch search;
     private final ContactLog log;
+    private final Callbook callbook;
     private final Positions positions;
     private final Clock clock;
 
-    PartnerController(ReferenceData reference, LogSearch search, ContactLog log, Positions positions, Clock clock) {
+    PartnerController(
+            ReferenceData reference,
+            LogSearch search,
+            ContactLog log,
+            Callbook callbook,
+            Positions positions,
+            Clock clock) {
         this.reference = reference;
+        this.callbook = callbook;
         this.search = search;
         this.log = log;
         this.positions = positions;
@@ -78,6 +90,7 @@ class PartnerController {
                 .orElse(null);
         String base = CallParts.of(call).base();
         List<LogLine> lines = earlier(base);
+        KnownStation known = callbook.known(call).orElse(null);
         List<LogLine> confirmed = lines.stream()
                 .filter(line -> line.seals().stream().anyMatch(s -> s.state().equals(CONFIRMED)))
                 .toList();
@@ -91,9 +104,12 @@ class PartnerController {
                                 situation.entity().continent(),
                                 situation.cqZone(),
                                 situation.ituZone()),
-                first(lines.stream().map(LogLine::name).toList()),
-                first(lines.stream().map(line -> line.more().get("QTH")).toList()),
-                whereabouts(call, situation, typedLocator, lines, positionId, now),
+                firstOf(lines.stream().map(LogLine::name).toList(), known == null ? null : known.name()),
+                firstOf(
+                        lines.stream().map(line -> line.more().get("QTH")).toList(),
+                        known == null ? null : known.town()),
+                known,
+                whereabouts(call, situation, new Told(typedLocator, lines, known), positionId, now),
                 search.workedBefore().of(Kind.BASE_CALL, base).cells(),
                 situation == null
                         ? List.of()
@@ -121,22 +137,21 @@ class PartnerController {
     }
 
     private PartnerView.@Nullable Whereabouts whereabouts(
-            Call call,
-            @Nullable Situation situation,
-            @Nullable String typedLocator,
-            List<LogLine> lines,
-            @Nullable Long positionId,
-            Instant now) {
-        Locator locator = typedLocator == null ? null : Locator.read(typedLocator);
+            Call call, @Nullable Situation situation, Told told, @Nullable Long positionId, Instant now) {
+        Locator locator = told.typed() == null ? null : Locator.read(told.typed());
         String source = "TYPED";
         if (locator == null) {
             // A locator of a contact made as another call's guest would be that of another place.
-            String known = first(lines.stream()
+            String earlier = first(told.lines().stream()
                     .filter(line -> line.call().equals(call.text()))
                     .map(LogLine::locator)
                     .toList());
-            locator = known == null ? null : Locator.read(known);
+            locator = earlier == null ? null : Locator.read(earlier);
             source = "EARLIER";
+        }
+        if (locator == null && told.known() != null && told.known().locator() != null) {
+            locator = Locator.read(told.known().locator());
+            source = "CALLBOOK";
         }
         Point there = locator != null
                 ? locator.centre()
@@ -177,6 +192,14 @@ class PartnerController {
                 dayHere.rise(),
                 dayHere.set(),
                 dayHere.greyLine(now, GREY) || dayThere.greyLine(now, GREY));
+    }
+
+    /** What was told of where it is: now, in earlier contacts, by callbooks. */
+    private record Told(@Nullable String typed, List<LogLine> lines, @Nullable KnownStation known) {}
+
+    private static @Nullable String firstOf(List<@Nullable String> values, @Nullable String otherwise) {
+        String first = first(values);
+        return first == null ? otherwise : first;
     }
 
     private static @Nullable String first(List<@Nullable String> values) {

@@ -3,6 +3,7 @@ package yokebar.app.partner;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.callbook.KnownStation;
 import yokebar.app.log.LogLine;
 import yokebar.core.need.Worked;
 
@@ -10,7 +11,8 @@ import yokebar.core.need.Worked;
  * Who the other station is.
  *
  * @param entity null at sea, in the air and for unknown prefixes
- * @param name what it told before; null when it never did
+ * @param name what it told before, else what callbooks say; null when nobody knows
+ * @param callbook what callbooks say; null when they know nothing
  * @param whereabouts null when nothing tells where it is
  * @param station what was worked of it, by band and mode group
  * @param ofEntity the same of its entity
@@ -24,6 +26,7 @@ record PartnerView(
         @Nullable EntityView entity,
         @Nullable String name,
         @Nullable String qth,
+        @Nullable KnownStation callbook,
         @Nullable Whereabouts whereabouts,
         List<Worked.Cell> station,
         List<Worked.Cell> ofEntity,
@@ -39,7 +42,7 @@ record PartnerView(
      * Where it is.
      *
      * @param locator null when only the entity's middle is known
-     * @param source {@code TYPED}, {@code EARLIER} contact or {@code ENTITY}
+     * @param source {@code TYPED}, {@code EARLIER} contact, {@code CALLBOOK} or {@code ENTITY}
      * @param sunTime local time by the sun there, such as {@code 09:20}; clocks may be an hour or two off
      * @param path null while the own locator is not known
      */

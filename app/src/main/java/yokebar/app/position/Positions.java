@@ -2,6 +2,8 @@ package yokebar.app.position;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -48,6 +50,7 @@ public class Positions {
     private final Map<Long, Watch> watched = new ConcurrentHashMap<>();
 
     private volatile @Nullable List<Watcher> watchers;
+    private volatile Settled settled = new Settled(LocalDate.MIN, Map.of());
 
     Positions(
             EntityManager db,
@@ -124,6 +127,7 @@ public class Positions {
     @Transactional
     public void sitDown(long id) {
         found(id).usedAt = clock.instant();
+        events.publishEvent(new PositionsChanged(true));
     }
 
     /**
@@ -148,9 +152,24 @@ public class Positions {
      */
     @Transactional(readOnly = true)
     public ContactSetting settingAt(@Nullable Long positionId) {
-        PositionRow row = positionId == null ? null : db.find(PositionRow.class, positionId);
-        return row == null ? setting((Long) null) : setting(row);
+        LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+        Settled known = settled;
+        if (!known.day().equals(today)) {
+            known = new Settled(today, new ConcurrentHashMap<>());
+            settled = known;
+        }
+        Optional<Long> at = Optional.ofNullable(positionId);
+        ContactSetting setting = known.byPosition().get(at);
+        if (setting == null) {
+            PositionRow row = positionId == null ? null : db.find(PositionRow.class, positionId);
+            setting = row == null ? setting((Long) null) : setting(row);
+            known.byPosition().put(at, setting);
+        }
+        return setting;
     }
+
+    /** What each position gives, asked for at every keystroke; a call may end with the day. */
+    private record Settled(LocalDate day, Map<Optional<Long>, ContactSetting> byPosition) {}
 
     private ContactSetting setting(PositionRow row) {
         StationView whole = station.view();
@@ -161,6 +180,14 @@ public class Positions {
                 .forEach(o -> fields.put("OPERATOR", o.callSign()));
         whole.places().stream().filter(p -> Objects.equals(row.placeId, p.id())).forEach(p -> put(fields, p));
         return new ContactSetting(ownCall == null ? null : new Call(ownCall), row.placeId, fields.build());
+    }
+
+    /** What a place gives to contacts made there. */
+    @Transactional(readOnly = true)
+    public AdifFields fieldsOf(long placeId) {
+        AdifFields.Builder fields = new AdifFields.Builder();
+        station.view().places().stream().filter(p -> p.id() == placeId).forEach(p -> put(fields, p));
+        return fields.build();
     }
 
     /** The radio of a position; empty when it has none of its own, or there is no such position. */
@@ -273,6 +300,7 @@ public class Positions {
     void forget(PositionsChanged event) {
         if (event.setUp()) {
             watchers = null;
+            settled = new Settled(LocalDate.MIN, Map.of());
         }
     }
 

@@ -1,4 +1,4 @@
-/** Reference data that is older than what its publisher has: entities. */
+/** Data about the world that has editions: entities. */
 @NullMarked
 package yokebar.app.reference;
 

@@ -9,8 +9,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import yokebar.app.FieldProblem;
+import yokebar.app.reference.ReferenceData;
 import yokebar.core.call.Call;
-import yokebar.core.entity.Entities;
 import yokebar.core.entity.Entity;
 import yokebar.core.entity.Situation;
 import yokebar.core.geo.Locator;
@@ -19,10 +19,12 @@ import yokebar.core.geo.Locator;
 @Component
 class Places {
     private final EntityManager db;
+    private final ReferenceData reference;
     private final Clock clock;
 
-    Places(EntityManager db, Clock clock) {
+    Places(EntityManager db, ReferenceData reference, Clock clock) {
         this.db = db;
+        this.reference = reference;
         this.clock = clock;
     }
 
@@ -57,10 +59,10 @@ class Places {
         LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
         Situation said = ownCall == null
                 ? null
-                : Entities.shipped().of(new Call(ownCall), today).orElse(null);
+                : reference.entities().of(new Call(ownCall), today).orElse(null);
         Entity entity = p.entityCode == null
                 ? said == null ? null : said.entity()
-                : Entities.shipped().numbered(p.entityCode).orElse(null);
+                : reference.entities().numbered(p.entityCode).orElse(null);
         if (entity == null) {
             return null;
         }
@@ -88,7 +90,7 @@ class Places {
         place.cqZone = within("cqZone", draft.cqZone(), 1, 40, "A CQ zone is 1 to 40.");
         place.ituZone = within("ituZone", draft.ituZone(), 1, 90, "An ITU zone is 1 to 90.");
         if (draft.entityCode() != null
-                && Entities.shipped().numbered(draft.entityCode()).isEmpty()) {
+                && reference.entities().numbered(draft.entityCode()).isEmpty()) {
             throw new FieldProblem("entityCode", "There is no entity with the number " + draft.entityCode() + ".");
         }
         place.entityCode = draft.entityCode();

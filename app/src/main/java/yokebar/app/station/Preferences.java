@@ -10,6 +10,7 @@ import org.jspecify.annotations.Nullable;
 import yokebar.app.FieldProblem;
 import yokebar.core.band.Band;
 import yokebar.core.band.Region;
+import yokebar.core.channel.Channels;
 import yokebar.core.radio.RadioMode;
 import yokebar.links.clock.TimeServer;
 
@@ -20,6 +21,7 @@ import yokebar.links.clock.TimeServer;
  * @param modesInUse labels of the radio modes that get a button
  * @param miles whether distances are in miles rather than km
  * @param secondClock an IANA time zone; empty for the browser's own
+ * @param channels known repeaters and satellites, one a line as {@link Channels} reads them
  * @param timeServer host, or host and port; empty for no check of the clock
  */
 public record Preferences(
@@ -29,7 +31,10 @@ public record Preferences(
         @Nullable Boolean miles,
         @Nullable DateForm dateForm,
         @Nullable String secondClock,
-        @Nullable String timeServer) {
+        @Nullable String timeServer,
+        @Nullable String channels) {
+
+    private static final int LONGEST_CHANNELS = 4000;
 
     static Preferences of(StationRow row) {
         return new Preferences(
@@ -39,7 +44,13 @@ public record Preferences(
                 row.miles,
                 row.dateForm,
                 row.secondClock == null ? "" : row.secondClock,
-                row.timeServer == null ? "" : row.timeServer);
+                row.timeServer == null ? "" : row.timeServer,
+                row.channels == null ? "" : row.channels);
+    }
+
+    /** Where repeaters and satellites carry the signal. */
+    public Channels knownChannels() {
+        return channels == null ? Channels.NONE : Channels.read(channels);
     }
 
     void fill(StationRow row) {
@@ -59,6 +70,21 @@ public record Preferences(
         if (timeServer != null) {
             row.timeServer = server(timeServer.strip());
         }
+        if (channels != null) {
+            row.channels = checked(channels.strip());
+        }
+    }
+
+    private static @Nullable String checked(String channels) {
+        try {
+            Channels.read(channels);
+        } catch (IllegalArgumentException e) {
+            throw new FieldProblem("channels", String.valueOf(e.getMessage()));
+        }
+        if (channels.length() > LONGEST_CHANNELS) {
+            throw new FieldProblem("channels", "That is more than " + LONGEST_CHANNELS + " characters.");
+        }
+        return channels.isEmpty() ? null : channels;
     }
 
     private static List<String> list(String text) {

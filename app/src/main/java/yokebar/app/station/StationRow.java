@@ -45,4 +45,8 @@ class StationRow {
     /** Host, or host and port; null for no check of the clock. */
     @Nullable
     String timeServer;
+
+    /** Known repeaters and satellites, one a line; null for none. */
+    @Nullable
+    String channels;
 }

@@ -16,7 +16,7 @@ class DatagramIntakeTest extends AppTest {
         sendDatagram(contact(
                 "ZP5QXA", "name", "José", "app_thing_x", "1 2", "userdef", "kept", "tx_pwr", "50", "dxcc", "132"));
         await("the contact", () -> count("contact") == 1);
-        String adi = text("/api/contacts.adi");
+        String adi = wholeLog();
         assertThat(adi)
                 .contains("<CALL:6>ZP5QXA")
                 .contains("<STATION_CALLSIGN:6>CU9QYB")
@@ -63,7 +63,7 @@ class DatagramIntakeTest extends AppTest {
         await("three journal rows", () -> count("intake_journal") == 3);
         assertThat(count("contact")).isEqualTo(1);
         assertThat(decisions()).containsExactly("ADDED", "DUPLICATE", "MERGED");
-        assertThat(text("/api/contacts.adi")).contains("<GRIDSQUARE:4>GG14").contains("<RST_SENT:3>-10");
+        assertThat(wholeLog()).contains("<GRIDSQUARE:4>GG14").contains("<RST_SENT:3>-10");
     }
 
     @Test

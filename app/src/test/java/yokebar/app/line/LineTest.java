@@ -95,6 +95,71 @@ class LineTest extends AppTest {
     }
 
     @Test
+    void theWayToThePartner() throws Exception {
+        sendJson("POST", "/api/station/places", Map.of("name", "Where the way begins", "locator", "HM49kq"));
+        long place = get("/api/station")
+                .path("places")
+                .valueStream()
+                .filter(one -> one.path("name").asString().equals("Where the way begins"))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asLong();
+        put("/api/positions/1", Map.of("placeId", place));
+        JsonNode there =
+                get("/api/partner?call=ZP5QXA&locator=GG14&positionId=1").path("whereabouts");
+        assertThat(there.path("source").asString()).isEqualTo("TYPED");
+        assertThat(there.has("sunrise")).isTrue();
+        JsonNode way = there.path("path");
+        assertThat(way.path("distanceKm").asDouble()).isBetween(7500.0, 8200.0);
+        assertThat(way.path("longPathDegrees").asDouble())
+                .isEqualTo((way.path("bearingDegrees").asDouble() + 180) % 360);
+        // A locator that is none is no reason to know nothing.
+        assertThat(get("/api/partner?call=ZP5QXA&locator=nowhere")
+                        .path("whereabouts")
+                        .path("source")
+                        .asString())
+                .isEqualTo("ENTITY");
+    }
+
+    @Test
+    void whatSticksGoesIntoEachContactUnlessAnotherIsTyped() throws Exception {
+        for (String text : new String[] {"zp5qxa 20m cw", "k1qab 20m cw 10w"}) {
+            sendJson(
+                    "POST",
+                    "/api/line/log",
+                    Map.of("text", text, "typedForMs", 0, "key", "sticks " + text, "sticking", Map.of("TX_PWR", "5")));
+        }
+        JsonNode rows =
+                get("/api/log/rows?sort=CALL&descending=false&columns=TX_PWR").path("lines");
+        assertThat(rows.get(0).path("more").path("TX_PWR").asString()).isEqualTo("10");
+        assertThat(rows.get(1).path("more").path("TX_PWR").asString()).isEqualTo("5");
+    }
+
+    @Test
+    void aStateItsEntityDoesNotHaveIsToldAndLogged() throws Exception {
+        assertThat(read("k1qab 20m cw state:ca").path("notices")).isEmpty();
+        JsonNode strange = read("k1qab 20m cw state:zz");
+        assertThat(strange.path("notices").toString()).contains("has no \\\"ZZ\\\" that we know of");
+        assertThat(strange.path("problems")).isEmpty();
+        assertThat(read("oz1qab 20m cw state:zz").path("notices")).isEmpty();
+    }
+
+    @Test
+    void aContactOverAKnownRepeaterIsLoggedAsOne() throws Exception {
+        HttpResponse<String> wrong =
+                sendJson("PUT", "/api/station/preferences", Map.of("channels", "145.700 tower Pico"));
+        assertThat(wrong.body()).contains("\"field\":\"channels\"", "repeater, linked, internet, satellite");
+        put("/api/station/preferences", Map.of("channels", "145.700 repeater Pico"));
+        JsonNode view = read("zp5qxa 145.700 fm");
+        assertThat(view.path("relayed").asBoolean()).isTrue();
+        assertThat(view.path("notices").toString()).contains("Through repeater Pico: logged via RPT");
+        log("zp5qxa 145.700 fm", "repeater");
+        assertThat(get("/api/log/rows?search=via:rpt").path("found").asInt()).isEqualTo(1);
+        put("/api/station/preferences", Map.of("channels", ""));
+    }
+
+    @Test
     void thePartnerIsKnownFromTheLogAndTheCall() throws Exception {
         importText(contact("ZP5QXA", "name", "Ana", "gridsquare", "GG14", "comment", "nice garden"));
         JsonNode partner = get("/api/partner?call=zp5qxa");

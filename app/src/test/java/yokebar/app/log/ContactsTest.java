@@ -49,7 +49,7 @@ class ContactsTest extends AppTest {
         assertThat(last.path("sentence").asString()).isEqualTo("Edited: NAME Ana → Anna; QTH set to Luque.");
         sendDatagram(contact("ZP5QXA", "name", "Ana", "qth", "Asuncion"));
         await("the repeat", () -> count("intake_journal") == 2);
-        assertThat(text("/api/contacts.adi")).contains("Anna").contains("Luque");
+        assertThat(wholeLog()).contains("Anna").contains("Luque");
     }
 
     @Test
@@ -77,7 +77,7 @@ class ContactsTest extends AppTest {
     void valuesTooLongForAColumnAreKept() throws Exception {
         String name = "N".repeat(300);
         importText(contact("ZP5QXA", "name", name, "cqz", "011", "gridsquare", "GG14ab12cd34"));
-        assertThat(text("/api/contacts.adi"))
+        assertThat(wholeLog())
                 .contains("<NAME:300>" + name)
                 .contains("<CQZ:3>011")
                 .contains("<GRIDSQUARE:12>GG14ab12cd34");

@@ -227,10 +227,17 @@ class LogAtLengthTest extends AppTest {
     @Test
     void deletedContactsAreDueNowhere() throws Exception {
         threeStations();
+        assertThat(standing()).isEqualTo(3);
         changed(sendJson("POST", "/api/changes/delete", Map.of("search", "")));
-        assertThat(get("/api/services").get(0).path("counts").path("HELD").asInt())
-                .isZero();
-        assertThat(get("/api/services").get(0).path("counts").path("DUE").asInt())
-                .isZero();
+        assertThat(standing()).isZero();
+    }
+
+    /** How many contacts stand in whatever state at Countersign. */
+    private int standing() throws Exception {
+        int all = 0;
+        for (JsonNode contacts : get("/api/services").get(0).path("counts")) {
+            all += contacts.asInt();
+        }
+        return all;
     }
 }

@@ -91,7 +91,7 @@ class RadiosTest extends AppTest {
         addRadio();
         sendDatagram(justMade("ZP5QXA"));
         await("the contact", () -> count("contact") == 1);
-        assertThat(text("/api/contacts.adi"))
+        assertThat(wholeLog())
                 .contains("<FREQ:6>14.074")
                 .contains("<BAND:3>20m")
                 .contains("<MODE:3>FT8")
@@ -122,11 +122,24 @@ class RadiosTest extends AppTest {
         sendDatagram(contact("OZ7QAB", "tx_pwr", "7"));
         sendDatagram(contact("OZ8QAB"));
         await("three contacts", () -> count("contact") == 3);
-        assertThat(text("/api/contacts.adi"))
+        assertThat(wholeLog())
                 .contains("<FREQ:7>14.0801")
                 .contains("<TX_PWR:1>5")
                 .contains("<TX_PWR:1>7")
                 .doesNotContain("<TX_PWR:3>100");
+    }
+
+    @Test
+    void aPowerFarFromTheRadiosIsToldAndAKnownRepeaterGivesTheWay() throws Exception {
+        addRadio();
+        sendDatagram(justMade("ZP5QXA", "freq", "14.0801", "mode", "FT4", "tx_pwr", "5"));
+        await("the contact", () -> count("contact") == 1);
+        assertThat(jdbc.queryForObject("select sentence from intake_journal", String.class))
+                .contains("It says 5 W; the radio is set to 100 W.");
+        put("/api/station/preferences", Map.of("channels", "145.600 repeater Pico"));
+        sendDatagram(justMade("ZP5QXB", "freq", "145.6", "mode", "FM"));
+        await("the second", () -> count("contact") == 2);
+        assertThat(wholeLog()).contains("<PROP_MODE:3>RPT");
     }
 
     @Test

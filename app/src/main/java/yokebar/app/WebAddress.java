@@ -1,0 +1,24 @@
+package yokebar.app;
+
+import java.net.URI;
+
+/** The address of a service, as somebody typed it. */
+public final class WebAddress {
+    private WebAddress() {}
+
+    /**
+     * @param field the field it was typed into
+     * @throws FieldProblem when it is none
+     */
+    public static String checked(String field, String text) {
+        try {
+            URI uri = URI.create(text.strip());
+            if (uri.getHost() != null && ("http".equals(uri.getScheme()) || "https".equals(uri.getScheme()))) {
+                return uri.toString();
+            }
+        } catch (IllegalArgumentException e) {
+            // said below
+        }
+        throw new FieldProblem(field, "\"" + text + "\" is no web address; it looks like https://host/path.");
+    }
+}

@@ -1,0 +1,50 @@
+package yokebar.app.callbook;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import yokebar.app.settings.NamedParts;
+import yokebar.app.settings.SettingsPart;
+
+/** The callbook's share of the settings file: without its password. */
+@Component
+class CallbookSettings implements SettingsPart {
+    private final CallbookStore store;
+    private final JsonMapper json;
+
+    CallbookSettings(CallbookStore store, JsonMapper json) {
+        this.store = store;
+        this.json = json;
+    }
+
+    private record Saved(@Nullable String address, @Nullable String account, int freshDays) {}
+
+    @Override
+    public String name() {
+        return "callbook";
+    }
+
+    @Override
+    public int order() {
+        return 6;
+    }
+
+    @Override
+    public Object save() {
+        CallbookRow row = store.row();
+        return List.of(new Saved(row.address, row.account, row.freshDays));
+    }
+
+    @Override
+    public int restore(JsonNode saved, List<String> told) {
+        return NamedParts.each(
+                json,
+                saved,
+                Saved.class,
+                "The callbook",
+                told,
+                one -> store.save(new CallbookStore.Draft(one.address(), one.account(), null, one.freshDays())));
+    }
+}

@@ -1,0 +1,121 @@
+package yokebar.app.intake;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.GeneratedValue;
+import jakarta.persistence.GenerationType;
+import jakarta.persistence.Id;
+import jakarta.persistence.SequenceGenerator;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.util.Arrays;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.contact.Source;
+import yokebar.links.followed.FilePosition;
+
+/** Where records come from: a followed file, a port. */
+@Entity
+@Table(name = "intake_source")
+class IntakeSource {
+    /** What kinds of sources there are. */
+    enum Kind {
+        FILE(Source.FOLLOWED),
+        DATAGRAMS(Source.DATAGRAM),
+        STREAM(Source.STREAM);
+
+        private final Source source;
+
+        Kind(Source source) {
+            this.source = source;
+        }
+    }
+
+    @Id
+    @GeneratedValue(strategy = GenerationType.SEQUENCE, generator = "intake_source")
+    @SequenceGenerator(name = "intake_source", sequenceName = "intake_source_seq", allocationSize = 1)
+    @Nullable
+    Long id;
+
+    @Version
+    int version;
+
+    @Enumerated(EnumType.STRING)
+    @JdbcTypeCode(SqlTypes.VARCHAR)
+    Kind kind = Kind.FILE;
+
+    String name = "";
+
+    /** Of a followed file. */
+    @Nullable
+    String path;
+
+    /** Null for the one given when Yokebar was started. */
+    @Nullable
+    Integer port;
+
+    /** With commas between; null for all. */
+    @Nullable
+    String ownCalls;
+
+    @Nullable
+    Long placeId;
+
+    @Nullable
+    String operatorCall;
+
+    boolean holdDeliveries;
+    boolean lookUp = true;
+    long readTo;
+    long checkedFrom;
+    long checksum;
+
+    long number() {
+        if (id == null) {
+            throw new IllegalStateException("not stored yet");
+        }
+        return id;
+    }
+
+    /** Under which it is a hookup. The two that were there from the start have names of their own. */
+    String hookupId() {
+        return switch (kind) {
+            case FILE -> "file-" + number();
+            case DATAGRAMS -> number() == 1 ? "adif-datagrams" : "datagrams-" + number();
+            case STREAM -> number() == 2 ? "adif-stream" : "stream-" + number();
+        };
+    }
+
+    /** Set up by Yokebar itself; it can be switched off, but not removed. */
+    boolean builtIn() {
+        return kind != Kind.FILE && port == null;
+    }
+
+    FilePosition position() {
+        return new FilePosition(readTo, checkedFrom, checksum);
+    }
+
+    void moveTo(FilePosition position) {
+        readTo = position.offset();
+        checkedFrom = position.checkedFrom();
+        checksum = position.checksum();
+    }
+
+    ArrivalPath arrivalPath() {
+        return new ArrivalPath(hookupId(), name, kind.source, options(), null);
+    }
+
+    Set<String> calls() {
+        return ownCalls == null ? Set.of() : Arrays.stream(ownCalls.split(",")).collect(Collectors.toUnmodifiableSet());
+    }
+
+    private SourceOptions options() {
+        return new SourceOptions(
+                calls(), placeId, operatorCall, holdDeliveries, lookUp, SourceOptions.Doubles.MERGE, Map.of());
+    }
+}

@@ -1,0 +1,72 @@
+package yokebar.app.intake;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import yokebar.app.FieldProblem;
+import yokebar.core.call.Call;
+
+/**
+ * What the operator says of a source; what is left out stays as it is.
+ *
+ * @param ownCalls calls and operators whose contacts are taken, with commas or blanks between; empty for all
+ * @param placeId 0 for none
+ * @param operatorCall empty for none
+ */
+record SourceDraft(
+        @Nullable String name,
+        @Nullable String ownCalls,
+        @Nullable Long placeId,
+        @Nullable String operatorCall,
+        @Nullable Boolean holdDeliveries,
+        @Nullable Boolean lookUp) {
+    private static final int MOST_NAME = 60;
+    private static final int MOST_CALLS = 30;
+
+    void fill(IntakeSource source) {
+        if (name != null) {
+            if (name.isBlank() || name.strip().length() > MOST_NAME) {
+                throw new FieldProblem("name", "A source needs a name of up to " + MOST_NAME + " letters.");
+            }
+            source.name = name.strip();
+        }
+        if (ownCalls != null) {
+            List<String> calls = calls(ownCalls);
+            source.ownCalls = calls.isEmpty() ? null : String.join(",", calls);
+        }
+        if (placeId != null) {
+            source.placeId = placeId == 0 ? null : placeId;
+        }
+        if (operatorCall != null) {
+            source.operatorCall = operatorCall.isBlank() ? null : call("operatorCall", operatorCall);
+        }
+        if (holdDeliveries != null) {
+            source.holdDeliveries = holdDeliveries;
+        }
+        if (lookUp != null) {
+            source.lookUp = lookUp;
+        }
+    }
+
+    /** @throws FieldProblem when one of them is no call */
+    static List<String> calls(String text) {
+        List<String> calls = Arrays.stream(text.strip().split("[,\\s]+"))
+                .filter(word -> !word.isEmpty())
+                .map(word -> call("ownCalls", word))
+                .distinct()
+                .toList();
+        if (calls.size() > MOST_CALLS) {
+            throw new FieldProblem("ownCalls", "At most " + MOST_CALLS + " calls can be chosen.");
+        }
+        return calls;
+    }
+
+    static String call(String field, String text) {
+        Call call = Call.read(text.strip().toUpperCase(Locale.ROOT));
+        if (call == null) {
+            throw new FieldProblem(field, "\"" + text.strip() + "\" is no call.");
+        }
+        return call.text();
+    }
+}

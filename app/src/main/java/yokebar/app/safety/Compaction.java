@@ -1,0 +1,109 @@
+package yokebar.app.safety;
+
+import java.sql.Connection;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import javax.sql.DataSource;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+
+/**
+ * Writes the log's file anew without its dead space when Yokebar ends and most of the file is dead, as after a large import. H2
+ * makes the new file beside the old one and renames it; a kill in between leaves the old one.
+ */
+@Component
+public class Compaction implements SmartLifecycle {
+    private static final Logger LOG = LoggerFactory.getLogger(Compaction.class);
+    /** A smaller file is nobody's trouble. */
+    private static final long WORTHWHILE_BYTES = 512L << 20;
+
+    private static final int MOSTLY_DEAD_PERCENT = 40;
+
+    private final DataSource database;
+    private volatile boolean running;
+    private volatile @Nullable Runnable afterwards;
+
+    Compaction(DataSource database) {
+        this.database = database;
+    }
+
+    @Override
+    public void start() {
+        running = true;
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+        boolean compacted = compactIfDue(database, WORTHWHILE_BYTES);
+        Runnable waiting = afterwards;
+        if (waiting != null && compacted) {
+            waiting.run();
+        }
+    }
+
+    /** Whether the file will be written anew when Yokebar ends. */
+    public boolean due() {
+        return due(database, WORTHWHILE_BYTES);
+    }
+
+    /** What is to be done with the file once it was written anew and closed; instead of doing it with all its dead space. */
+    public void afterwards(Runnable task) {
+        afterwards = task;
+    }
+
+    private static boolean due(DataSource database, long worthwhileBytes) {
+        try (Connection connection = database.getConnection();
+                Statement statement = connection.createStatement()) {
+            return info(statement, "FILE_SIZE") >= worthwhileBytes && livePercent(statement) < MOSTLY_DEAD_PERCENT;
+        } catch (SQLException e) {
+            LOG.warn("How full the log's file is cannot be told: {}", e.getMessage());
+            return false;
+        }
+    }
+
+    /** Of the file, what chunks fill; of the chunks, what is still in use. */
+    private static long livePercent(Statement statement) throws SQLException {
+        return info(statement, "FILL_RATE") * info(statement, "CHUNKS_FILL_RATE") / 100;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    /** After everybody else: the database is closed then. */
+    @Override
+    public int getPhase() {
+        return Integer.MIN_VALUE;
+    }
+
+    /** @return whether it was; the database is closed then */
+    static boolean compactIfDue(DataSource database, long worthwhileBytes) {
+        try (Connection connection = database.getConnection();
+                Statement statement = connection.createStatement()) {
+            long bytes = info(statement, "FILE_SIZE");
+            long livePercent = livePercent(statement);
+            if (bytes < worthwhileBytes || livePercent >= MOSTLY_DEAD_PERCENT) {
+                return false;
+            }
+            LOG.info("{} % of the log's {} MB are in use; it is written anew", livePercent, bytes >> 20);
+            statement.execute("shutdown compact");
+            return true;
+        } catch (SQLException e) {
+            LOG.warn("The log's file stays as large as it is: {}", e.getMessage());
+            return false;
+        }
+    }
+
+    private static long info(Statement statement, String name) throws SQLException {
+        try (ResultSet row = statement.executeQuery(
+                "select setting_value from information_schema.settings where setting_name = 'info." + name + "'")) {
+            return row.next() ? row.getLong(1) : 0;
+        }
+    }
+}

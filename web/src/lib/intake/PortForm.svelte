@@ -1,0 +1,39 @@
+<script lang="ts">
+  import { Select, SelectItem } from 'carbon-components-svelte';
+  import DeviceForm from '../devices/DeviceForm.svelte';
+  import Field from '../devices/Field.svelte';
+  import type { AppState } from '../frame/app.svelte';
+  import SourceChoices, { type Choices } from './SourceChoices.svelte';
+
+  let { app, onclose }: { app: AppState; onclose: () => void } = $props();
+
+  let kind = $state<'DATAGRAMS' | 'STREAM'>('DATAGRAMS');
+  let port = $state('');
+  let choices = $state<Choices>({
+    ownCalls: '',
+    placeId: '0',
+    operatorCall: '',
+    holdDeliveries: false,
+    lookUp: true,
+  });
+</script>
+
+<DeviceForm
+  title="Listen on a port"
+  fresh
+  kind="port"
+  onsave={() => app.intake.listen(kind, Number(port) || 0, { ...choices, placeId: Number(choices.placeId) })}
+  onremove={() => Promise.resolve()}
+  {onclose}
+>
+  {#snippet children(fault)}
+    <Select size="sm" labelText="Programs send" bind:selected={kind}>
+      <SelectItem value="DATAGRAMS" text="ADIF datagrams (UDP)" />
+      <SelectItem value="STREAM" text="an ADIF stream (TCP)" />
+    </Select>
+    <Field label="Port" bind:value={port} fault={fault('port')} placeholder="7390" />
+    <div class="across">
+      <SourceChoices bind:choices places={app.station.view?.places ?? []} {fault} />
+    </div>
+  {/snippet}
+</DeviceForm>
