@@ -1,8 +1,8 @@
 #!/bin/sh
-# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio.
+# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log sources.
 set -eu
 cd "$(dirname "$0")/.."
-which=${*:-adi intake latency startup radio}
+which=${*:-adi intake latency startup radio who log sources}
 mvn -q -B install -DskipTests -pl .,core,links,standins,web,app,e2e,bench/blank-app,bench
 jars() { mvn -q -pl bench dependency:build-classpath -Dmdep.outputFile=/dev/stdout -Dmdep.includeScope=test; }
 classpath="bench/target/classes:$(jars)"
@@ -13,6 +13,10 @@ for name in $which; do
     latency) java -cp "$classpath" yokebar.bench.LatencyFigures ;;
     startup) java -cp "$classpath" yokebar.bench.StartupFigures ;;
     radio) java -cp "$classpath" yokebar.bench.RadioFigures ;;
+    who) java -Xmx1g -cp "$classpath" yokebar.bench.WhoFigures ;;
+    # The first time it makes a log of a million contacts in bench/target, which takes some minutes; -Dcontacts=… for fewer.
+    log) java -Xmx700m -cp "$classpath" yokebar.bench.LogFigures | grep '^log' ;;
+    sources) java -Xmx700m -cp "$classpath" yokebar.bench.SourceFigures | grep '^sources' ;;
     *)
       echo "no benchmark is called $name" >&2
       exit 2

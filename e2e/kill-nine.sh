@@ -3,4 +3,4 @@
 set -eu
 cd "$(dirname "$0")/.."
 mvn -q -B install -DskipTests -pl .,core,links,standins,web,app
-exec mvn -B -ntp -pl e2e test -Dtest=KillNineTest
+exec mvn -B -ntp -pl e2e test -Dtest=KillNineTest -Dyokebar.contacts=5000 -Dyokebar.kills=5

@@ -9,6 +9,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
@@ -80,12 +81,17 @@ public final class LogFigures {
         System.gc();
         long used = Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
         System.out.printf("log: heap in use %.0f MB%n", used / 1e6);
+        if (Boolean.getBoolean("changes-only")) {
+            bulk();
+            bulk();
+            return;
+        }
         Random random = new Random(1);
         for (String search : SEARCHES) {
             get("log/rows?search=" + encoded(search));
             get("log/facets?search=" + encoded(search));
         }
-        print("first page", 100, i -> get("log/rows?limit=100"));
+        print("first page", 150, i -> get("log/rows?limit=100"));
         print("jump anywhere", 250, i -> get("log/rows?limit=100&from=" + random.nextInt(CONTACTS)));
         print("search", 250, i -> get("log/rows?search=" + encoded(fresh(SEARCHES.get(i % SEARCHES.size()), i))));
         for (String search : SEARCHES) {
@@ -95,7 +101,27 @@ public final class LogFigures {
         }
         print("sorted search", 250, i -> get("log/rows?sort=CALL&search=" + encoded(fresh("20m", i))));
         print("facets", 400, i -> get("log/facets?search=" + encoded(fresh(SEARCHES.get(i % SEARCHES.size()), i))));
+        logOne();
+        System.out.println("log: the first bulk changes since the start, then the same once more");
         bulk();
+        bulk();
+    }
+
+    /** From the line sent off to the contact on the disk; each is taken back, so that the log stays as long. */
+    private void logOne() throws IOException, InterruptedException {
+        post("station", "PUT", "{\"ownCall\":\"CU9QYB\"}");
+        List<Long> changes = new ArrayList<>();
+        long run = System.currentTimeMillis();
+        print("log one contact", 30, i -> {
+            String line = "zp5q%c%c 20m cw 579 599 ana".formatted('a' + i / 26, 'a' + i % 26);
+            String answer =
+                    post("line/log", "{\"text\":\"" + line + "\",\"typedForMs\":900,\"key\":\"" + run + i + "\"}");
+            changes.add(number(answer, "changeId"));
+            return answer;
+        });
+        for (long change : changes) {
+            post("changes/" + change + "/undo", "");
+        }
     }
 
     /** A search that was not asked before, so that nothing remembered answers it. */
@@ -120,7 +146,7 @@ public final class LogFigures {
         String answer = post(path, body);
         long id = number(answer, "id");
         while (get("changes/" + id).contains("RUNNING")) {
-            Thread.sleep(5);
+            Thread.sleep(100);
         }
         String done = get("changes/" + id);
         System.out.printf("log: %s of %d contacts %.1f s%n", name, number(done, "done"), since(start) / 1e3);
@@ -158,9 +184,13 @@ public final class LogFigures {
     }
 
     private String post(String path, String body) throws IOException, InterruptedException {
+        return post(path, "POST", body);
+    }
+
+    private String post(String path, String method, String body) throws IOException, InterruptedException {
         return send(HttpRequest.newBuilder(api.resolve(path))
                 .header("Content-Type", "application/json")
-                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .method(method, HttpRequest.BodyPublishers.ofString(body))
                 .build());
     }
 

@@ -65,10 +65,18 @@ public final class RadioFigures {
                 .redirectOutput(folder.resolve("log").toFile());
         builder.environment()
                 .putAll(Map.of(
-                        "YOKEBAR_HOME", folder.resolve("home").toString(),
-                        "YOKEBAR_PORT", String.valueOf(port),
-                        "YOKEBAR_ADIF_UDP_PORT", "0",
-                        "YOKEBAR_RADIO_SHARE_PORT", String.valueOf(sharePort)));
+                        "YOKEBAR_HOME",
+                        folder.resolve("home").toString(),
+                        "YOKEBAR_PORT",
+                        String.valueOf(port),
+                        "YOKEBAR_ADIF_UDP_PORT",
+                        "0",
+                        "YOKEBAR_ADIF_TCP_PORT",
+                        "0",
+                        "YOKEBAR_LINK_PORT",
+                        "0",
+                        "YOKEBAR_RADIO_SHARE_PORT",
+                        String.valueOf(sharePort)));
         yokebar = builder.start();
         while (!Files.readString(folder.resolve("log")).contains("Yokebar is ready at")) {
             Thread.sleep(100);

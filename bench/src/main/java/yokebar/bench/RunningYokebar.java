@@ -23,7 +23,12 @@ final class RunningYokebar implements AutoCloseable {
             adifPort = free.getLocalPort();
         }
         context = new SpringApplication(YokebarApplication.class)
-                .run("--yokebar.home=" + home, "--yokebar.adif-udp-port=" + adifPort, "--server.port=0");
+                .run(
+                        "--yokebar.home=" + home,
+                        "--yokebar.adif-udp-port=" + adifPort,
+                        "--yokebar.adif-tcp-port=0",
+                        "--yokebar.link-port=0",
+                        "--server.port=0");
     }
 
     ConfigurableApplicationContext context() {

@@ -101,6 +101,8 @@ public final class StartupFigures {
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
         builder.environment().put("YOKEBAR_HOME", home.toString());
         builder.environment().put("YOKEBAR_ADIF_UDP_PORT", "0");
+        builder.environment().put("YOKEBAR_ADIF_TCP_PORT", "0");
+        builder.environment().put("YOKEBAR_LINK_PORT", "0");
         long start = System.nanoTime();
         Process process = builder.start();
         double seconds = -1;

@@ -36,7 +36,7 @@ class AccessibilityTest {
         setDefaultAssertionTimeout(20_000);
         yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
         standIns = new StandIns(new StandIns.Settings(
-                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), null));
+                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, 0, yokebar.devices(), null));
         DemoSetup demo = new DemoSetup(URI.create(yokebar.address().toString()), standIns);
         demo.awaitReady(Duration.ofSeconds(30));
         demo.furnishStation();
@@ -67,6 +67,9 @@ class AccessibilityTest {
         "desk",
         "log",
         "log/statistics",
+        "intake/journal",
+        "intake/sources",
+        "intake/import",
         "hookups",
         "services",
         "station/calls",
@@ -74,6 +77,7 @@ class AccessibilityTest {
         "station/positions",
         "station/bands",
         "station/clocks",
+        "station/callbook",
         "station/safety",
         "station/keep",
         "first-steps",

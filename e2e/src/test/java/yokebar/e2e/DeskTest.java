@@ -45,7 +45,7 @@ class DeskTest {
     void start() throws Exception {
         yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
         standIns = new StandIns(new StandIns.Settings(
-                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), null));
+                9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, 0, yokebar.devices(), null));
         cable = new SerialLine(folder.resolve("shearwater"), standIns.vhfRadio().port());
         cable.plugIn();
         setDefaultAssertionTimeout(20_000);

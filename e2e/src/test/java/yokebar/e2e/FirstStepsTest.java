@@ -36,6 +36,7 @@ class FirstStepsTest {
                         yokebar.adifPort(),
                         0,
                         0,
+                        0,
                         yokebar.devices(),
                         yokebar.serialFolder()));
                 Browser browser = new Browser()) {

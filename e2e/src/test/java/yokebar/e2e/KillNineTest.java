@@ -20,12 +20,14 @@ import yokebar.standins.countersign.Countersign;
 import yokebar.standins.demo.DemoSetup;
 
 /**
- * Killed with -9 in the middle of arriving contacts, five times over: what the journal shows as added is in the log exactly
+ * Killed with -9 in the middle of arriving contacts, several times over: what the journal shows as added is in the log exactly
  * once, and Countersign ends up with each of them exactly once.
  */
 class KillNineTest {
-    private static final int CONTACTS = 5_000;
-    private static final int KILLS = 5;
+    /** {@code kill-nine.sh} does more of both. */
+    private static final int CONTACTS = Integer.getInteger("yokebar.contacts", 3_000);
+
+    private static final int KILLS = Integer.getInteger("yokebar.kills", 3);
 
     @TempDir
     private Path folder;

@@ -48,7 +48,7 @@ class LineAndLogTest {
     void start() throws Exception {
         yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
         standIns = new StandIns(new StandIns.Settings(
-                11, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, yokebar.devices(), null));
+                11, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, 0, yokebar.devices(), null));
         new DemoSetup(yokebar.address(), standIns).furnishStation();
         setDefaultAssertionTimeout(20_000);
         browser = new Browser();
@@ -305,5 +305,33 @@ class LineAndLogTest {
                 page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("9 contacts deleted."));
         change.getByRole(AriaRole.BUTTON).click();
         assertThat(page.getByTestId("log-total")).hasText("31");
+    }
+
+    @Test
+    @Order(10)
+    void withoutAnyNetworkLoggingDoesNotWait() throws Exception {
+        standIns.countersign().setUp(false);
+        standIns.callbook().setUp(false);
+        standIns.almanac().setUp(false);
+        standIns.timeServer().setUp(false);
+        standIns.hfRadio().setPlugged(false);
+        standIns.vhfRadio().setPlugged(false);
+        standIns.rotator().setPlugged(false);
+        page.navigate(yokebar.address() + "#/desk");
+        line().click();
+        for (int i = 0; i < 5; i++) {
+            page.keyboard().type("sm" + i + "qab 20m cw 579 599");
+            page.keyboard().press("Enter");
+        }
+        assertThat(page.getByTestId("log-total")).hasText("36");
+        page.keyboard().type("sm9qab");
+        Locator card = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Partner"));
+        assertThat(card.getByText("Sweden")).isVisible();
+        assertThat(card.getByText("The callbook cannot be asked now.")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(get("/api/log/rows?search=entity:sweden&limit=0")
+                        .path("found")
+                        .asInt())
+                .isEqualTo(5);
     }
 }

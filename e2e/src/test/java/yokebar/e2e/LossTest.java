@@ -3,6 +3,7 @@ package yokebar.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -12,11 +13,12 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CompletionException;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -25,7 +27,9 @@ import tools.jackson.databind.JsonNode;
 
 /** What can go lost and does not: the process killed in the middle of things, the log destroyed. */
 class LossTest {
-    private static final int MANY = 6000;
+    private static final int MANY = 4000;
+    /** Several transactions' worth, so that the kill comes between the first and the last. */
+    private static final int IMPORTED = 15_000;
 
     @TempDir
     private Path folder;
@@ -55,27 +59,6 @@ class LossTest {
         return answer.body();
     }
 
-    private void importContacts(int from, int until) throws IOException, InterruptedException {
-        StringBuilder adi = new StringBuilder("<EOH>");
-        for (int i = from; i < until; i++) {
-            String call = "K" + i % 10 + "Q" + (char) ('A' + i / 10 % 26) + (char) ('A' + i / 260 % 26);
-            adi.append("<CALL:5>")
-                    .append(call)
-                    .append("<QSO_DATE:8>2026")
-                    .append("%02d%02d".formatted(i / 1000 % 12 + 1, i / 12_000 + 1))
-                    .append("<TIME_ON:6>")
-                    .append("%02d%02d%02d".formatted(i / 60 % 24, i % 60, i % 60))
-                    .append("<BAND:3>20m<MODE:2>CW<EOR>\n");
-        }
-        String head = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.adi\"\r\n\r\n";
-        HttpRequest request = HttpRequest.newBuilder(yokebar.address().resolve("api/imports"))
-                .header("Content-Type", "multipart/form-data; boundary=part")
-                .POST(HttpRequest.BodyPublishers.ofString(head + adi + "\r\n--part--\r\n", StandardCharsets.UTF_8))
-                .build();
-        assertThat(http.send(request, HttpResponse.BodyHandlers.ofString()).statusCode())
-                .isEqualTo(200);
-    }
-
     private int found(String search) throws Exception {
         return yokebar.get("/api/log/rows?limit=0&search=" + search)
                 .path("found")
@@ -95,7 +78,7 @@ class LossTest {
 
     @Test
     void killedDuringABulkEditTheLogIsWholeAndTheEditCanBeTakenBack() throws Exception {
-        importContacts(0, MANY);
+        yokebar.importContacts(0, MANY);
         int all = found("");
         String begun = send(
                 "POST", "api/changes/edit", "{\"selection\":{\"search\":\"\"},\"changes\":{\"PROP_MODE\":\"ES\"}}");
@@ -116,8 +99,38 @@ class LossTest {
     }
 
     @Test
+    void killedDuringAnImportWhatWasTakenIsThereAndTheRestComesWithAnotherTry() throws Exception {
+        CompletableFuture<HttpResponse<String>> importing = yokebar.importContactsLater(0, IMPORTED);
+        while (found("") < 1000) {
+            Thread.onSpinWait();
+        }
+        yokebar.kill();
+        assertThatThrownBy(importing::join).isInstanceOf(CompletionException.class);
+        yokebar.start();
+        int taken = found("");
+        assertThat(taken).isBetween(1000, IMPORTED);
+        // The journal and the log are one transaction: neither has what the other lacks.
+        assertThat(added()).isEqualTo(taken);
+        JsonNode again = yokebar.importContacts(0, IMPORTED);
+        assertThat(again.path("added").asInt()).isEqualTo(IMPORTED - taken);
+        assertThat(again.path("duplicates").asInt()).isEqualTo(taken);
+        assertThat(found("")).isEqualTo(IMPORTED);
+    }
+
+    private int added() throws Exception {
+        int added = 0;
+        JsonNode page = yokebar.get("/api/journal?limit=500&decision=ADDED");
+        while (!page.isEmpty()) {
+            added += page.size();
+            long last = page.get(page.size() - 1).path("id").asLong();
+            page = yokebar.get("/api/journal?limit=500&decision=ADDED&below=" + last);
+        }
+        return added;
+    }
+
+    @Test
     void killedDuringABackupThereIsNoHalfBackup() throws Exception {
-        importContacts(0, MANY);
+        yokebar.importContacts(0, MANY);
         http.sendAsync(
                 HttpRequest.newBuilder(yokebar.address().resolve("api/safety/backups"))
                         .POST(HttpRequest.BodyPublishers.ofString("{}"))
@@ -142,9 +155,9 @@ class LossTest {
     void aDestroyedLogComesBackWholeFromBackupAndSecondCopy() throws Exception {
         Path stick = folder.resolve("stick");
         send("PUT", "api/safety", "{\"copyFolder\":\"" + stick + "\"}");
-        importContacts(0, 300);
+        yokebar.importContacts(0, 300);
         send("POST", "api/safety/backups", "{}");
-        importContacts(300, 420);
+        yokebar.importContacts(300, 420);
         String before = yokebar.text("/api/contacts.csv?columns=CALL,QSO_DATE,TIME_ON,BAND,MODE");
         Path copy = stick.resolve("yokebar-second-copy.adi");
         while (Files.readString(copy).split("<EOR>").length < 420) {

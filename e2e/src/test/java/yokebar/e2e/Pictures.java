@@ -3,12 +3,14 @@ package yokebar.e2e;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 
@@ -40,12 +42,13 @@ public final class Pictures {
                     .click();
             page.getByTestId("heading").waitFor();
             page.keyboard().press("c");
-            page.keyboard().type("zs3qar 57 59 lena");
-            page.getByText("Worked").first().waitFor();
+            page.keyboard().type("k1qfo 57 59");
+            page.getByAltText("K1QFO at home").waitFor();
             take(page, folder, "desk");
             page.keyboard().press("Escape");
             page.keyboard().press("Escape");
             radioInTrouble(page, folder);
+            intake(page, folder);
             for (String view : new String[] {"Hookups", "Services", "Station"}) {
                 page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
                         .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(view))
@@ -69,6 +72,53 @@ public final class Pictures {
             page.locator("[data-contact]").first().waitFor();
             take(page, folder, "log-day");
         }
+    }
+
+    /** Why a refused contact is not in the log; a log that is looked at before it is imported; a program on the link. */
+    private static void intake(Page page, Path folder) {
+        backstage("program/contact", "{\"CALL\":\"OZ1QAB\",\"MODE\":\"NOISE\"}");
+        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Intake"))
+                .click();
+        page.getByLabel("Call").first().fill("OZ1QAB");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Find out"))
+                .click();
+        page.getByText("was not taken").first().waitFor();
+        take(page, folder, "intake");
+        page.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Import").setExact(true))
+                .click();
+        page.locator("input[type=file]").setInputFiles(portableLog());
+        page.getByText("How it is taken in").waitFor();
+        take(page, folder, "import");
+        page.getByRole(AriaRole.BANNER).getByText("Wavelet 2").click();
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Answer").setExact(true))
+                .first()
+                .click();
+        page.getByText("listening")
+                .or(page.getByText("transmitting").last())
+                .first()
+                .waitFor();
+        take(page, folder, "program");
+        page.keyboard().press("Escape");
+    }
+
+    /** Made with a tablet on the caldera rim. */
+    private static FilePayload portableLog() {
+        StringBuilder text = new StringBuilder("Caldera rim\n<ADIF_VER:5>3.1.4 <EOH>\n");
+        for (int i = 0; i < 34; i++) {
+            String call = "EA" + i % 8 + "Q" + (char) ('A' + i % 26) + (char) ('A' + i / 3);
+            String mode = i == 20 ? "NOISE" : "CW";
+            text.append("<CALL:6>").append(call).append(" <QSO_DATE:8>202610").append("%02d".formatted(10 + i / 4));
+            text.append(" <TIME_ON:4>").append("%02d%02d".formatted(9 + i % 9, i));
+            text.append(" <BAND:3>20m <MODE:").append(mode.length()).append('>').append(mode);
+            text.append(" <STATION_CALLSIGN:6>").append(i < 30 ? "CU9QYB" : "CU9QLZ");
+            text.append(i % 5 == 0 ? " <QSL_RCVD:1>Y" : "").append(" <EOR>\n");
+        }
+        return new FilePayload("caldera-rim.adi", "text/plain", text.toString().getBytes(StandardCharsets.UTF_8));
     }
 
     /** The radio's cable is pulled for the picture and put back. */

@@ -268,7 +268,7 @@ class WholePathTest {
     @Order(8)
     void everyViewIsReachedByKeyboard() {
         for (String[] keyAndView :
-                new String[][] {{"h", "Hookups"}, {"s", "Services"}, {"t", "Station"}, {"l", "Log"}}) {
+                new String[][] {{"h", "Hookups"}, {"i", "Intake"}, {"s", "Services"}, {"t", "Station"}, {"l", "Log"}}) {
             page.keyboard().press("g");
             page.keyboard().press(keyAndView[0]);
             assertThat(page.getByRole(
@@ -285,16 +285,16 @@ class WholePathTest {
 
     @Test
     @Order(9)
-    void refusedRecordsAreToldUnderHookups() throws Exception {
+    void refusedRecordsAreToldUnderIntake() throws Exception {
         standIns.program().send("this is <b>not</b> ADIF");
-        open("Hookups");
+        open("Intake");
         assertThat(page.getByText("This is not ADIF: no field such as <CALL:6> is in it.")
                         .first())
                 .isVisible();
         Locator row = page.locator("tr", new Page.LocatorOptions().setHasText("This is not ADIF"))
                 .first();
-        row.getByText("Record").click();
-        assertThat(row.locator("pre")).hasText("this is <b>not</b> ADIF");
+        row.getByText("Record", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(page.getByLabel("The record; put right what is wrong")).hasValue("this is <b>not</b> ADIF");
     }
 
     @Test

@@ -7,14 +7,19 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.channels.FileChannel;
+import java.nio.channels.FileLock;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -27,8 +32,7 @@ public final class YokebarProcess implements AutoCloseable {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final Path JAR = Path.of(System.getProperty("yokebar.app.jar", "../app/target/yokebar-exec.jar"));
     /** Tests that run beside one another each unpack their own. */
-    private static final Path UNPACKED =
-            Path.of("target/unpacked" + System.getProperty("yokebar.fork", "")).toAbsolutePath();
+    private static final Path UNPACKED = Path.of("target/unpacked").toAbsolutePath();
 
     private static final Duration START_WITHIN = Duration.ofSeconds(120);
 
@@ -37,7 +41,7 @@ public final class YokebarProcess implements AutoCloseable {
     private final int port;
     private final int adifPort;
     private final int sharePort;
-    private final StandIns.DevicePorts devices;
+    private final StandIns.LoopbackPorts devices;
     private List<String> runner = List.of();
     private Process process;
 
@@ -46,7 +50,14 @@ public final class YokebarProcess implements AutoCloseable {
         this.port = freeTcpPort();
         this.adifPort = freeUdpPort();
         this.sharePort = freeTcpPort();
-        this.devices = new StandIns.DevicePorts(freeTcpPort(), freeTcpPort(), freeTcpPort(), freeUdpPort());
+        this.devices = new StandIns.LoopbackPorts(
+                freeTcpPort(),
+                freeTcpPort(),
+                freeTcpPort(),
+                freeUdpPort(),
+                freeTcpPort(),
+                freeTcpPort(),
+                freeTcpPort());
     }
 
     /** Has it run without root's rights, as it runs at a station; nothing changes when the tests have none themselves. */
@@ -71,7 +82,7 @@ public final class YokebarProcess implements AutoCloseable {
     }
 
     /** Where it looks for the simulated devices. */
-    public StandIns.DevicePorts devices() {
+    public StandIns.LoopbackPorts devices() {
         return devices;
     }
 
@@ -146,6 +157,53 @@ public final class YokebarProcess implements AutoCloseable {
         return http.send(request, HttpResponse.BodyHandlers.ofString()).body();
     }
 
+    /** Posts something as JSON text; gives the answer. */
+    public JsonNode post(String path, String json) throws IOException, InterruptedException {
+        HttpRequest request = HttpRequest.newBuilder(address().resolve(path))
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(json))
+                .build();
+        HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() != 200) {
+            throw new IOException(path + ": " + answer.body());
+        }
+        return JSON.readTree(answer.body());
+    }
+
+    /** Imports made-up contacts, each of them another one; gives what was told of it. */
+    public JsonNode importContacts(int from, int until) throws IOException, InterruptedException {
+        HttpResponse<String> answer = http.send(importing(from, until), HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() != 200) {
+            throw new IOException(answer.body());
+        }
+        return JSON.readTree(answer.body());
+    }
+
+    /** The same without waiting for it. */
+    public CompletableFuture<HttpResponse<String>> importContactsLater(int from, int until) {
+        return http.sendAsync(importing(from, until), HttpResponse.BodyHandlers.ofString());
+    }
+
+    private HttpRequest importing(int from, int until) {
+        StringBuilder adi = new StringBuilder("<EOH>");
+        for (int i = from; i < until; i++) {
+            String call = "K" + i % 10 + "Q" + (char) ('A' + i / 10 % 26) + (char) ('A' + i / 260 % 26);
+            adi.append("<CALL:5>")
+                    .append(call)
+                    .append("<QSO_DATE:8>2026")
+                    .append("%02d%02d".formatted(i / 1000 % 10 + 1, i / 10_000 + 1))
+                    .append("<TIME_ON:6>")
+                    .append("%02d%02d%02d".formatted(i / 60 % 24, i % 60, i % 60))
+                    .append(i % 3 == 0 ? "<BAND:3>40m" : "<BAND:3>20m")
+                    .append("<MODE:2>CW<STATION_CALLSIGN:6>CU9QYB<EOR>\n");
+        }
+        String head = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"a.adi\"\r\n\r\n";
+        return HttpRequest.newBuilder(address().resolve("api/imports"))
+                .header("Content-Type", "multipart/form-data; boundary=part")
+                .POST(HttpRequest.BodyPublishers.ofString(head + adi + "\r\n--part--\r\n", StandardCharsets.UTF_8))
+                .build();
+    }
+
     private Process launch(Path folder) throws IOException, InterruptedException {
         unpack();
         Files.createDirectories(folder);
@@ -162,6 +220,8 @@ public final class YokebarProcess implements AutoCloseable {
         builder.environment().put("YOKEBAR_HOME", home.toString());
         builder.environment().put("YOKEBAR_PORT", String.valueOf(port));
         builder.environment().put("YOKEBAR_ADIF_UDP_PORT", String.valueOf(adifPort));
+        builder.environment().put("YOKEBAR_ADIF_TCP_PORT", "0");
+        builder.environment().put("YOKEBAR_LINK_PORT", "0");
         builder.environment().put("YOKEBAR_RADIO_SHARE_PORT", String.valueOf(sharePort));
         builder.environment().put("YOKEBAR_SERIAL_FOLDER", serialFolder().toString());
         builder.environment()
@@ -175,6 +235,16 @@ public final class YokebarProcess implements AutoCloseable {
 
     /** Unpacked, it starts quicker, and the tests start it often. */
     private static synchronized void unpack() throws IOException, InterruptedException {
+        Files.createDirectories(UNPACKED.getParent());
+        // Two processes run tests at a time; the second waits until the first has unpacked it.
+        try (FileChannel channel = FileChannel.open(
+                        UNPACKED.resolveSibling("unpacking"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+                FileLock alone = channel.lock()) {
+            unpackIfStale();
+        }
+    }
+
+    private static void unpackIfStale() throws IOException, InterruptedException {
         Path jar = UNPACKED.resolve("yokebar-exec.jar");
         if (Files.exists(jar) && Files.getLastModifiedTime(jar).compareTo(Files.getLastModifiedTime(JAR)) >= 0) {
             return;

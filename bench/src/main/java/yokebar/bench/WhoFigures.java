@@ -1,0 +1,84 @@
+package yokebar.bench;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import yokebar.core.adif.AdiReader;
+import yokebar.core.adif.AdifRecord;
+import yokebar.core.call.Call;
+import yokebar.core.call.CallParts;
+import yokebar.core.contact.ContactAdif;
+import yokebar.core.contact.Reading;
+import yokebar.core.entity.Entities;
+import yokebar.core.log.Entry;
+import yokebar.core.need.Brings;
+import yokebar.core.need.Facts;
+import yokebar.core.need.Kind;
+import yokebar.core.need.WorkedBefore;
+
+/** How long it takes to say who a call is and what it would bring, beside a million contacts. */
+public final class WhoFigures {
+    private static final int CONTACTS = Integer.getInteger("contacts", 1_000_000);
+    private static final int PART = 50_000;
+    private static final int ROUNDS = 7;
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
+
+    private WhoFigures() {}
+
+    public static void main(String[] args) throws IOException {
+        Entities entities = Entities.shipped();
+        WorkedBefore before = new WorkedBefore();
+        List<Call> calls = new ArrayList<>();
+        List<Facts> some = new ArrayList<>();
+        int counted = 0;
+        for (int from = 0; from < CONTACTS; from += PART) {
+            List<Facts> facts = new ArrayList<>();
+            AdiReader reader =
+                    new AdiReader(new ByteArrayInputStream(LongLog.adi(from, Math.min(from + PART, CONTACTS))));
+            for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
+                if (ContactAdif.read(record.fields(), new Call("CU9QYB")) instanceof Reading.Readable readable) {
+                    facts.add(Facts.of(Entry.of(++counted, readable.contact(), entities), counted % 3 == 0));
+                    if (calls.size() < 200_000) {
+                        calls.add(readable.contact().call());
+                        some.add(facts.get(facts.size() - 1));
+                    }
+                }
+            }
+            before.add(facts);
+        }
+        double entityNanos =
+                quickest(calls.size(), i -> entities.of(calls.get(i), TODAY).hashCode());
+        System.out.printf("who: entity of a call %.2f M calls/s (target 1)%n", 1e3 / entityNanos);
+        double wholeNanos = quickest(calls.size(), i -> {
+            Facts facts = some.get(i);
+            return before.of(Kind.BASE_CALL, CallParts.of(calls.get(i)).base()).contacts()
+                    + Brings.of(before, facts, "Somewhere").size();
+        });
+        System.out.printf(
+                "who: worked before and what it brings %.4f ms a call beside %d contacts (target 0.1)%n",
+                wholeNanos / 1e6, counted);
+    }
+
+    private interface Work {
+        int on(int i);
+    }
+
+    /** Nanoseconds for one, in the quickest of several rounds over all. */
+    private static double quickest(int size, Work work) {
+        double best = Double.MAX_VALUE;
+        int sum = 0;
+        for (int round = 0; round < ROUNDS; round++) {
+            long start = System.nanoTime();
+            for (int i = 0; i < size; i++) {
+                sum += work.on(i);
+            }
+            best = Math.min(best, (double) (System.nanoTime() - start) / size);
+        }
+        if (sum == 42) {
+            System.out.println("who: forty-two");
+        }
+        return best;
+    }
+}
