@@ -7,7 +7,7 @@ import java.time.ZoneOffset;
 import java.time.ZonedDateTime;
 
 /** ADIF dates ({@code YYYYMMDD}) and times ({@code HHMM} or {@code HHMMSS}), UTC. */
-final class AdifTime {
+public final class AdifTime {
     /** ADIF 3.1.x, data type Date: the year is 1930 or later. */
     private static final int EARLIEST_YEAR = 1930;
 
@@ -43,13 +43,13 @@ final class AdifTime {
         return hour > 23 || minute > 59 || second > 59 ? IMPOSSIBLE : (hour * 60 + minute) * 60 + second;
     }
 
-    static String date(Instant time) {
+    public static String date(Instant time) {
         ZonedDateTime utc = time.atZone(ZoneOffset.UTC);
         int number = (utc.getYear() * 100 + utc.getMonthValue()) * 100 + utc.getDayOfMonth();
         return Integer.toString(number);
     }
 
-    static String time(Instant time, boolean withSeconds) {
+    public static String time(Instant time, boolean withSeconds) {
         int second = (int) Math.floorMod(time.getEpochSecond(), 86_400L);
         int hhmm = second / 3600 * 100 + second / 60 % 60;
         int number = withSeconds ? hhmm * 100 + second % 60 : hhmm;

@@ -14,6 +14,10 @@ public enum DeliveryEvent {
     REJECTED,
     /** A confirmation by the other side was fetched. */
     CONFIRMED,
+    /** A confirmation turned out to speak of another contact. */
+    DISPROVED,
+    /** The operator says that it was not sent after all; only where things go by hand. */
+    TAKEN_BACK,
     /** Something in it that this service receives was edited. */
     CONTENT_CHANGED,
     /** The operator does not want it to go there. */

@@ -39,15 +39,18 @@ public final class DeliveryTransitions {
                 .on(DeliveryEvent.LISTED, ACCEPTED)
                 .on(DeliveryEvent.REJECTED, REFUSED)
                 .on(DeliveryEvent.CONFIRMED, CONFIRMED)
+                .on(DeliveryEvent.TAKEN_BACK, DUE)
                 // The report decides; a difference found then makes it CHANGED.
                 .on(DeliveryEvent.CONTENT_CHANGED, HANDED_OVER);
         from(ACCEPTED)
                 .on(DeliveryEvent.LISTED, ACCEPTED)
+                .on(DeliveryEvent.TAKEN_BACK, DUE)
                 .on(DeliveryEvent.CONFIRMED, CONFIRMED)
                 .on(DeliveryEvent.CONTENT_CHANGED, CHANGED);
         from(CONFIRMED)
                 .on(DeliveryEvent.LISTED, CONFIRMED)
                 .on(DeliveryEvent.CONFIRMED, CONFIRMED)
+                .on(DeliveryEvent.DISPROVED, ACCEPTED)
                 .on(DeliveryEvent.CONTENT_CHANGED, CHANGED);
         from(REFUSED)
                 .on(DeliveryEvent.RULES_ALLOW, DUE)
