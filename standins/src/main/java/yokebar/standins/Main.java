@@ -12,6 +12,7 @@ import yokebar.standins.demo.DemoSetup;
  * {@code YOKEBAR_BACKSTAGE_PORT}, {@code YOKEBAR_COUNTERSIGN_PORT},
  * {@code YOKEBAR_HF_RADIO_PORT}, {@code YOKEBAR_VHF_RADIO_PORT}, {@code YOKEBAR_ROTATOR_PORT},
  * {@code YOKEBAR_TIME_SERVER_PORT}, {@code YOKEBAR_CALLBOOK_PORT}, {@code YOKEBAR_REFERENCE_PORT}, {@code YOKEBAR_PORTABLE_PORT},
+ * {@code YOKEBAR_QUAYSIDE_PORT}, {@code YOKEBAR_POSTBAG_PORT}, {@code YOKEBAR_MAIL_PORT},
  * {@code YOKEBAR_SERIAL_FOLDER} (where the serial ports appear), {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO}
  * (seconds between contacts, 0 for none).
  */
@@ -34,7 +35,10 @@ public final class Main {
                         number("YOKEBAR_TIME_SERVER_PORT", 7405),
                         number("YOKEBAR_CALLBOOK_PORT", 7406),
                         number("YOKEBAR_REFERENCE_PORT", 7407),
-                        number("YOKEBAR_PORTABLE_PORT", 7408)),
+                        number("YOKEBAR_PORTABLE_PORT", 7408),
+                        number("YOKEBAR_QUAYSIDE_PORT", 7409),
+                        number("YOKEBAR_POSTBAG_PORT", 7410),
+                        number("YOKEBAR_MAIL_PORT", 7411)),
                 Path.of(setting("YOKEBAR_SERIAL_FOLDER", "serial"))));
         Runtime.getRuntime().addShutdownHook(new Thread(standIns::close));
         System.out.println("Backstage is at " + standIns.backstage().address());

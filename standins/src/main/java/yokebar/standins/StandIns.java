@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import yokebar.standins.backstage.Backstage;
+import yokebar.standins.backstage.DeliveryKnobs;
 import yokebar.standins.backstage.DeviceKnobs;
 import yokebar.standins.backstage.ServiceKnobs;
 import yokebar.standins.callbook.WhosThere;
@@ -18,9 +19,12 @@ import yokebar.standins.device.Rotator;
 import yokebar.standins.device.SerialLine;
 import yokebar.standins.device.SerialLines;
 import yokebar.standins.device.VhfRadio;
+import yokebar.standins.mail.MailGateway;
+import yokebar.standins.postbag.Postbag;
 import yokebar.standins.program.DigitalProgram;
 import yokebar.standins.program.LinkedProgram;
 import yokebar.standins.program.PortableDevice;
+import yokebar.standins.quayside.Quayside;
 import yokebar.standins.reference.Almanac;
 import yokebar.standins.world.World;
 
@@ -58,14 +62,29 @@ public final class StandIns implements AutoCloseable {
      * @param time UDP, of the time server
      * @param reference of the publisher of reference data
      * @param portable of the tablet that offers its log
+     * @param quayside of the online log
+     * @param postbag of the batch log with cards
+     * @param mail of the radio mail gateway
      */
     public record LoopbackPorts(
-            int hfRadio, int vhfRadio, int rotator, int time, int callbook, int reference, int portable) {
-        public static final LoopbackPorts FREE = new LoopbackPorts(0, 0, 0, 0, 0, 0, 0);
+            int hfRadio,
+            int vhfRadio,
+            int rotator,
+            int time,
+            int callbook,
+            int reference,
+            int portable,
+            int quayside,
+            int postbag,
+            int mail) {
+        public static final LoopbackPorts FREE = new LoopbackPorts(0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
     }
 
     private final World world;
     private final Countersign countersign;
+    private final Quayside quayside;
+    private final Postbag postbag;
+    private final MailGateway mail;
     private final HfRadio hfRadio;
     private final VhfRadio vhfRadio;
     private final Rotator rotator;
@@ -82,6 +101,17 @@ public final class StandIns implements AutoCloseable {
         world = new World(settings.seed());
         countersign = new Countersign(
                 world, settings.clock(), settings.folder().resolve("countersign"), settings.countersignPort());
+        quayside = new Quayside(
+                settings.clock(),
+                settings.folder().resolve("quayside"),
+                settings.devices().quayside());
+        postbag = new Postbag(
+                world,
+                settings.clock(),
+                settings.folder().resolve("postbag"),
+                settings.devices().postbag());
+        mail = new MailGateway(
+                settings.folder().resolve("mail"), settings.devices().mail(), countersign::take);
         hfRadio = new HfRadio(settings.devices().hfRadio());
         vhfRadio = new VhfRadio(settings.devices().vhfRadio());
         rotator = new Rotator(settings.devices().rotator());
@@ -100,6 +130,7 @@ public final class StandIns implements AutoCloseable {
                 linked,
                 portable,
                 new ServiceKnobs(countersign, callbook, almanac),
+                new DeliveryKnobs(quayside, postbag, mail),
                 new DeviceKnobs(hfRadio, vhfRadio, rotator, timeServer, serialLines),
                 settings.backstagePort());
     }
@@ -120,6 +151,18 @@ public final class StandIns implements AutoCloseable {
 
     public Countersign countersign() {
         return countersign;
+    }
+
+    public Quayside quayside() {
+        return quayside;
+    }
+
+    public Postbag postbag() {
+        return postbag;
+    }
+
+    public MailGateway mail() {
+        return mail;
     }
 
     public HfRadio hfRadio() {
@@ -175,6 +218,9 @@ public final class StandIns implements AutoCloseable {
         hfRadio.close();
         vhfRadio.close();
         rotator.close();
+        mail.close();
+        quayside.close();
+        postbag.close();
         countersign.close();
         backstage.close();
     }

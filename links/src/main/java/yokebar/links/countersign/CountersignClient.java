@@ -1,40 +1,43 @@
 package yokebar.links.countersign;
 
 import java.net.http.HttpRequest;
-import java.nio.charset.StandardCharsets;
-import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
-import yokebar.core.band.Band;
-import yokebar.core.call.Call;
-import yokebar.core.confirm.ConfirmedRecord;
-import yokebar.core.mode.Mode;
-import yokebar.core.mode.Modes;
+import yokebar.links.delivery.BatchReport;
+import yokebar.links.delivery.ConfirmationPage;
+import yokebar.links.delivery.Receipt;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
+import yokebar.links.web.AccountCalls;
 import yokebar.links.web.WebService;
 
 /** Talks to the certified confirmation service; the protocol is in {@code docs/protocols/countersign.md}. */
 public final class CountersignClient {
     private static final WebService.Limits LIMITS = new WebService.Limits(Duration.ofSeconds(30), 16 << 20);
 
-    private final CountersignAccount account;
     private final WebService web;
+    private final AccountCalls calls;
 
     public CountersignClient(CountersignAccount account) {
-        this.account = account;
         this.web = new WebService(
                 "Countersign", account.address(), LIMITS, "Nothing is lost; it is tried again by itself.");
+        this.calls = new AccountCalls(
+                "Countersign",
+                web,
+                AccountCalls.Credentials.password(
+                        account.account(),
+                        account.password(),
+                        "Check the account's password; it is not the passphrase of the signing identity."));
     }
 
     /** Asks who we are there. Returns what it says, such as {@code CU9QYB, certificate valid until 2029-01-01}. */
     public String test() throws ServiceRefused, ServiceUnreachable {
-        return web.text(getJson("api/account"), "words");
+        return web.text(calls.get("api/account"), "words");
     }
 
     /**
@@ -43,107 +46,108 @@ public final class CountersignClient {
      * @param idempotencyKey the same for every try with the same batch; the service takes it once
      */
     public Receipt submit(byte[] signedBatch, String idempotencyKey) throws ServiceRefused, ServiceUnreachable {
-        HttpRequest request = request("api/batches")
+        HttpRequest request = calls.request("api/batches")
                 .header("Content-Type", "application/pkcs7-mime")
                 .header("Idempotency-Key", idempotencyKey)
                 .POST(HttpRequest.BodyPublishers.ofByteArray(signedBatch))
                 .build();
-        JsonNode answer = web.json(send(request));
+        JsonNode answer = web.json(calls.send(request));
         return new Receipt(web.text(answer, "receipt"), web.text(answer, "words"));
+    }
+
+    /** The receipt of a batch that came there by another way, by the key it carries; null when it has not arrived. */
+    public @Nullable Receipt receiptFor(String idempotencyKey) throws ServiceRefused, ServiceUnreachable {
+        JsonNode answer = calls.get("api/batches?key=" + WebService.encode(idempotencyKey));
+        JsonNode receipt = answer.path("receipt");
+        return receipt.isString() ? new Receipt(receipt.asString(), web.text(answer, "words")) : null;
     }
 
     /** What became of a batch handed over before. */
     public BatchReport report(String receiptNumber) throws ServiceRefused, ServiceUnreachable {
-        JsonNode answer = getJson("api/batches/" + WebService.encode(receiptNumber));
+        JsonNode answer = calls.get("api/batches/" + WebService.encode(receiptNumber));
         if (!web.text(answer, "state").equals("processed")) {
-            return new BatchReport(false, List.of());
+            return BatchReport.QUEUED;
         }
         List<BatchReport.Result> results = new ArrayList<>();
         for (JsonNode entry : web.array(answer, "records")) {
             String result = web.text(entry, "result");
             boolean taken = result.equals("accepted") || result.equals("duplicate");
-            results.add(new BatchReport.Result(
-                    taken, taken ? "" : entry.path("words").asString(result)));
+            results.add(
+                    taken
+                            ? BatchReport.Result.taken(null)
+                            : BatchReport.Result.refused(entry.path("words").asString(result)));
         }
-        return new BatchReport(true, List.copyOf(results));
+        return new BatchReport(true, results);
     }
 
     /**
-     * A page of the confirmations the service received since then.
+     * A page of the confirmations the service received in a stretch of time.
      *
      * @param since by the time the service received them, inclusive, UTC
+     * @param until exclusive, UTC
      * @param page where to start, as given by the page before; null for the first
      */
-    public ConfirmationPage confirmations(Instant since, @Nullable String page)
+    public ConfirmationPage confirmations(Instant since, Instant until, @Nullable String page)
             throws ServiceRefused, ServiceUnreachable {
-        String query = "api/confirmations?since=" + WebService.encode(since.toString())
-                + (page == null ? "" : "&page=" + WebService.encode(page));
-        JsonNode answer = getJson(query);
-        List<ConfirmationPage.Entry> entries = new ArrayList<>();
-        int unreadable = 0;
-        for (JsonNode node : web.array(answer, "confirmations")) {
-            ConfirmationPage.Entry entry = entry(node);
-            if (entry == null) {
-                unreadable++;
-            } else {
-                entries.add(entry);
-            }
-        }
-        String next = answer.path("next").asString("");
-        return new ConfirmationPage(List.copyOf(entries), next.isEmpty() ? null : next, unreadable);
+        String query = "api/confirmations?since=" + WebService.encode(since.toString()) + "&until="
+                + WebService.encode(until.toString()) + (page == null ? "" : "&page=" + WebService.encode(page));
+        JsonNode answer = calls.get(query);
+        return ConfirmationPage.of(
+                web.array(answer, "confirmations"), answer.path("next").asString(null));
     }
 
-    private static ConfirmationPage.@Nullable Entry entry(JsonNode node) {
-        Call ownCall = Call.read(node.path("ownCall").asString(""));
-        Call call = Call.read(node.path("call").asString(""));
-        Band band = Band.named(node.path("band").asString(""));
-        Mode mode =
-                Modes.read(node.path("mode").asString(""), node.path("submode").asString(null));
-        String number = node.path("number").asString("");
-        if (ownCall == null || call == null || band == null || mode == null || number.isEmpty()) {
-            return null;
-        }
-        try {
-            Instant start = Instant.parse(node.path("start").asString(""));
-            Instant receivedAt = Instant.parse(node.path("receivedAt").asString(""));
-            ConfirmedRecord record = new ConfirmedRecord(ownCall, call, band, mode, start);
-            return new ConfirmationPage.Entry(
-                    number, receivedAt, record, node.path("locator").asString(null));
-        } catch (DateTimeException e) {
-            return null;
-        }
+    /** The calls that used the service lately, with the day of their last batch, ISO 8601. */
+    public Map<String, String> members() throws ServiceRefused, ServiceUnreachable {
+        JsonNode list = calls.get("api/members").path("members");
+        Map<String, String> days = new java.util.TreeMap<>();
+        list.properties()
+                .forEach(member -> days.put(member.getKey(), member.getValue().asString("")));
+        return days;
     }
 
-    private JsonNode getJson(String path) throws ServiceRefused, ServiceUnreachable {
-        return web.json(send(request(path).GET().build()));
+    /**
+     * Asks for a certificate.
+     *
+     * @param request PKCS#10, PEM
+     * @param contactsFrom first instant of contacts it shall cover, UTC
+     * @param contactsUntil last instant of contacts it shall cover, UTC
+     * @param address where the letter with the code goes
+     * @return the request's number and what the service says of it
+     */
+    public Receipt request(String request, Instant contactsFrom, Instant contactsUntil, String address)
+            throws ServiceRefused, ServiceUnreachable {
+        JsonNode answer = calls.post(
+                "api/requests",
+                Map.of(
+                        "request",
+                        request,
+                        "contactsFrom",
+                        contactsFrom.toString(),
+                        "contactsUntil",
+                        contactsUntil.toString(),
+                        "address",
+                        address));
+        return new Receipt(web.text(answer, "number"), web.text(answer, "words"));
     }
 
-    private HttpRequest.Builder request(String path) throws ServiceUnreachable {
-        String credentials = account.account() + ":" + account.password();
-        return web.request(path)
-                .header("Accept", "application/json")
-                .header(
-                        "Authorization",
-                        "Basic " + Base64.getEncoder().encodeToString(credentials.getBytes(StandardCharsets.UTF_8)));
+    /** Gives the code of the letter; the answer is the certificate, PEM. */
+    public String certificate(String requestNumber, String code) throws ServiceRefused, ServiceUnreachable {
+        return web.text(
+                calls.post("api/requests/" + WebService.encode(requestNumber) + "/code", Map.of("code", code)),
+                "certificate");
     }
 
-    private WebService.Answer send(HttpRequest request) throws ServiceRefused, ServiceUnreachable {
-        WebService.Answer answer = web.send(request);
-        int status = answer.status();
-        if (status == 401 || status == 403) {
-            throw new ServiceRefused(
-                    ServiceRefused.About.ACCOUNT,
-                    "refuses the account",
-                    "Countersign refuses the account " + account.account() + ": " + WebService.words(answer) + ".",
-                    "Check the account's password; it is not the passphrase of the signing identity.");
-        }
-        if (status >= 400) {
-            throw new ServiceRefused(
-                    ServiceRefused.About.CONTENT,
-                    "refuses the batch",
-                    "Countersign says: " + WebService.words(answer) + ".",
-                    "Correct that and hand over again.");
-        }
-        return answer;
+    /**
+     * Asks for a certificate in the place of one that still holds.
+     *
+     * @param signedRequest PKCS#10 in DER, as CMS signed data by the present identity
+     * @return the new certificate, PEM
+     */
+    public String renew(byte[] signedRequest) throws ServiceRefused, ServiceUnreachable {
+        HttpRequest request = calls.request("api/renewals")
+                .header("Content-Type", "application/pkcs7-mime")
+                .POST(HttpRequest.BodyPublishers.ofByteArray(signedRequest))
+                .build();
+        return web.text(web.json(calls.send(request)), "certificate");
     }
 }

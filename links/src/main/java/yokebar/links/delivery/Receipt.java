@@ -1,4 +1,4 @@
-package yokebar.links.countersign;
+package yokebar.links.delivery;
 
 /**
  * What the service gave for a batch: proof that it has it, not that it took the contacts.

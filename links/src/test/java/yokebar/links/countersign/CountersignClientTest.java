@@ -19,6 +19,9 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import yokebar.links.delivery.BatchReport;
+import yokebar.links.delivery.ConfirmationPage;
+import yokebar.links.delivery.Receipt;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
 
@@ -71,10 +74,10 @@ class CountersignClientTest {
                         + "{\"result\":\"refused\",\"words\":\"no\"},{\"result\":\"something new\"}]}"));
         assertThat(client.report("CS-1").results())
                 .containsExactly(
-                        new BatchReport.Result(true, ""),
-                        new BatchReport.Result(true, ""),
-                        new BatchReport.Result(false, "no"),
-                        new BatchReport.Result(false, "something new"));
+                        BatchReport.Result.taken(null),
+                        BatchReport.Result.taken(null),
+                        BatchReport.Result.refused("no"),
+                        BatchReport.Result.refused("something new"));
     }
 
     @Test
@@ -85,12 +88,13 @@ class CountersignClientTest {
                 200,
                 "{\"confirmations\":[" + good + "," + good.replace("20m", "21m") + ","
                         + good.replace("2026-05-01T14:07:00Z", "yesterday") + ",{},17],\"next\":\"7\"}"));
-        ConfirmationPage page = client.confirmations(Instant.parse("2026-05-01T00:00:00Z"), null);
+        ConfirmationPage page = client.confirmations(
+                Instant.parse("2026-05-01T00:00:00Z"), Instant.parse("2026-05-02T00:00:00Z"), null);
         assertThat(page.entries()).hasSize(1);
         assertThat(page.entries().get(0).record().call()).hasToString("ZP5QXA");
         assertThat(page.unreadable()).isEqualTo(4);
         assertThat(page.next()).isEqualTo("7");
-        assertThat(requests.get(0)).contains("since=2026-05-01T00%3A00%3A00Z");
+        assertThat(requests.get(0)).contains("since=2026-05-01T00%3A00%3A00Z&until=2026-05-02T00%3A00%3A00Z");
     }
 
     @ParameterizedTest(name = "{0} {1}")

@@ -22,6 +22,7 @@ public final class Backstage implements AutoCloseable {
     private final LinkedProgram linked;
     private final PortableDevice portable;
     private final ServiceKnobs services;
+    private final DeliveryKnobs deliveries;
     private final DeviceKnobs devices;
     private final HttpService http;
 
@@ -31,6 +32,7 @@ public final class Backstage implements AutoCloseable {
             LinkedProgram linked,
             PortableDevice portable,
             ServiceKnobs services,
+            DeliveryKnobs deliveries,
             DeviceKnobs devices,
             int port)
             throws IOException {
@@ -38,6 +40,7 @@ public final class Backstage implements AutoCloseable {
         this.portable = portable;
         this.program = program;
         this.services = services;
+        this.deliveries = deliveries;
         this.devices = devices;
         this.http = new HttpService(port)
                 .on("/api/state", request -> Answer.json(200, state()))
@@ -45,6 +48,9 @@ public final class Backstage implements AutoCloseable {
                 .on("/api/portable/", request -> answer(portable(request.path(), words(request))))
                 .on("/api/linked/", request -> answer(linked(request.path(), words(request))))
                 .on("/api/countersign/", request -> services.countersign(request.path(), words(request)))
+                .on("/api/quayside/", request -> deliveries.quayside(request.path(), words(request)))
+                .on("/api/postbag/", request -> deliveries.postbag(request.path(), words(request)))
+                .on("/api/mail/", request -> answer(deliveries.mail(request.path(), words(request))))
                 .on("/api/callbook/", request -> answer(services.callbook(request.path(), words(request))))
                 .on("/api/reference/", request -> answer(services.reference(request.path(), words(request))))
                 .on("/api/radio/", request -> answer(devices.radio(request.path(), words(request))))
@@ -70,6 +76,7 @@ public final class Backstage implements AutoCloseable {
         state.put("linked", Map.of("made", linked.made(), "waiting", linked.waiting()));
         state.put("portable", Map.of("log", portable.address()));
         state.putAll(services.state());
+        state.putAll(deliveries.state());
         state.putAll(devices.state());
         return state;
     }

@@ -65,9 +65,32 @@ public final class ServiceKnobs {
                 countersign.setQueueDelay(Duration.ofSeconds(Long.parseLong(words.getOrDefault("seconds", "3"))));
             case "refuse" -> countersign.setRefused(words.getOrDefault("call", ""), true);
             case "allow" -> countersign.setRefused(words.getOrDefault("call", ""), false);
-            case "lose-answer" -> countersign.loseNextAnswer();
-            case "fail" -> countersign.failNext(Integer.parseInt(words.getOrDefault("requests", "1")));
             case "pace" -> countersign.setPaceOfOthers(Double.parseDouble(words.getOrDefault("factor", "1")));
+            case "bust" -> countersign.bustNext();
+            case "old-confirmation" ->
+                countersign.confirm(
+                        Map.of(
+                                "STATION_CALLSIGN",
+                                words.getOrDefault("ownCall", Countersign.ACCOUNT),
+                                "CALL",
+                                words.getOrDefault("call", "ZP5QXA"),
+                                "BAND",
+                                words.getOrDefault("band", "20m"),
+                                "MODE",
+                                words.getOrDefault("mode", "CW"),
+                                "QSO_DATE",
+                                words.getOrDefault("date", "20160501"),
+                                "TIME_ON",
+                                words.getOrDefault("time", "1407")),
+                        words.containsKey("receivedAt") ? Instant.parse(words.get("receivedAt")) : Instant.now());
+            case "letters" -> {
+                return Answer.json(200, countersign.enrolment().letters());
+            }
+            case "certificates-end" -> {
+                String end = words.getOrDefault("at", "");
+                countersign.enrolment().setCertificatesEnd(end.isEmpty() ? null : Instant.parse(end));
+            }
+            case "revoke" -> countersign.authority().revoke(words.getOrDefault("call", ""));
             case "books" -> {
                 return Answer.json(200, countersign.books());
             }
@@ -88,7 +111,7 @@ public final class ServiceKnobs {
                 return new Answer(200, "application/x-pkcs12", file);
             }
             default -> {
-                return Backstage.unknown();
+                return countersign.mishaps().turn(knob, words) ? Backstage.done() : Backstage.unknown();
             }
         }
         return Backstage.done();

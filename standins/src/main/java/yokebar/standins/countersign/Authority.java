@@ -12,6 +12,7 @@ import java.security.KeyPair;
 import java.security.KeyPairGenerator;
 import java.security.KeyStore;
 import java.security.PrivateKey;
+import java.security.PublicKey;
 import java.security.SecureRandom;
 import java.security.cert.Certificate;
 import java.security.cert.X509Certificate;
@@ -20,6 +21,8 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.Base64;
 import java.util.Date;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.bouncycastle.asn1.ASN1ObjectIdentifier;
 import org.bouncycastle.asn1.DERUTF8String;
 import org.bouncycastle.asn1.x500.X500Name;
@@ -41,6 +44,7 @@ public final class Authority {
 
     private final PrivateKey key;
     private final X509Certificate certificate;
+    private final Set<String> revoked = ConcurrentHashMap.newKeySet();
 
     private Authority(PrivateKey key, X509Certificate certificate) {
         this.key = key;
@@ -70,13 +74,21 @@ public final class Authority {
         return authority;
     }
 
+    /** From now on certificates for this call are worth nothing. */
+    public void revoke(String call) {
+        revoked.add(call);
+    }
+
+    boolean revoked(X509Certificate issued) {
+        return revoked.contains(issued.getSubjectX500Principal().getName().replaceFirst("^CN=", ""));
+    }
+
     public X509Certificate certificate() {
         return certificate;
     }
 
     public String pem() throws GeneralSecurityException {
-        String body = Base64.getMimeEncoder(64, new byte[] {'\n'}).encodeToString(certificate.getEncoded());
-        return "-----BEGIN CERTIFICATE-----\n" + body + "\n-----END CERTIFICATE-----\n";
+        return pem(certificate);
     }
 
     /**
@@ -88,22 +100,47 @@ public final class Authority {
     public byte[] issue(String call, Instant contactsFrom, Instant contactsUntil, String passphrase)
             throws GeneralSecurityException, IOException {
         KeyPair pair = newKeyPair();
-        Instant now = Instant.now();
-        X509v3CertificateBuilder builder = new JcaX509v3CertificateBuilder(
-                NAME,
-                new BigInteger(120, RANDOM),
-                Date.from(now.minus(1, ChronoUnit.HOURS)),
-                Date.from(now.plus(3 * 365, ChronoUnit.DAYS)),
-                new X500Name("CN=" + call),
-                pair.getPublic());
-        builder.addExtension(CONTACT_DATES, false, new DERUTF8String(contactsFrom + "/" + contactsUntil));
-        X509Certificate issued = sign(builder, key);
+        X509Certificate issued = certify(
+                call,
+                pair.getPublic(),
+                contactsFrom,
+                contactsUntil,
+                Instant.now().plus(3 * 365, ChronoUnit.DAYS));
         KeyStore store = KeyStore.getInstance("PKCS12");
         store.load(null, null);
         store.setKeyEntry(call, pair.getPrivate(), passphrase.toCharArray(), new Certificate[] {issued, certificate});
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         store.store(out, passphrase.toCharArray());
         return out.toByteArray();
+    }
+
+    /**
+     * Certifies that a key belongs to a call.
+     *
+     * @param until when the certificate itself ends
+     */
+    public X509Certificate certify(
+            String call, PublicKey publicKey, Instant contactsFrom, Instant contactsUntil, Instant until)
+            throws GeneralSecurityException, IOException {
+        X509v3CertificateBuilder builder = new JcaX509v3CertificateBuilder(
+                NAME,
+                new BigInteger(120, RANDOM),
+                Date.from(min(Instant.now(), until).minus(1, ChronoUnit.HOURS)),
+                Date.from(until),
+                new X500Name("CN=" + call),
+                publicKey);
+        builder.addExtension(CONTACT_DATES, false, new DERUTF8String(contactsFrom + "/" + contactsUntil));
+        return sign(builder, key);
+    }
+
+    /** A certificate as PEM text. */
+    static String pem(X509Certificate certificate) throws GeneralSecurityException {
+        String body = Base64.getMimeEncoder(64, new byte[] {'\n'}).encodeToString(certificate.getEncoded());
+        return "-----BEGIN CERTIFICATE-----\n" + body + "\n-----END CERTIFICATE-----\n";
+    }
+
+    private static Instant min(Instant one, Instant other) {
+        return one.isBefore(other) ? one : other;
     }
 
     private static X509Certificate root(KeyPair pair) throws GeneralSecurityException, IOException {

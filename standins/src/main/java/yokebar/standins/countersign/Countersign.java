@@ -8,22 +8,22 @@ import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.LocalDateTime;
-import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import yokebar.standins.adif.AdifText;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
+import yokebar.standins.http.Mishaps;
 import yokebar.standins.world.Station;
 import yokebar.standins.world.World;
 
@@ -41,7 +41,6 @@ public final class Countersign implements AutoCloseable {
 
     private static final int PAGE = 500;
     private static final Set<String> RELAYED = Set.of("RPT", "ECH", "IRL", "INTERNET");
-    private static final DateTimeFormatter MINUTE = DateTimeFormatter.ofPattern("yyyyMMddHHmm");
 
     private final World world;
     private final Clock clock;
@@ -56,8 +55,9 @@ public final class Countersign implements AutoCloseable {
     private final Set<String> refusedCalls = new TreeSet<>();
     private Duration queueDelay = Duration.ofSeconds(3);
     private double paceOfOthers = 1;
-    private boolean loseNextAnswer;
-    private int failuresLeft;
+    private boolean confirmOneInABustedWay;
+    private final Mishaps mishaps = new Mishaps();
+    private final Enrolment enrolment;
 
     /** @param port 0 for any free port */
     public Countersign(World world, Clock clock, Path folder, int port) throws IOException, GeneralSecurityException {
@@ -65,10 +65,14 @@ public final class Countersign implements AutoCloseable {
         this.clock = clock;
         this.authority = Authority.keptIn(folder);
         this.ledger = new Ledger(folder);
+        this.enrolment = new Enrolment(authority, folder);
         this.http = new HttpService(port)
-                .on("/countersign/api/account", this::account)
-                .on("/countersign/api/batches", this::batches)
-                .on("/countersign/api/confirmations", this::confirmations);
+                .on("/countersign/api/account", request -> guarded(request, asked -> account()))
+                .on("/countersign/api/batches", request -> guarded(request, this::batches))
+                .on("/countersign/api/confirmations", request -> guarded(request, this::confirmations))
+                .on("/countersign/api/members", request -> guarded(request, asked -> members()))
+                .on("/countersign/api/requests", request -> guarded(request, enrolment::requests))
+                .on("/countersign/api/renewals", request -> guarded(request, enrolment::renewals));
         http.start();
         queue.scheduleWithFixedDelay(this::work, 200, 200, TimeUnit.MILLISECONDS);
     }
@@ -121,14 +125,28 @@ public final class Countersign implements AutoCloseable {
         return new TreeSet<>(refusedCalls);
     }
 
-    /** The next batch is taken, but the answer never gets back. */
-    public synchronized void loseNextAnswer() {
-        loseNextAnswer = true;
+    public Mishaps mishaps() {
+        return mishaps;
     }
 
-    /** So many of the next requests are answered with status 500. */
-    public synchronized void failNext(int requests) {
-        failuresLeft = requests;
+    /** Requests for certificates, and the letters with their codes. */
+    public Enrolment enrolment() {
+        return enrolment;
+    }
+
+    /** The next other station that hands in its log has the contact two hours late, as by its local time. */
+    public synchronized void bustNext() {
+        confirmOneInABustedWay = true;
+    }
+
+    /**
+     * Another station's log comes in with a contact of ours, whether we handed it in or not.
+     *
+     * @param fields the contact as the other side has it, seen from here
+     * @param receivedAt when the service says it received it; it is shown from now on
+     */
+    public synchronized void confirm(Map<String, String> fields, Instant receivedAt) {
+        ledger.save(new Ledger.Confirmation(ledger.confirmations().size() + 1, receivedAt, fields));
     }
 
     /** The books: one line a contact, with how often it was handed in. */
@@ -154,6 +172,8 @@ public final class Countersign implements AutoCloseable {
         summary.put("confirmations", ledger.confirmations().size());
         summary.put("queueDelaySeconds", queueDelay.toSeconds());
         summary.put("refusedCalls", refusedCalls());
+        summary.put("letters", enrolment.letters().size());
+        summary.putAll(mishaps.summary());
         return summary;
     }
 
@@ -163,15 +183,39 @@ public final class Countersign implements AutoCloseable {
         http.close();
     }
 
-    private Answer account(Request request) {
-        return guarded(
-                request,
-                () -> Answer.json(
-                        200, Map.of("words", "Account " + ACCOUNT + " is in good standing", "account", ACCOUNT)));
+    private static Answer account() {
+        return Answer.json(200, Map.of("words", "Account " + ACCOUNT + " is in good standing", "account", ACCOUNT));
+    }
+
+    /** Who handed in a log lately: of the world those who do so at all, each with a day. */
+    private Answer members() {
+        Map<String, String> days = new TreeMap<>();
+        for (Station station : world.stations()) {
+            if (station.confirmsAfter() != null) {
+                int daysAgo = Math.abs(station.call().hashCode() % 400);
+                days.put(
+                        station.call(),
+                        clock.instant()
+                                .minus(Duration.ofDays(daysAgo))
+                                .toString()
+                                .substring(0, 10));
+            }
+        }
+        return Answer.json(200, Map.of("members", days));
     }
 
     private Answer batches(Request request) {
-        return guarded(request, () -> request.method().equals("POST") ? take(request) : report(request.path()));
+        if (request.method().equals("POST")) {
+            return take(request);
+        }
+        String key = request.query("key", "");
+        if (!key.isEmpty()) {
+            return ledger.batchWithKey(key)
+                    .map(batch -> Answer.json(
+                            200, Map.of("receipt", batch.number(), "words", "Queued for " + batch.signedFor())))
+                    .orElse(Answer.json(200, Map.of("words", "not here")));
+        }
+        return report(request.path());
     }
 
     private Answer take(Request request) {
@@ -179,7 +223,12 @@ public final class Countersign implements AutoCloseable {
         if (key == null || key.isBlank()) {
             return Answer.json(400, Map.of("words", "A batch needs an Idempotency-Key"));
         }
-        BatchCheck.Opened opened = BatchCheck.open(request.body(), authority);
+        return take(request.body(), key);
+    }
+
+    /** Takes a batch, however it came here. */
+    public synchronized Answer take(byte[] signedBatch, String key) {
+        BatchCheck.Opened opened = BatchCheck.open(signedBatch, authority);
         Ledger.Batch batch = ledger.batchWithKey(key).orElse(null);
         if (batch == null) {
             String number = "CS-%06d".formatted(ledger.batches().size() + 1);
@@ -193,10 +242,6 @@ public final class Countersign implements AutoCloseable {
                     opened.until(),
                     null);
             ledger.save(batch);
-        }
-        if (loseNextAnswer) {
-            loseNextAnswer = false;
-            return Answer.none();
         }
         return Answer.json(
                 202, Map.of("receipt", batch.number(), "state", "queued", "words", "Queued for " + batch.signedFor()));
@@ -219,22 +264,23 @@ public final class Countersign implements AutoCloseable {
     }
 
     private Answer confirmations(Request request) {
-        return guarded(request, () -> {
-            Instant since = Instant.parse(request.query("since", "1970-01-01T00:00:00Z"));
-            int after = Integer.parseInt(request.query("page", "0"));
-            List<Ledger.Confirmation> found = ledger.confirmations().stream()
-                    .filter(c -> c.number() > after && !c.receivedAt().isBefore(since))
-                    .limit(PAGE + 1L)
-                    .toList();
-            List<Map<String, Object>> page = new ArrayList<>();
-            found.stream().limit(PAGE).forEach(c -> page.add(describe(c)));
-            Map<String, Object> answer = new LinkedHashMap<>();
-            answer.put("confirmations", page);
-            if (found.size() > PAGE) {
-                answer.put("next", String.valueOf(found.get(PAGE - 1).number()));
-            }
-            return Answer.json(200, answer);
-        });
+        Instant since = Instant.parse(request.query("since", "1970-01-01T00:00:00Z"));
+        Instant until = Instant.parse(request.query("until", "9999-01-01T00:00:00Z"));
+        int after = Integer.parseInt(request.query("page", "0"));
+        List<Ledger.Confirmation> found = ledger.confirmations().stream()
+                .filter(c -> c.number() > after
+                        && !c.receivedAt().isBefore(since)
+                        && c.receivedAt().isBefore(until))
+                .limit(PAGE + 1L)
+                .toList();
+        List<Map<String, Object>> page = new ArrayList<>();
+        found.stream().limit(PAGE).forEach(c -> page.add(describe(c)));
+        Map<String, Object> answer = new LinkedHashMap<>();
+        answer.put("confirmations", page);
+        if (found.size() > PAGE) {
+            answer.put("next", String.valueOf(found.get(PAGE - 1).number()));
+        }
+        return Answer.json(200, answer);
     }
 
     private Map<String, Object> describe(Ledger.Confirmation confirmation) {
@@ -249,22 +295,26 @@ public final class Countersign implements AutoCloseable {
         if (fields.containsKey("SUBMODE")) {
             line.put("submode", fields.get("SUBMODE"));
         }
-        line.put("start", start(fields).toString());
+        line.put("start", AdifText.start(fields).toString());
         world.station(fields.getOrDefault("CALL", "")).ifPresent(s -> line.put("locator", s.locator()));
         return line;
     }
 
-    private synchronized Answer guarded(Request request, java.util.function.Supplier<Answer> answer) {
-        if (failuresLeft > 0) {
-            failuresLeft--;
-            return new Answer(500, "text/html", "<h1>Internal error</h1>".getBytes(StandardCharsets.UTF_8));
-        }
-        String expected = "Basic "
-                + Base64.getEncoder().encodeToString((ACCOUNT + ":" + PASSWORD).getBytes(StandardCharsets.UTF_8));
-        if (!expected.equals(request.header("Authorization"))) {
-            return Answer.json(401, Map.of("words", "unknown account or wrong password"));
-        }
-        return answer.get();
+    private Answer guarded(Request request, HttpService.Handler handler) throws Exception {
+        return mishaps.around(request, asked -> {
+            String expected = "Basic "
+                    + Base64.getEncoder().encodeToString((ACCOUNT + ":" + PASSWORD).getBytes(StandardCharsets.UTF_8));
+            if (!expected.equals(asked.header("Authorization"))) {
+                return Answer.json(401, Map.of("words", "unknown account or wrong password"));
+            }
+            try {
+                synchronized (this) {
+                    return handler.answer(asked);
+                }
+            } catch (BatchCheck.Forbidden e) {
+                return Answer.json(403, Map.of("words", String.valueOf(e.getMessage())));
+            }
+        });
     }
 
     /** Works through what has waited long enough, and lets the others' logs arrive. */
@@ -278,9 +328,21 @@ public final class Countersign implements AutoCloseable {
         int number = ledger.confirmations().size();
         for (Ledger.Entry entry : ledger.entries()) {
             if (entry.confirmAt() != null && !entry.confirmAt().isAfter(now) && !ledger.confirmed(entry.key())) {
-                ledger.save(new Ledger.Confirmation(++number, now, entry.fields()));
+                ledger.save(new Ledger.Confirmation(++number, now, asTheOtherLoggedIt(entry)));
             }
         }
+    }
+
+    private Map<String, String> asTheOtherLoggedIt(Ledger.Entry entry) {
+        if (!confirmOneInABustedWay) {
+            return entry.fields();
+        }
+        confirmOneInABustedWay = false;
+        Map<String, String> fields = new LinkedHashMap<>(entry.fields());
+        String time = fields.getOrDefault("TIME_ON", "0000");
+        int hour = (Integer.parseInt(time.substring(0, 2)) + 2) % 24;
+        fields.put("TIME_ON", "%02d".formatted(hour) + time.substring(2));
+        return fields;
     }
 
     private void process(Ledger.Batch batch, Instant now) {
@@ -291,7 +353,7 @@ public final class Countersign implements AutoCloseable {
                 outcomes.add("refused: " + refusal);
                 continue;
             }
-            String key = Ledger.key(fields);
+            String key = AdifText.key(fields);
             Ledger.Entry known = ledger.entry(key).orElse(null);
             ledger.save(
                     known == null
@@ -314,7 +376,7 @@ public final class Countersign implements AutoCloseable {
         String call = fields.getOrDefault("CALL", "");
         Instant start;
         try {
-            start = start(fields);
+            start = AdifText.start(fields);
         } catch (DateTimeException e) {
             return "the date or time of " + call + " cannot be read";
         }
@@ -339,14 +401,5 @@ public final class Countersign implements AutoCloseable {
             return null;
         }
         return now.plusMillis((long) (other.confirmsAfter().toMillis() / paceOfOthers));
-    }
-
-    private static Instant start(Map<String, String> fields) {
-        String minute = fields.getOrDefault("QSO_DATE", "")
-                + fields.getOrDefault("TIME_ON", "")
-                        .substring(
-                                0,
-                                Math.min(4, fields.getOrDefault("TIME_ON", "").length()));
-        return LocalDateTime.parse(minute, MINUTE).toInstant(ZoneOffset.UTC);
     }
 }

@@ -8,13 +8,16 @@ import java.nio.file.StandardOpenOption;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import yokebar.standins.adif.AdifText;
 
 /**
  * The service's books: batches, the contacts it took and how often each was handed in, confirmations. Every change is one
@@ -52,7 +55,8 @@ final class Ledger {
     private final Map<String, Batch> batches = new LinkedHashMap<>();
     private final Map<String, String> numberByKey = new LinkedHashMap<>();
     private final Map<String, Entry> entries = new LinkedHashMap<>();
-    private final Map<String, Confirmation> confirmations = new LinkedHashMap<>();
+    private final List<Confirmation> confirmations = new ArrayList<>();
+    private final Set<String> confirmed = new HashSet<>();
 
     Ledger(Path folder) {
         this.file = folder.resolve("books.jsonl");
@@ -110,23 +114,11 @@ final class Ledger {
     }
 
     List<Confirmation> confirmations() {
-        return new ArrayList<>(confirmations.values());
+        return new ArrayList<>(confirmations);
     }
 
     boolean confirmed(String key) {
-        return confirmations.containsKey(key);
-    }
-
-    static String key(Map<String, String> fields) {
-        String time = fields.getOrDefault("TIME_ON", "0000");
-        return String.join(
-                " ",
-                fields.getOrDefault("STATION_CALLSIGN", "?"),
-                fields.getOrDefault("CALL", "?"),
-                fields.getOrDefault("BAND", "?").toLowerCase(java.util.Locale.ROOT),
-                fields.getOrDefault("MODE", "?"),
-                fields.getOrDefault("QSO_DATE", "?"),
-                time.substring(0, Math.min(4, time.length())));
+        return confirmed.contains(key);
     }
 
     private void put(Batch batch) {
@@ -139,7 +131,8 @@ final class Ledger {
     }
 
     private void put(Confirmation confirmation) {
-        confirmations.put(key(confirmation.fields()), confirmation);
+        confirmations.add(confirmation);
+        confirmed.add(AdifText.key(confirmation.fields()));
     }
 
     private void append(String kind, Object it) {

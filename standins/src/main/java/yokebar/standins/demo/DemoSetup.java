@@ -211,8 +211,8 @@ public final class DemoSetup {
                         Countersign.ACCOUNT,
                         "password",
                         Countersign.PASSWORD,
-                        "atOnce",
-                        true,
+                        "when",
+                        "AT_ONCE",
                         "fetchEverySeconds",
                         10));
     }

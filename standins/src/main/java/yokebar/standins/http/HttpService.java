@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.concurrent.ExecutorService;
@@ -25,8 +26,20 @@ public final class HttpService implements AutoCloseable {
 
     /**
      * @param status HTTP status; 0 breaks off the connection without an answer
+     * @param missing bytes that are announced but never come
+     * @param headers more headers
      */
-    public record Answer(int status, String contentType, byte[] body) {
+    public record Answer(int status, String contentType, byte[] body, int missing, Map<String, String> headers) {
+        public Answer(int status, String contentType, byte[] body) {
+            this(status, contentType, body, 0, Map.of());
+        }
+
+        /** The same, broken off in the middle. */
+        public Answer truncated() {
+            int half = body.length / 2;
+            return new Answer(status, contentType, Arrays.copyOf(body, half), body.length - half + 1, headers);
+        }
+
         public static Answer json(int status, Object body) {
             return new Answer(status, "application/json", JSON.writeValueAsBytes(body));
         }
@@ -124,7 +137,9 @@ public final class HttpService implements AutoCloseable {
                 return;
             }
             exchange.getResponseHeaders().set("Content-Type", answer.contentType());
-            exchange.sendResponseHeaders(answer.status(), answer.body().length == 0 ? -1 : answer.body().length);
+            answer.headers().forEach(exchange.getResponseHeaders()::set);
+            int length = answer.body().length + answer.missing();
+            exchange.sendResponseHeaders(answer.status(), length == 0 ? -1 : length);
             exchange.getResponseBody().write(answer.body());
         }
     }

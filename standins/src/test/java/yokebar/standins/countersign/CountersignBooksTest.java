@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import yokebar.standins.adif.AdifText;
 
 class CountersignBooksTest {
     private static final Map<String, String> CONTACT = Map.of(
@@ -32,7 +33,7 @@ class CountersignBooksTest {
     @Test
     void theBooksOutliveTheProcess() {
         Ledger ledger = new Ledger(folder);
-        String key = Ledger.key(CONTACT);
+        String key = AdifText.key(CONTACT);
         ledger.save(new Ledger.Batch(
                 "CS-1", "k", Instant.EPOCH, List.of(CONTACT), "CU9QYB", Instant.EPOCH, Instant.EPOCH, null));
         ledger.save(new Ledger.Entry(key, CONTACT, 1, null));
@@ -63,6 +64,6 @@ class CountersignBooksTest {
     @Test
     void readsRecordsByTheirLengthsInBytes() {
         byte[] text = "head<EOH><CALL:6>ZP5QXA <NAME:4>Zoë <X:5><EOR> <EOR>".getBytes(StandardCharsets.UTF_8);
-        assertThat(BatchCheck.records(text)).containsExactly(Map.of("CALL", "ZP5QXA", "NAME", "Zoë", "X", "<EOR>"));
+        assertThat(AdifText.records(text)).containsExactly(Map.of("CALL", "ZP5QXA", "NAME", "Zoë", "X", "<EOR>"));
     }
 }
