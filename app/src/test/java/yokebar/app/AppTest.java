@@ -57,14 +57,22 @@ public abstract class AppTest {
 
     @BeforeEach
     void emptyLog() throws Exception {
-        put("/api/services/1", Map.of("atOnce", false));
+        for (int service : new int[] {1, 2, 3}) {
+            put("/api/services/" + service, Map.of("when", "BY_HAND", "inUse", service == 1));
+        }
         // Through the application, so that what it holds in memory is empty, too.
         if (count("contact") > 0) {
             changed(sendJson("POST", "/api/changes/delete", Map.of("search", "")));
         }
         for (String table : new String[] {
+            "card_picture",
             "confirmation",
+            "mail_part",
             "handover",
+            "remote_contact",
+            "withdrawal",
+            "paper_card",
+            "identity_request",
             "delivery",
             "delivery_past",
             "journey_note",
@@ -83,7 +91,9 @@ public abstract class AppTest {
         }
         jdbc.update("update delivery_tally set contacts = 0");
         jdbc.update("update service set address = null, account = null, sealed_password = null,"
-                + " confirmations_until = null");
+                + " confirmations_until = null, swept_until = null, swept_at = null, last_handover_at = null,"
+                + " proven = false, paused = false, takes_relayed = false, own_calls = '', from_day = null");
+        put("/api/services/pause", Map.of("paused", false));
         jdbc.update("delete from operating_position where id <> 1");
         put("/api/positions/1", Map.of("operatorId", 0, "placeId", 0, "radioId", 0, "ownCall", ""));
         jdbc.update("delete from further_call");
@@ -203,7 +213,11 @@ public abstract class AppTest {
 
     /** Waits for something to become true; fails after ten seconds. */
     protected static void await(String what, BooleanSupplier condition) {
-        Instant until = Instant.now().plusSeconds(10);
+        await(what, Duration.ofSeconds(10), condition);
+    }
+
+    protected static void await(String what, Duration within, BooleanSupplier condition) {
+        Instant until = Instant.now().plus(within);
         while (!condition.getAsBoolean()) {
             assertThat(Instant.now()).as("waited for: " + what).isBefore(until);
             Thread.onSpinWait();

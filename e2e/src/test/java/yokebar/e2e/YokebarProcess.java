@@ -34,6 +34,11 @@ public final class YokebarProcess implements AutoCloseable {
     /** Tests that run beside one another each unpack their own. */
     private static final Path UNPACKED = Path.of("target/unpacked").toAbsolutePath();
 
+    private static final Path ARCHIVE = UNPACKED.resolve("yokebar.jsa");
+    /** The tests start it often and for a short time each: what is compiled quickly is worth more than what then runs fastest. */
+    private static final List<String> QUICK =
+            List.of("-XX:+UseSerialGC", "-XX:TieredStopAtLevel=" + System.getProperty("yokebar.jit-level", "1"));
+
     private static final Duration START_WITHIN = Duration.ofSeconds(120);
 
     private final HttpClient http = HttpClient.newHttpClient();
@@ -55,6 +60,9 @@ public final class YokebarProcess implements AutoCloseable {
                 freeTcpPort(),
                 freeTcpPort(),
                 freeUdpPort(),
+                freeTcpPort(),
+                freeTcpPort(),
+                freeTcpPort(),
                 freeTcpPort(),
                 freeTcpPort(),
                 freeTcpPort());
@@ -213,8 +221,15 @@ public final class YokebarProcess implements AutoCloseable {
 
     private ProcessBuilder command(Path output) {
         List<String> command = new ArrayList<>(runner);
-        command.addAll(
-                List.of(java(), "-Xmx600m", "-Dspring.aot.enabled=true", "-jar", UNPACKED + "/yokebar-exec.jar"));
+        command.add(java());
+        command.addAll(QUICK);
+        command.addAll(List.of(
+                "-Xmx600m",
+                "-XX:SharedArchiveFile=" + ARCHIVE,
+                "-Xshare:auto",
+                "-Dspring.aot.enabled=true",
+                "-jar",
+                UNPACKED + "/yokebar-exec.jar"));
         ProcessBuilder builder =
                 new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(output.toFile());
         builder.environment().put("YOKEBAR_HOME", home.toString());
@@ -263,7 +278,36 @@ public final class YokebarProcess implements AutoCloseable {
         if (extract.waitFor() != 0) {
             throw new IllegalStateException(JAR + " could not be unpacked; build the application first");
         }
+        archiveClasses();
         Files.setLastModifiedTime(jar, java.nio.file.attribute.FileTime.from(Instant.now()));
+    }
+
+    /** One start whose classes are kept, as the script does; every other start is quicker for it. */
+    private static void archiveClasses() throws IOException, InterruptedException {
+        Path home = Files.createTempDirectory("yokebar-archive");
+        Path said = home.resolve("said");
+        List<String> command = new ArrayList<>(List.of(java()));
+        command.addAll(QUICK);
+        command.addAll(List.of(
+                "-XX:ArchiveClassesAtExit=" + ARCHIVE,
+                "-Dspring.aot.enabled=true",
+                "-jar",
+                UNPACKED + "/yokebar-exec.jar"));
+        ProcessBuilder builder =
+                new ProcessBuilder(command).redirectErrorStream(true).redirectOutput(said.toFile());
+        builder.environment().put("YOKEBAR_HOME", home.resolve("log").toString());
+        for (String port : List.of("PORT", "ADIF_UDP_PORT", "ADIF_TCP_PORT", "LINK_PORT", "RADIO_SHARE_PORT")) {
+            builder.environment().put("YOKEBAR_" + port, "0");
+        }
+        Process training = builder.start();
+        Instant until = Instant.now().plus(START_WITHIN);
+        while (training.isAlive()
+                && Instant.now().isBefore(until)
+                && !Files.readString(said).contains("Yokebar is ready at")) {
+            Thread.sleep(50);
+        }
+        training.destroy();
+        training.waitFor();
     }
 
     private static String java() {

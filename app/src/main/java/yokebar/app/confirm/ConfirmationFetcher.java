@@ -4,42 +4,62 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import yokebar.app.delivery.HandoverWorker;
 import yokebar.app.delivery.Services;
-import yokebar.links.countersign.ConfirmationPage;
+import yokebar.app.log.ContactLog;
+import yokebar.core.confirm.FetchPlan;
+import yokebar.links.delivery.ConfirmationPage;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
 
 /**
- * Fetches confirmations on a schedule. Each fetch asks for everything the service received since a little before the last
- * complete one, so that nothing falls between two fetches; what was fetched before is known by its number.
+ * Fetches confirmations on a schedule, by the plan of the core: news, and a slow sweep through the past. What was fetched before
+ * is known by its number.
  */
 @Component
-class ConfirmationFetcher {
+class ConfirmationFetcher implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(ConfirmationFetcher.class);
-    /** Clocks differ and services store late: windows overlap by this much. */
-    private static final Duration OVERLAP = Duration.ofHours(1);
-
     private static final long LOOK_EVERY_MS = 500;
     /** A service that is not set up or cannot be reached is looked at again so much later. */
     private static final Duration NOT_READY = Duration.ofSeconds(2);
+    /** A service with an endless list of pages must not keep us for ever. */
+    private static final int MOST_PAGES = 10_000;
+    /** What was received while our log was still empty cannot be of it, but clocks and dates differ. */
+    private static final Duration BEFORE_THE_LOG = Duration.ofDays(366);
 
     private final HandoverWorker worker;
     private final Services services;
     private final Confirmations confirmations;
+    private final ContactLog log;
     private final Clock clock;
     private final Map<Integer, Instant> nextFetch = new ConcurrentHashMap<>();
+    private final Map<Integer, Integer> underWay = new ConcurrentHashMap<>();
+    private final Set<Integer> busy = ConcurrentHashMap.newKeySet();
+    private final ExecutorService fetchers = Executors.newCachedThreadPool(task -> {
+        Thread thread = new Thread(task, "fetch");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private volatile boolean running;
 
-    ConfirmationFetcher(HandoverWorker worker, Services services, Confirmations confirmations, Clock clock) {
+    ConfirmationFetcher(
+            HandoverWorker worker, Services services, Confirmations confirmations, ContactLog log, Clock clock) {
         this.worker = worker;
         this.services = services;
         this.confirmations = confirmations;
+        this.log = log;
         this.clock = clock;
     }
 
@@ -51,46 +71,92 @@ class ConfirmationFetcher {
      */
     record FetchResult(boolean complete, int fetched, String sentence) {}
 
+    @Override
+    public void start() {
+        running = true;
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+        fetchers.shutdownNow();
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
     @Scheduled(initialDelay = LOOK_EVERY_MS, fixedDelay = LOOK_EVERY_MS)
     void work() {
-        for (int serviceId : services.ids()) {
-            try {
-                Instant next = nextFetch.getOrDefault(serviceId, Instant.EPOCH);
-                if (!next.isAfter(clock.instant())) {
-                    if (worker.ready(serviceId)) {
-                        fetch(serviceId);
-                    } else {
-                        nextFetch.put(serviceId, clock.instant().plus(NOT_READY));
-                    }
-                }
-            } catch (OptimisticLockingFailureException e) {
-                LOG.debug("An edit came in between; the next look decides on what is there then", e);
-            } catch (RuntimeException e) {
+        for (int serviceId : services.active()) {
+            Instant next = nextFetch.getOrDefault(serviceId, Instant.EPOCH);
+            if (!running || !services.confirms(serviceId) || next.isAfter(clock.instant())) {
+                continue;
+            }
+            if (!worker.ready(serviceId)) {
+                nextFetch.put(serviceId, clock.instant().plus(NOT_READY));
+            } else {
+                fetchers.execute(() -> fetchQuietly(serviceId));
+            }
+        }
+    }
+
+    private void fetchQuietly(int serviceId) {
+        try {
+            fetch(serviceId);
+        } catch (OptimisticLockingFailureException e) {
+            LOG.debug("An edit came in between; the next look decides on what is there then", e);
+        } catch (RuntimeException e) {
+            if (running) {
                 LOG.error("Fetching confirmations from service {} failed; it is tried again", serviceId, e);
             }
         }
     }
 
-    /** Fetches now, all pages. */
-    synchronized FetchResult fetch(int serviceId) {
+    /** How many confirmations the fetch that is running has read so far; empty when none is running. */
+    Optional<Integer> read(int serviceId) {
+        return Optional.ofNullable(underWay.get(serviceId));
+    }
+
+    /** Fetches now, all pages. One at a time for each service: a second wish is answered by what the first one brings. */
+    FetchResult fetch(int serviceId) {
         if (!services.complete(serviceId)) {
             return new FetchResult(false, 0, "The service is not set up yet.");
         }
-        nextFetch.put(serviceId, clock.instant().plusSeconds(services.fetchEverySeconds(serviceId)));
-        Instant started = clock.instant();
-        Instant until = services.confirmationsUntil(serviceId);
-        Instant since = until == null ? Instant.EPOCH : until.minus(OVERLAP);
+        if (!busy.add(serviceId)) {
+            return new FetchResult(false, 0, "A fetch is under way already.");
+        }
+        try {
+            nextFetch.put(serviceId, clock.instant().plusSeconds(services.fetchEverySeconds(serviceId)));
+            underWay.put(serviceId, 0);
+            return byPlan(serviceId);
+        } finally {
+            underWay.remove(serviceId);
+            busy.remove(serviceId);
+        }
+    }
+
+    private FetchResult byPlan(int serviceId) {
+        Instant now = clock.instant();
+        Instant beginning = log.firstStart()
+                .filter(first -> first.isBefore(now))
+                .orElse(now)
+                .minus(BEFORE_THE_LOG);
         int fetched = 0;
         int unreadable = 0;
         try {
-            String page = null;
+            FetchPlan.Window window;
             do {
-                ConfirmationPage got = worker.confirmations(serviceId, since, page);
-                fetched += confirmations.take(serviceId, got.entries());
-                unreadable += got.unreadable();
-                page = got.next();
-            } while (page != null);
-            services.setConfirmationsUntil(serviceId, started);
+                window = FetchPlan.news(services.fetched(serviceId), beginning, now);
+                Brought brought = fetch(serviceId, window);
+                fetched += brought.fresh();
+                unreadable += brought.unreadable();
+            } while (window.until().isBefore(now));
+            Optional<FetchPlan.Window> sweep = FetchPlan.sweep(services.fetched(serviceId), beginning, now);
+            if (sweep.isPresent()) {
+                fetched += fetch(serviceId, sweep.get()).fresh();
+            }
         } catch (ServiceRefused | ServiceUnreachable e) {
             return new FetchResult(false, fetched, String.valueOf(e.getMessage()));
         }
@@ -100,5 +166,25 @@ class ConfirmationFetcher {
                 true,
                 fetched,
                 unreadable == 0 ? said : said + " " + unreadable + " entries made no sense and were left.");
+    }
+
+    private record Brought(int fresh, int unreadable) {}
+
+    private Brought fetch(int serviceId, FetchPlan.Window window) throws ServiceRefused, ServiceUnreachable {
+        int fresh = 0;
+        int unreadable = 0;
+        @Nullable String page = null;
+        for (int pages = 0; pages < MOST_PAGES; pages++) {
+            ConfirmationPage got = worker.confirmations(serviceId, window, page);
+            fresh += confirmations.take(serviceId, got.entries());
+            unreadable += got.unreadable();
+            underWay.merge(serviceId, got.entries().size(), Integer::sum);
+            if (got.next() == null || got.next().equals(page)) {
+                services.setFetched(serviceId, FetchPlan.done(services.fetched(serviceId), window, clock.instant()));
+                break;
+            }
+            page = got.next();
+        }
+        return new Brought(fresh, unreadable);
     }
 }

@@ -8,6 +8,11 @@ import jakarta.persistence.SequenceGenerator;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.band.Band;
+import yokebar.core.call.Call;
+import yokebar.core.confirm.ConfirmedRecord;
+import yokebar.core.mode.Mode;
+import yokebar.core.mode.Modes;
 
 /** A confirmation as the service gave it, and the contact it was found to speak of. */
 @Entity
@@ -39,7 +44,39 @@ class ConfirmationRow {
     @Nullable
     String locator;
 
+    /** What the other side wrote with it. */
+    @Nullable
+    String remark;
+
+    /** Where the service has a picture of the card. */
+    @Nullable
+    String picture;
+
+    /** What was new with it when it came, such as a first entity; null when nothing was. */
+    @Nullable
+    String brings;
+
     /** Null when no contact of the log fits. */
     @Nullable
     Long contactId;
+
+    /** The operator looked at it, and it is of no contact of ours. */
+    boolean setAside;
+
+    /** What the other side says, for matching; null when what was stored is no longer understood. */
+    @Nullable
+    ConfirmedRecord record() {
+        Band in = Band.named(band);
+        Mode by = Modes.read(mode, submode);
+        return in == null || by == null
+                ? null
+                : new ConfirmedRecord(new Call(ownCall), new Call(callSign), in, by, startedAt);
+    }
+
+    long number() {
+        if (id == null) {
+            throw new IllegalStateException("not stored yet");
+        }
+        return id;
+    }
 }

@@ -1,25 +1,28 @@
 package yokebar.app.delivery;
 
-import java.io.IOException;
 import java.net.URI;
-import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
-import yokebar.core.adif.AdiWriter;
 import yokebar.core.adif.AdifFields;
+import yokebar.core.confirm.FetchPlan;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.delivery.ServiceRules;
-import yokebar.links.countersign.BatchReport;
-import yokebar.links.countersign.ConfirmationPage;
 import yokebar.links.countersign.CountersignAccount;
 import yokebar.links.countersign.CountersignClient;
-import yokebar.links.countersign.Receipt;
+import yokebar.links.delivery.BatchReport;
+import yokebar.links.delivery.ConfirmationPage;
+import yokebar.links.delivery.Receipt;
+import yokebar.links.delivery.Submission;
 import yokebar.links.identity.SignedBatch;
 import yokebar.links.identity.SigningKey;
 import yokebar.links.status.ServiceRefused;
@@ -27,6 +30,7 @@ import yokebar.links.status.ServiceUnreachable;
 
 /** The certified confirmation service Countersign. */
 @Component
+@Order(CountersignAdapter.ID)
 class CountersignAdapter implements ServiceAdapter {
     static final int ID = 1;
 
@@ -44,7 +48,7 @@ class CountersignAdapter implements ServiceAdapter {
             "SAT_NAME",
             "MY_GRIDSQUARE");
 
-    private static final ServiceRules RULES = new ServiceRules("Countersign", false, Set.of("ATV", "FAX"), true);
+    private static final ServiceRules RULES = ServiceRules.of("Countersign");
 
     private final Clock clock;
 
@@ -63,6 +67,19 @@ class CountersignAdapter implements ServiceAdapter {
     }
 
     @Override
+    public Access access() {
+        return new Access(
+                "Account name",
+                "Account password",
+                "For fetching and asking. It is not the passphrase of the signing identity.");
+    }
+
+    @Override
+    public boolean confirms() {
+        return true;
+    }
+
+    @Override
     public int mostContacts() {
         return 500;
     }
@@ -73,45 +90,78 @@ class CountersignAdapter implements ServiceAdapter {
     }
 
     @Override
-    public byte[] pack(List<AdifFields> records, SigningKey key) {
-        StringBuilder text = new StringBuilder();
-        AdiWriter writer = new AdiWriter(text);
+    public byte[] pack(List<Parcel> parcels, @Nullable SigningKey key) {
         try {
-            writer.header(clock.instant());
-            for (AdifFields record : records) {
-                writer.record(record);
-            }
-            return SignedBatch.sign(text.toString().getBytes(StandardCharsets.UTF_8), key);
-        } catch (IOException | GeneralSecurityException e) {
+            return SignedBatch.sign(AdiText.of(parcels, clock.instant()), Objects.requireNonNull(key));
+        } catch (GeneralSecurityException e) {
             throw new IllegalStateException("a batch for Countersign could not be made", e);
         }
     }
 
     @Override
     public Line line(Account account) {
-        CountersignClient client = new CountersignClient(
+        return new CountersignLine(client(account));
+    }
+
+    private static CountersignClient client(Account account) {
+        return new CountersignClient(
                 new CountersignAccount(URI.create(account.address()), account.name(), account.password()));
-        return new Line() {
-            @Override
-            public String test() throws ServiceRefused, ServiceUnreachable {
-                return client.test();
-            }
+    }
 
+    @Override
+    public Optional<CertificateDesk> certificates(Account account) {
+        CountersignClient client = client(account);
+        return Optional.of(new CertificateDesk() {
             @Override
-            public Receipt submit(byte[] content, String idempotencyKey) throws ServiceRefused, ServiceUnreachable {
-                return client.submit(content, idempotencyKey);
-            }
-
-            @Override
-            public BatchReport report(String receiptNumber) throws ServiceRefused, ServiceUnreachable {
-                return client.report(receiptNumber);
-            }
-
-            @Override
-            public ConfirmationPage confirmations(Instant since, @Nullable String page)
+            public Receipt ask(String requestPem, Instant contactsFrom, Instant contactsUntil, String postalAddress)
                     throws ServiceRefused, ServiceUnreachable {
-                return client.confirmations(since, page);
+                return client.request(requestPem, contactsFrom, contactsUntil, postalAddress);
             }
-        };
+
+            @Override
+            public String collect(String requestNumber, String code) throws ServiceRefused, ServiceUnreachable {
+                return client.certificate(requestNumber, code);
+            }
+
+            @Override
+            public String renew(byte[] signedRequest) throws ServiceRefused, ServiceUnreachable {
+                return client.renew(signedRequest);
+            }
+        });
+    }
+
+    private record CountersignLine(CountersignClient client) implements Line {
+        @Override
+        public String test() throws ServiceRefused, ServiceUnreachable {
+            return client.test();
+        }
+
+        @Override
+        public Submission submit(byte[] content, String idempotencyKey) throws ServiceRefused, ServiceUnreachable {
+            return new Submission(client.submit(content, idempotencyKey), null);
+        }
+
+        @Override
+        public BatchReport report(String receiptNumber) throws ServiceRefused, ServiceUnreachable {
+            return client.report(receiptNumber);
+        }
+
+        @Override
+        public @Nullable Submission arrived(byte[] content, String idempotencyKey)
+                throws ServiceRefused, ServiceUnreachable {
+            Receipt receipt = client.receiptFor(idempotencyKey);
+            return receipt == null ? null : new Submission(receipt, null);
+        }
+
+        @Override
+        public ConfirmationPage confirmations(FetchPlan.Window window, @Nullable String page)
+                throws ServiceRefused, ServiceUnreachable {
+            return client.confirmations(window.since(), window.until(), page);
+        }
+
+        @Override
+        public Map<String, String> members() throws ServiceRefused, ServiceUnreachable {
+            return client.members();
+        }
     }
 }

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -44,7 +45,8 @@ public class Deliveries {
 
     private final EntityManager db;
     private final BulkInsert bulk;
-    private final List<ServiceAdapter> services;
+    private final List<ServiceAdapter> adapters;
+    private final Services services;
     private final Identities identities;
     private final ContactLog log;
     private final Journey journey;
@@ -54,7 +56,8 @@ public class Deliveries {
     Deliveries(
             EntityManager db,
             BulkInsert bulk,
-            List<ServiceAdapter> services,
+            List<ServiceAdapter> adapters,
+            Services services,
             Identities identities,
             ContactLog log,
             Journey journey,
@@ -62,6 +65,7 @@ public class Deliveries {
             ApplicationEventPublisher events) {
         this.db = db;
         this.bulk = bulk;
+        this.adapters = adapters;
         this.services = services;
         this.identities = identities;
         this.log = log;
@@ -76,12 +80,9 @@ public class Deliveries {
         Instant now = clock.instant();
         StateTally tally = new StateTally();
         List<Delivery> rows = new ArrayList<>();
-        for (ServiceAdapter service : services) {
+        for (ServiceAdapter service : services.forEveryContact()) {
             for (LoggedContact contact : event.contacts()) {
-                Delivery delivery = new Delivery();
-                delivery.id = Delivery.id(contact.id(), service.serviceId());
-                delivery.serviceId = service.serviceId();
-                delivery.changedAt = now;
+                Delivery delivery = fresh(contact.id(), service.serviceId(), now);
                 DeliveryState before = movedIn(service, contact.contact(), event);
                 if (before != null) {
                     delivery.state = before;
@@ -97,6 +98,79 @@ public class Deliveries {
         }
         bulk.insert(rows);
         store(tally);
+    }
+
+    /** The operator wants these to go to a service that not every contact is meant for. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void wanted(int serviceId, Collection<Long> contactIds) {
+        StateTally tally = new StateTally();
+        Instant now = clock.instant();
+        Set<Long> there =
+                of(serviceId, contactIds).stream().map(Delivery::contactId).collect(Collectors.toSet());
+        for (LoggedContact contact : log.find(contactIds).values()) {
+            if (!there.contains(contact.id())) {
+                Delivery delivery = fresh(contact.id(), serviceId, now);
+                check(adapter(serviceId), contact.contact(), now).ifPresent(h -> hold(delivery, h));
+                tally.came(serviceId, delivery.state);
+                db.persist(delivery);
+            }
+        }
+        db.flush();
+        for (Delivery delivery : of(serviceId, contactIds)) {
+            delivery.apply(DeliveryEvent.INCLUDED, null, now, tally);
+        }
+        store(tally);
+        events.publishEvent(new SealsChanged(List.copyOf(contactIds)));
+        events.publishEvent(new LaneChanged(serviceId));
+    }
+
+    private static Delivery fresh(long contactId, int serviceId, Instant now) {
+        Delivery delivery = new Delivery();
+        delivery.id = Delivery.id(contactId, serviceId);
+        delivery.serviceId = serviceId;
+        delivery.changedAt = now;
+        return delivery;
+    }
+
+    /**
+     * Gives contacts that were there before a service was taken into use their rows, a thousand at a time.
+     *
+     * @return the last contact's number, or null when every contact has its row
+     */
+    @Transactional
+    @Nullable
+    Long fill(int serviceId, long afterContactId) {
+        List<Long> missing = db.createNativeQuery(
+                        "select c.id from contact c left join delivery d on d.id = c.id * " + Delivery.SERVICES
+                                + " + :service where c.id > :after and d.id is null order by c.id limit "
+                                + REVIEW_AT_ONCE,
+                        Long.class)
+                .setParameter("service", serviceId)
+                .setParameter("after", afterContactId)
+                .getResultList();
+        if (missing.isEmpty()) {
+            services.setFilledTo(serviceId, null);
+            events.publishEvent(new LaneChanged(serviceId));
+            return null;
+        }
+        Map<Long, LoggedContact> contacts = log.find(missing);
+        ServiceAdapter service = adapter(serviceId);
+        StateTally tally = new StateTally();
+        Instant now = clock.instant();
+        List<Delivery> rows = new ArrayList<>();
+        for (LoggedContact contact : contacts.values()) {
+            Delivery delivery = fresh(contact.id(), serviceId, now);
+            check(service, contact.contact(), now).ifPresent(h -> hold(delivery, h));
+            tally.came(serviceId, delivery.state);
+            rows.add(delivery);
+        }
+        bulk.insert(rows);
+        store(tally);
+        long last = missing.get(missing.size() - 1);
+        services.setFilledTo(serviceId, last);
+        events.publishEvent(new SealsChanged(missing));
+        events.publishEvent(new LaneChanged(serviceId));
+        return last;
     }
 
     /** How far a contact had come at a service, as its own fields say; null when they say nothing of it. */
@@ -118,7 +192,7 @@ public class Deliveries {
         StateTally tally = new StateTally();
         Map<Long, Delivery> deliveries = of(event.ids());
         for (ContactsChanged.Change change : event.changes()) {
-            for (ServiceAdapter service : services) {
+            for (ServiceAdapter service : adapters) {
                 Delivery delivery = deliveries.get(Delivery.id(change.after().id(), service.serviceId()));
                 if (delivery != null) {
                     review(delivery, service, change.before(), change.after().contact(), now, tally);
@@ -141,6 +215,13 @@ public class Deliveries {
                 .setParameter("change", event.changeId())
                 .setParameter("ids", ids)
                 .executeUpdate();
+        db.createNativeQuery("insert into withdrawal select d.id, d.service_id, r.number, :now, null"
+                        + " from unnest(:ids) as w(id) join delivery d on d.id = w.id"
+                        + " join remote_contact r on r.delivery_id = d.id where d.service_id = any(:takeBack)")
+                .setParameter("now", clock.instant())
+                .setParameter("ids", ids)
+                .setParameter("takeBack", takingBack())
+                .executeUpdate();
         db.createNativeQuery("delete from delivery where id = any(:ids)")
                 .setParameter("ids", ids)
                 .executeUpdate();
@@ -158,18 +239,46 @@ public class Deliveries {
                 .setParameter("ids", deliveryIds(contactIds))
                 .executeUpdate();
         StateTally tally = new StateTally();
-        of(contactIds).values().forEach(delivery -> tally.came(delivery.serviceId, delivery.state));
+        Map<Long, Delivery> back = of(contactIds);
+        back.values().forEach(delivery -> tally.came(delivery.serviceId, delivery.state));
+        Long[] ids = back.keySet().toArray(Long[]::new);
+        db.createNativeQuery("delete from withdrawal where delivery_id = any(:ids)")
+                .setParameter("ids", ids)
+                .executeUpdate();
+        goAgainWhereDeleted(back, ids, tally);
         store(tally);
         tellLanes();
     }
 
+    /** What was deleted at a service meanwhile has to go there anew. */
+    private void goAgainWhereDeleted(Map<Long, Delivery> back, Long[] ids, StateTally tally) {
+        Set<Integer> takingBack = Set.of(takingBack());
+        Set<Long> known = new HashSet<>(db.createNativeQuery(
+                        "select r.delivery_id from unnest(:ids) as w(id) join remote_contact r on r.delivery_id = w.id",
+                        Long.class)
+                .setParameter("ids", ids)
+                .getResultList());
+        for (Delivery delivery : back.values()) {
+            if (takingBack.contains(delivery.serviceId) && !known.contains(delivery.id)) {
+                delivery.apply(DeliveryEvent.CONTENT_CHANGED, null, clock.instant(), tally);
+            }
+        }
+    }
+
+    private Integer[] takingBack() {
+        return adapters.stream()
+                .filter(adapter -> adapter.rules().takesBack())
+                .map(ServiceAdapter::serviceId)
+                .toArray(Integer[]::new);
+    }
+
     private void tellLanes() {
-        services.forEach(service -> events.publishEvent(new LaneChanged(service.serviceId())));
+        services.ids().forEach(serviceId -> events.publishEvent(new LaneChanged(serviceId)));
     }
 
     private Long[] deliveryIds(Collection<Long> contactIds) {
         return contactIds.stream()
-                .flatMap(contact -> services.stream().map(service -> Delivery.id(contact, service.serviceId())))
+                .flatMap(contact -> services.ids().stream().map(serviceId -> Delivery.id(contact, serviceId)))
                 .toArray(Long[]::new);
     }
 
@@ -205,31 +314,56 @@ public class Deliveries {
         }
     }
 
-    /** Takes a contact out of a service's deliveries, or back in. */
+    /** Holds a contact that the service would count as one with an earlier one. */
+    void holdTwin(
+            Delivery delivery,
+            ServiceAdapter service,
+            LoggedContact contact,
+            Collection<LoggedContact> others,
+            Instant now,
+            StateTally tally) {
+        Eligibility.countedAlready(contact, others, service.rules()).ifPresent(hold -> {
+            if (delivery.apply(DeliveryEvent.RULES_HOLD, hold.sentence(), now, tally)) {
+                delivery.holdRule = hold.rule();
+            }
+        });
+    }
+
+    /** Takes contacts out of a service's deliveries, or back in. */
     @Transactional
-    public void setMeant(long contactId, int serviceId, boolean meant) {
-        Delivery delivery = db.find(Delivery.class, Delivery.id(contactId, serviceId));
-        LoggedContact contact = log.find(contactId).orElse(null);
-        if (delivery == null || contact == null) {
-            return;
-        }
+    public void setMeant(List<Long> contactIds, int serviceId, boolean meant) {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
-        if (!meant) {
-            delivery.apply(DeliveryEvent.EXCLUDED, "Excluded by the operator.", now, tally);
-        } else if (delivery.apply(DeliveryEvent.INCLUDED, null, now, tally)) {
-            applyRules(delivery, adapter(serviceId), contact.contact(), now, tally);
+        Map<Long, LoggedContact> contacts = log.find(contactIds);
+        for (Delivery delivery : of(serviceId, contactIds)) {
+            LoggedContact contact = contacts.get(delivery.contactId());
+            if (!meant) {
+                delivery.apply(DeliveryEvent.EXCLUDED, "Excluded by the operator.", now, tally);
+            } else if (contact != null && delivery.apply(DeliveryEvent.INCLUDED, null, now, tally)) {
+                applyRules(delivery, adapter(serviceId), contact.contact(), now, tally);
+            }
         }
         store(tally);
-        events.publishEvent(new SealsChanged(List.of(contactId)));
+        events.publishEvent(new SealsChanged(contactIds));
         events.publishEvent(new LaneChanged(serviceId));
+    }
+
+    private List<Delivery> of(int serviceId, Collection<Long> contactIds) {
+        return db.createNativeQuery(
+                        "select d.* from unnest(:ids) as w(id) join delivery d on d.id = w.id", Delivery.class)
+                .setParameter(
+                        "ids",
+                        contactIds.stream()
+                                .map(id -> Delivery.id(id, serviceId))
+                                .toArray(Long[]::new))
+                .getResultList();
     }
 
     /** The contacts that wait because of where they came from. */
     @Transactional(readOnly = true)
     public List<Long> waitingForALook() {
         List<Long> ids = new ArrayList<>();
-        for (ServiceAdapter service : services) {
+        for (ServiceAdapter service : adapters) {
             ids.addAll(db.createQuery(
                             "select id from Delivery where serviceId = :service and state = :held and holdRule = :rule",
                             Long.class)
@@ -269,27 +403,39 @@ public class Deliveries {
     /** The confirmation of a contact by the other side was fetched. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void confirmed(int serviceId, Collection<Long> contactIds) {
+        happened(serviceId, contactIds, DeliveryEvent.CONFIRMED);
+    }
+
+    /** What was taken for the confirmation of these contacts speaks of others. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void disproved(int serviceId, Collection<Long> contactIds) {
+        happened(serviceId, contactIds, DeliveryEvent.DISPROVED);
+    }
+
+    /** Something happened to contacts at a service; those it cannot happen to stay as they are. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void happened(int serviceId, Collection<Long> contactIds, DeliveryEvent event) {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
-        for (Long contactId : contactIds) {
-            Delivery delivery = db.find(Delivery.class, Delivery.id(contactId, serviceId));
-            if (delivery != null) {
-                delivery.apply(DeliveryEvent.CONFIRMED, null, now, tally);
-            }
-        }
+        List<Delivery> found = of(serviceId, contactIds);
+        found.forEach(delivery -> delivery.apply(event, null, now, tally));
         store(tally);
         events.publishEvent(new SealsChanged(List.copyOf(contactIds)));
         events.publishEvent(new LaneChanged(serviceId));
     }
 
-    /** Looks again at what a rule held, a thousand at a time; returns where to go on, or null at the end. */
+    /**
+     * Looks again at what the rules say of contacts in a state, a thousand at a time.
+     *
+     * @return where to go on, or null at the end
+     */
     @Transactional
-    public @Nullable Long reviewHeld(int serviceId, long afterId) {
+    public @Nullable Long review(int serviceId, DeliveryState state, long afterId) {
         List<Delivery> held = db.createQuery(
                         "from Delivery where serviceId = :service and state = :state and id > :after order by id",
                         Delivery.class)
                 .setParameter("service", serviceId)
-                .setParameter("state", DeliveryState.HELD)
+                .setParameter("state", state)
                 .setParameter("after", afterId)
                 .setMaxResults(REVIEW_AT_ONCE)
                 .getResultList();
@@ -302,7 +448,7 @@ public class Deliveries {
             LoggedContact contact = contacts.get(delivery.contactId());
             if (contact != null) {
                 applyRules(delivery, adapter(serviceId), contact.contact(), now, tally);
-                if (delivery.state != DeliveryState.HELD) {
+                if (delivery.state != state) {
                     moved.add(delivery.contactId());
                 }
             }
@@ -347,10 +493,7 @@ public class Deliveries {
     }
 
     ServiceAdapter adapter(int serviceId) {
-        return services.stream()
-                .filter(s -> s.serviceId() == serviceId)
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("no service " + serviceId));
+        return services.adapter(serviceId);
     }
 
     void refusedNote(long contactId, String serviceName, String words) {
@@ -358,7 +501,9 @@ public class Deliveries {
     }
 
     Optional<Eligibility.Hold> check(ServiceAdapter service, Contact contact, Instant now) {
-        return Eligibility.check(contact, service.rules(), identities.of(service.serviceId()), now);
+        int serviceId = service.serviceId();
+        return Eligibility.check(
+                contact, service.rules(), services.setup(serviceId).choices(), identities.of(serviceId), now);
     }
 
     private static void hold(Delivery delivery, Eligibility.Hold hold) {

@@ -43,6 +43,22 @@ class Handover {
 
     int serviceId;
 
+    /** How it goes there. */
+    enum Via {
+        NETWORK,
+        /** By radio mail. */
+        MAIL,
+        /** In the hands of the operator. */
+        HAND
+    }
+
+    @Enumerated(EnumType.STRING)
+    @JdbcTypeCode(SqlTypes.VARCHAR)
+    Via via = Via.NETWORK;
+
+    /** It is no longer to be sent as it is; whether it arrived is asked first. */
+    boolean askFirst;
+
     @Enumerated(EnumType.STRING)
     @JdbcTypeCode(SqlTypes.VARCHAR)
     State state = State.PREPARED;

@@ -9,10 +9,13 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -28,8 +31,9 @@ import yokebar.core.contact.LoggedContact;
 import yokebar.core.delivery.DeliveryEvent;
 import yokebar.core.delivery.DeliveryState;
 import yokebar.core.delivery.SigningIdentity;
-import yokebar.links.countersign.BatchReport;
-import yokebar.links.countersign.Receipt;
+import yokebar.links.delivery.BatchReport;
+import yokebar.links.delivery.Receipt;
+import yokebar.links.delivery.Submission;
 import yokebar.links.identity.SigningKey;
 
 /**
@@ -41,6 +45,7 @@ class HandoverDesk {
     private final EntityManager db;
     private final Deliveries deliveries;
     private final Identities identities;
+    private final Services services;
     private final ContactLog log;
     private final Clock clock;
     private final ApplicationEventPublisher events;
@@ -49,12 +54,14 @@ class HandoverDesk {
             EntityManager db,
             Deliveries deliveries,
             Identities identities,
+            Services services,
             ContactLog log,
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
         this.deliveries = deliveries;
         this.identities = identities;
+        this.services = services;
         this.log = log;
         this.clock = clock;
         this.events = events;
@@ -82,16 +89,36 @@ class HandoverDesk {
     /**
      * Claims what is due, up to one batch that one identity can sign, and stores the batch with its key.
      *
+     * @param most contacts in it at the most, within what the service takes
      * @return the handover's number, or empty when nothing is due
      */
     @Transactional
-    public Optional<Long> prepare(int serviceId) {
+    public Optional<Long> prepare(int serviceId, int most) {
         ServiceAdapter service = deliveries.adapter(serviceId);
+        return prepare(service, waiting(service, Math.min(most, service.mostContacts())));
+    }
+
+    /**
+     * The same for contacts the operator chose; what of them is not due stays where it is.
+     *
+     * @param contactIds no more than the service takes in one handover
+     */
+    @Transactional
+    public Optional<Long> prepare(int serviceId, List<Long> contactIds) {
+        ServiceAdapter service = deliveries.adapter(serviceId);
+        List<Delivery> chosen = deliveriesOf(serviceId, contactIds).values().stream()
+                .filter(delivery -> delivery.state.waitsToGo() && !delivery.claimed())
+                .toList();
+        return prepare(service, chosen);
+    }
+
+    private Optional<Long> prepare(ServiceAdapter service, List<Delivery> waiting) {
+        int serviceId = service.serviceId();
         Instant now = clock.instant();
         StateTally tally = new StateTally();
-        List<Delivery> waiting = waiting(serviceId, service.mostContacts());
         Map<Long, LoggedContact> contacts =
                 log.find(waiting.stream().map(Delivery::contactId).toList());
+        List<LoggedContact> twins = twins(service, contacts.values());
         List<Delivery> claimed = new ArrayList<>();
         SigningIdentity identity = null;
         for (Delivery delivery : waiting) {
@@ -100,58 +127,150 @@ class HandoverDesk {
                 continue;
             }
             deliveries.applyRules(delivery, service, contact.contact(), now, tally);
-            SigningIdentity needed = identityFor(serviceId, contact);
-            identity = identity == null ? needed : identity;
-            if (delivery.state.waitsToGo() && needed != null && needed.equals(identity)) {
-                claimed.add(delivery);
+            if (delivery.state == DeliveryState.DUE) {
+                deliveries.holdTwin(delivery, service, contact, twins, now, tally);
             }
+            if (!delivery.state.waitsToGo()) {
+                continue;
+            }
+            if (service.rules().signed()) {
+                SigningIdentity needed = identityFor(serviceId, contact);
+                identity = identity == null ? needed : identity;
+                if (needed == null || !needed.equals(identity)) {
+                    continue;
+                }
+            }
+            claimed.add(delivery);
         }
         deliveries.store(tally);
-        if (claimed.isEmpty() || identity == null) {
+        if (claimed.isEmpty()) {
             return Optional.empty();
         }
-        SigningKey key = identities
-                .key(serviceId, identity.call(), identity.validFrom())
-                .orElseThrow(() -> new IllegalStateException("the identity went away"));
-        List<AdifFields> records = claimed.stream()
-                .map(d -> service.render(contacts.get(d.contactId()).contact()))
-                .toList();
+        return Optional.of(store(service, claimed, contacts, identity, now));
+    }
+
+    private long store(
+            ServiceAdapter service,
+            List<Delivery> claimed,
+            Map<Long, LoggedContact> contacts,
+            @Nullable SigningIdentity identity,
+            Instant now) {
+        SigningKey key = identity == null
+                ? null
+                : identities
+                        .key(service.serviceId(), identity.call(), identity.validFrom())
+                        .orElseThrow(() -> new IllegalStateException("the identity went away"));
+        List<ServiceAdapter.Parcel> parcels = new ArrayList<>();
+        for (Delivery delivery : claimed) {
+            RemoteContact known = db.find(RemoteContact.class, delivery.id);
+            parcels.add(new ServiceAdapter.Parcel(
+                    service.render(contacts.get(delivery.contactId()).contact()), known == null ? null : known.number));
+        }
         Handover handover = new Handover();
-        handover.serviceId = serviceId;
+        handover.serviceId = service.serviceId();
         handover.idempotencyKey = UUID.randomUUID().toString();
         handover.preparedAt = now;
         handover.contactIds = claimed.stream().mapToLong(Delivery::contactId).toArray();
-        handover.content = service.pack(records, key);
+        handover.content = service.pack(parcels, key);
         db.persist(handover);
         for (int i = 0; i < claimed.size(); i++) {
             claimed.get(i).handoverId = handover.id;
-            claimed.get(i).contentHash = hash(records.get(i));
+            claimed.get(i).contentHash = hash(parcels.get(i).fields());
         }
-        events.publishEvent(new LaneChanged(serviceId));
-        return Optional.of(handover.number());
+        events.publishEvent(new LaneChanged(service.serviceId()));
+        return handover.number();
+    }
+
+    /** Contacts of the log that the service might count as one with some of these. */
+    private List<LoggedContact> twins(ServiceAdapter service, Collection<LoggedContact> contacts) {
+        Duration apart = service.rules().countsOnce();
+        if (apart.isZero() || contacts.isEmpty()) {
+            return List.of();
+        }
+        Instant from = Instant.MAX;
+        Instant until = Instant.MIN;
+        Set<String> calls = new TreeSet<>();
+        for (LoggedContact logged : contacts) {
+            Instant start = logged.contact().start();
+            from = start.isBefore(from) ? start : from;
+            until = start.isAfter(until) ? start : until;
+            calls.add(logged.contact().call().text());
+        }
+        return log.around(calls, from.minus(apart), until);
+    }
+
+    /** What is known of a batch before it is tried. */
+    enum Beginning {
+        /** Send it. */
+        SEND,
+        /** It was edited since and may have arrived: ask whether it did before anything else. */
+        ASK,
+        /** It is not to be sent any more. */
+        DROPPED
     }
 
     /**
-     * Notes that a try begins. A batch that was never sent is dropped instead when a contact in it was edited meanwhile, so
-     * that what goes out is what the log says.
-     *
-     * @return the handover to send, or null when it was dropped
+     * Notes that a try begins. What goes out is what the log says: a batch in which a contact was edited meanwhile is dropped
+     * when it was never sent; when it was, and nobody knows whether it arrived, the service is asked first.
      */
     @Transactional
-    public @Nullable Handover beginTry(long handoverId) {
+    public Beginning beginTry(long handoverId) {
         Handover handover = db.find(Handover.class, handoverId);
         if (handover == null || handover.state != Handover.State.PREPARED) {
-            return null;
+            return Beginning.DROPPED;
         }
-        if (handover.attempts == 0 && editedSincePrepared(handover)) {
-            deliveriesOf(handover).values().stream()
-                    .filter(d -> Objects.equals(d.handoverId, handover.id))
-                    .forEach(d -> d.handoverId = null);
-            db.remove(handover);
-            return null;
+        boolean stale = handover.askFirst || editedSincePrepared(handover);
+        if (stale && handover.attempts == 0) {
+            drop(handover);
+            return Beginning.DROPPED;
         }
         handover.attempts++;
-        return handover;
+        return stale ? Beginning.ASK : Beginning.SEND;
+    }
+
+    /** Other identities are installed now: what was signed before and is still here is made anew. */
+    @Transactional
+    public void identitiesChanged(int serviceId) {
+        db.createQuery("from Handover where serviceId = :service and state = :prepared", Handover.class)
+                .setParameter("service", serviceId)
+                .setParameter("prepared", Handover.State.PREPARED)
+                .getResultStream()
+                .filter(handover -> handover.via == Handover.Via.NETWORK)
+                .forEach(handover -> {
+                    handover.askFirst = true;
+                    handover.nextTryAt = clock.instant();
+                });
+    }
+
+    /** The batch never arrived, and is not to be sent as it is. */
+    @Transactional
+    public void drop(long handoverId) {
+        Handover handover = db.find(Handover.class, handoverId);
+        if (handover != null && handover.state == Handover.State.PREPARED) {
+            drop(handover);
+        }
+    }
+
+    private void drop(Handover handover) {
+        deliveriesOf(handover).values().stream()
+                .filter(d -> Objects.equals(d.handoverId, handover.id))
+                .forEach(d -> d.handoverId = null);
+        db.remove(handover);
+        events.publishEvent(new LaneChanged(handover.serviceId));
+    }
+
+    @Transactional(readOnly = true)
+    public Handover get(long handoverId) {
+        return db.find(Handover.class, handoverId);
+    }
+
+    /** The service has the batch, and perhaps said at once what became of it. */
+    @Transactional
+    public void submitted(long handoverId, Submission submission) {
+        given(handoverId, submission.receipt());
+        if (submission.report() != null) {
+            reported(handoverId, submission.report());
+        }
     }
 
     /** The service gave a receipt. */
@@ -169,6 +288,7 @@ class HandoverDesk {
         handover.attempts = 0;
         handover.nextTryAt = now.plusSeconds(1);
         handover.trouble = null;
+        services.handedOver(handover.serviceId, now);
         StateTally tally = new StateTally();
         deliveriesOf(handover).values().stream()
                 .filter(d -> Objects.equals(d.handoverId, handover.id))
@@ -189,11 +309,17 @@ class HandoverDesk {
         Map<Long, Delivery> byContact = deliveriesOf(handover);
         Map<Long, LoggedContact> contacts = log.find(boxed(handover.contactIds));
         int taken = 0;
+        int refused = 0;
         for (int i = 0; i < handover.contactIds.length; i++) {
-            Delivery delivery = byContact.get(handover.contactIds[i]);
+            long contactId = handover.contactIds[i];
+            Delivery delivery = byContact.get(contactId);
             BatchReport.Result result = report.results().get(i);
             taken += result.taken() ? 1 : 0;
-            LoggedContact contact = contacts.get(handover.contactIds[i]);
+            refused += result.taken() || result.equals(BatchReport.Result.ABSENT) ? 0 : 1;
+            LoggedContact contact = contacts.get(contactId);
+            if (result.number() != null) {
+                remember(Delivery.id(contactId, handover.serviceId), handover.serviceId, result.number(), delivery);
+            }
             if (delivery != null && contact != null && Objects.equals(delivery.handoverId, handover.id)) {
                 settle(delivery, result, service, contact, now, tally);
             }
@@ -201,10 +327,59 @@ class HandoverDesk {
         handover.state = Handover.State.REPORTED;
         handover.reportedAt = now;
         handover.taken = taken;
-        handover.refused = handover.contactIds.length - taken;
+        handover.refused = refused;
         handover.nextTryAt = null;
         handover.trouble = null;
         finish(handover, tally);
+        if (taken > 0) {
+            services.proven(handover.serviceId);
+        }
+    }
+
+    /** Keeps what the service calls the contact; one that was deleted here meanwhile is to be deleted there. */
+    private void remember(long deliveryId, int serviceId, String number, @Nullable Delivery delivery) {
+        RemoteContact remote = new RemoteContact();
+        remote.deliveryId = deliveryId;
+        remote.number = number;
+        db.merge(remote);
+        if (delivery == null && deliveries.adapter(serviceId).rules().takesBack()) {
+            Withdrawal withdrawal = new Withdrawal();
+            withdrawal.deliveryId = deliveryId;
+            withdrawal.serviceId = serviceId;
+            withdrawal.number = number;
+            withdrawal.askedAt = clock.instant();
+            db.merge(withdrawal);
+        }
+    }
+
+    /** What is to be deleted at a service, the oldest first. */
+    @Transactional(readOnly = true)
+    public List<Withdrawal> withdrawals(int serviceId, int most) {
+        return db.createQuery(
+                        "from Withdrawal where serviceId = :service and trouble is null order by deliveryId",
+                        Withdrawal.class)
+                .setParameter("service", serviceId)
+                .setMaxResults(most)
+                .getResultList();
+    }
+
+    @Transactional
+    public void withdrawn(long deliveryId) {
+        for (Class<?> kind : List.of(Withdrawal.class, RemoteContact.class)) {
+            Object stored = db.find(kind, deliveryId);
+            if (stored != null) {
+                db.remove(stored);
+            }
+        }
+    }
+
+    @Transactional
+    public void notWithdrawn(long deliveryId, String trouble) {
+        Withdrawal withdrawal = db.find(Withdrawal.class, deliveryId);
+        if (withdrawal != null) {
+            withdrawal.trouble = shortened(trouble);
+            events.publishEvent(new LaneChanged(withdrawal.serviceId));
+        }
     }
 
     private void settle(
@@ -214,6 +389,12 @@ class HandoverDesk {
             LoggedContact contact,
             Instant now,
             StateTally tally) {
+        if (result.equals(BatchReport.Result.ABSENT)) {
+            delivery.apply(DeliveryEvent.TAKEN_BACK, null, now, tally);
+            delivery.handoverId = null;
+            deliveries.applyRules(delivery, service, contact.contact(), now, tally);
+            return;
+        }
         boolean edited = !Objects.equals(delivery.contentHash, hash(service.render(contact.contact())));
         if (!result.taken()) {
             delivery.apply(DeliveryEvent.REJECTED, result.words(), now, tally);
@@ -271,9 +452,19 @@ class HandoverDesk {
         events.publishEvent(new LaneChanged(handover.serviceId));
     }
 
-    private List<Delivery> waiting(int serviceId, int most) {
+    /** How many contacts wait to go. */
+    @Transactional(readOnly = true)
+    public boolean anyWaiting(int serviceId) {
+        return !waiting(deliveries.adapter(serviceId), 1).isEmpty();
+    }
+
+    private List<Delivery> waiting(ServiceAdapter service, int most) {
+        int serviceId = service.serviceId();
+        List<DeliveryState> states = service.rules().takesChanges()
+                ? List.of(DeliveryState.CHANGED, DeliveryState.DUE)
+                : List.of(DeliveryState.DUE);
         List<Delivery> waiting = new ArrayList<>();
-        for (DeliveryState state : List.of(DeliveryState.CHANGED, DeliveryState.DUE)) {
+        for (DeliveryState state : states) {
             waiting.addAll(db.createQuery(
                             "from Delivery where serviceId = :service and state = :state and handoverId is null order by id",
                             Delivery.class)
@@ -311,8 +502,12 @@ class HandoverDesk {
     }
 
     private Map<Long, Delivery> deliveriesOf(Handover handover) {
-        List<Long> ids = Arrays.stream(handover.contactIds)
-                .mapToObj(contact -> Delivery.id(contact, handover.serviceId))
+        return deliveriesOf(handover.serviceId, boxed(handover.contactIds));
+    }
+
+    private Map<Long, Delivery> deliveriesOf(int serviceId, List<Long> contactIds) {
+        List<Long> ids = contactIds.stream()
+                .map(contact -> Delivery.id(contact, serviceId))
                 .toList();
         return db.createQuery("from Delivery where id in :ids", Delivery.class)
                 .setParameter("ids", ids)

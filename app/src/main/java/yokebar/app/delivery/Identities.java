@@ -3,6 +3,7 @@ package yokebar.app.delivery;
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,12 +44,13 @@ class Identities {
      */
     @Transactional
     public SigningIdentity install(int serviceId, byte[] pkcs12, String passphrase) {
-        SigningIdentity identity;
+        SigningKey key;
         try {
-            identity = IdentityFile.open(pkcs12, passphrase.toCharArray()).identity();
+            key = IdentityFile.open(pkcs12, passphrase.toCharArray());
         } catch (IdentityFile.UnusableIdentity e) {
             throw new FieldProblem("file", e.getMessage() == null ? "The identity is unusable." : e.getMessage());
         }
+        SigningIdentity identity = key.identity();
         rows(serviceId).stream()
                 .filter(row -> row.callSign.equals(identity.call().text())
                         && row.validFrom.equals(identity.validFrom())
@@ -59,6 +61,7 @@ class Identities {
         row.callSign = identity.call().text();
         row.validFrom = identity.validFrom();
         row.validUntil = identity.validUntil();
+        row.certificateEnds = key.certificate().getNotAfter().toInstant();
         row.sealedFile = secrets.seal(pkcs12);
         row.sealedPassphrase = secrets.seal(passphrase.getBytes(StandardCharsets.UTF_8));
         db.persist(row);
@@ -67,14 +70,42 @@ class Identities {
         return identity;
     }
 
-    /** The key for an own call at a contact's date, opened for signing. */
+    /** The key for an own call at a contact's date, opened for signing; of several the one that ends last. */
     @Transactional(readOnly = true)
     public Optional<SigningKey> key(int serviceId, Call ownCall, Instant start) {
         return rows(serviceId).stream()
                 .filter(row -> new SigningIdentity(new Call(row.callSign), row.validFrom, row.validUntil)
                         .covers(ownCall, start))
-                .findFirst()
+                .max(Comparator.comparing(row -> row.certificateEnds == null ? Instant.EPOCH : row.certificateEnds))
                 .map(this::open);
+    }
+
+    /** The key of an installed identity by its number. */
+    @Transactional(readOnly = true)
+    public SigningKey key(long identityId) {
+        return open(row(identityId));
+    }
+
+    /** Takes an identity away; contacts made under its call are held from then on. */
+    @Transactional
+    public void remove(long identityId) {
+        SigningIdentityRow row = row(identityId);
+        db.remove(row);
+        db.flush();
+        known.remove(row.serviceId);
+    }
+
+    @Transactional(readOnly = true)
+    public List<SigningIdentityRow> installed(int serviceId) {
+        return rows(serviceId);
+    }
+
+    private SigningIdentityRow row(long identityId) {
+        SigningIdentityRow row = db.find(SigningIdentityRow.class, identityId);
+        if (row == null) {
+            throw new FieldProblem("identity", "This identity is not installed any more.");
+        }
+        return row;
     }
 
     private SigningKey open(SigningIdentityRow row) {

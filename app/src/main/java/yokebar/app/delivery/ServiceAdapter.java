@@ -2,23 +2,30 @@ package yokebar.app.delivery;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
+import yokebar.core.confirm.FetchPlan;
 import yokebar.core.contact.Contact;
 import yokebar.core.delivery.ServiceRules;
-import yokebar.links.countersign.BatchReport;
-import yokebar.links.countersign.ConfirmationPage;
-import yokebar.links.countersign.Receipt;
+import yokebar.links.delivery.BatchReport;
+import yokebar.links.delivery.ConfirmationPage;
+import yokebar.links.delivery.Receipt;
+import yokebar.links.delivery.Submission;
 import yokebar.links.identity.SigningKey;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
 
-/** What is particular to one service. */
+/** What is particular to one service. {@code docs/adding-a-service.md} leads through one. */
 interface ServiceAdapter {
 
     int serviceId();
 
     ServiceRules rules();
+
+    /** Who we are there. */
+    Access access();
 
     /** The most contacts in one handover. */
     int mostContacts();
@@ -26,11 +33,59 @@ interface ServiceAdapter {
     /** The fields of a contact this service receives; a change in any other does not concern it. */
     AdifFields render(Contact contact);
 
-    /** Makes the bytes that are handed over. */
-    byte[] pack(List<AdifFields> records, SigningKey key);
+    /**
+     * Makes the bytes that are handed over.
+     *
+     * @param key of the identity that covers them all; null when the service wants no signature
+     */
+    byte[] pack(List<Parcel> parcels, @Nullable SigningKey key);
 
     /** Talks to the service with these settings. */
     Line line(Account account);
+
+    /** Whether every contact is meant for it, or only those the operator chooses. */
+    default boolean everyContact() {
+        return true;
+    }
+
+    /** Whether confirmations can be fetched there. */
+    default boolean confirms() {
+        return false;
+    }
+
+    /** Where certificates of the service are asked for; empty when it wants no signatures. */
+    default Optional<CertificateDesk> certificates(Account account) {
+        return Optional.empty();
+    }
+
+    /** Asking for certificates and renewing them. */
+    interface CertificateDesk {
+        /** Gives the request's number and what the service says of it. */
+        Receipt ask(String requestPem, Instant contactsFrom, Instant contactsUntil, String postalAddress)
+                throws ServiceRefused, ServiceUnreachable;
+
+        /** Gives the certificate, PEM. */
+        String collect(String requestNumber, String code) throws ServiceRefused, ServiceUnreachable;
+
+        /** Gives the new certificate, PEM. */
+        String renew(byte[] signedRequest) throws ServiceRefused, ServiceUnreachable;
+    }
+
+    /**
+     * What the operator has to give, in words for the form.
+     *
+     * @param account what the account name is called; null when there is none
+     * @param secret what the secret is called; null when there is none
+     * @param hint what the secret is, and what it is not
+     */
+    record Access(@Nullable String account, @Nullable String secret, String hint) {}
+
+    /**
+     * One contact as it is handed over.
+     *
+     * @param number the service's number for it, when it has it already
+     */
+    record Parcel(AdifFields fields, @Nullable String number) {}
 
     /**
      * Where and as whom.
@@ -44,14 +99,36 @@ interface ServiceAdapter {
         }
     }
 
-    /** A connection to the service. */
+    /** A connection to the service. What a service cannot do is never asked of it. */
     interface Line {
         String test() throws ServiceRefused, ServiceUnreachable;
 
-        Receipt submit(byte[] content, String idempotencyKey) throws ServiceRefused, ServiceUnreachable;
+        Submission submit(byte[] content, String idempotencyKey) throws ServiceRefused, ServiceUnreachable;
 
-        BatchReport report(String receiptNumber) throws ServiceRefused, ServiceUnreachable;
+        default BatchReport report(String receiptNumber) throws ServiceRefused, ServiceUnreachable {
+            throw new UnsupportedOperationException("reports come with the submission");
+        }
 
-        ConfirmationPage confirmations(Instant since, @Nullable String page) throws ServiceRefused, ServiceUnreachable;
+        /** What became of a batch of which it is not known whether it arrived; null when it did not. */
+        @Nullable
+        Submission arrived(byte[] content, String idempotencyKey) throws ServiceRefused, ServiceUnreachable;
+
+        default ConfirmationPage confirmations(FetchPlan.Window window, @Nullable String page)
+                throws ServiceRefused, ServiceUnreachable {
+            return ConfirmationPage.EMPTY;
+        }
+
+        default byte[] picture(String path) throws ServiceRefused, ServiceUnreachable {
+            throw new UnsupportedOperationException("there are no pictures");
+        }
+
+        default void withdraw(String number) throws ServiceRefused, ServiceUnreachable {
+            throw new UnsupportedOperationException("what was taken stays");
+        }
+
+        /** The calls that used the service lately, with the day, ISO 8601. */
+        default Map<String, String> members() throws ServiceRefused, ServiceUnreachable {
+            return Map.of();
+        }
     }
 }

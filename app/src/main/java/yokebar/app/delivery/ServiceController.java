@@ -1,7 +1,16 @@
 package yokebar.app.delivery;
 
 import java.io.IOException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeParseException;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -11,7 +20,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import yokebar.app.FieldProblem;
 import yokebar.app.OnConflict;
+import yokebar.app.hookup.Hookup;
 import yokebar.app.log.LogLine;
 import yokebar.core.delivery.DeliveryState;
 
@@ -22,20 +33,53 @@ class ServiceController {
     private final Lanes lanes;
     private final Services services;
     private final Identities identities;
+    private final Enrolment enrolment;
     private final Deliveries deliveries;
+    private final HandoverDesk desk;
     private final HandoverWorker worker;
 
     ServiceController(
-            Lanes lanes, Services services, Identities identities, Deliveries deliveries, HandoverWorker worker) {
+            Lanes lanes,
+            Services services,
+            Identities identities,
+            Enrolment enrolment,
+            Deliveries deliveries,
+            HandoverDesk desk,
+            HandoverWorker worker) {
         this.lanes = lanes;
         this.services = services;
         this.identities = identities;
+        this.enrolment = enrolment;
         this.deliveries = deliveries;
+        this.desk = desk;
         this.worker = worker;
     }
 
-    /** Whether a contact is meant for a service. */
-    record Meant(boolean meant) {}
+    /** Whether contacts are meant for a service. */
+    record Meant(boolean meant, @Nullable List<Long> contactIds) {}
+
+    /** Whether all handing over is paused. */
+    record Pause(boolean paused) {}
+
+    /** The code of the letter. */
+    record LetterCode(String code) {}
+
+    /** The passphrase of a file. */
+    record FilePassphrase(String passphrase) {}
+
+    /**
+     * What is to go now; nothing chosen means all that is due.
+     *
+     * @param contactIds these
+     * @param fromDay those that start on this day or later, UTC
+     * @param untilDay those that start on this day or earlier, UTC
+     * @param most no more than so many
+     */
+    record HandoverWish(
+            @Nullable List<Long> contactIds,
+            @Nullable String fromDay,
+            @Nullable String untilDay,
+            @Nullable Integer most) {}
 
     @GetMapping
     List<LaneView> all() {
@@ -49,16 +93,72 @@ class ServiceController {
 
     @PutMapping("/{id}")
     LaneView change(@PathVariable int id, @RequestBody Services.Draft draft) {
-        services.change(id, draft);
+        boolean rulesChanged = OnConflict.tryAgain(() -> services.change(id, draft));
+        if (rulesChanged) {
+            worker.review(id);
+        }
         worker.settingsChanged(id);
         return lanes.lane(id);
     }
 
-    /** Hands over everything that is due, as soon as the service can be reached. */
+    /** Stops all handing over, or lets it go on. */
+    @PutMapping("/pause")
+    List<LaneView> pause(@RequestBody Pause pause) {
+        services.pause(pause.paused());
+        services.active().forEach(worker::settingsChanged);
+        return lanes.all();
+    }
+
+    /** Tries the settings. */
+    @PostMapping("/{id}/test")
+    Hookup.Proof test(@PathVariable int id) {
+        return worker.coupled(id)
+                .orElseThrow(() -> new FieldProblem("service", "The service is not in use."))
+                .test();
+    }
+
+    /** What a handover would do, without doing it. */
+    @GetMapping("/{id}/outlook")
+    Lanes.Outlook outlook(@PathVariable int id) {
+        return lanes.outlook(id);
+    }
+
+    /** The contacts held for a reason, by number. */
+    @GetMapping("/{id}/held")
+    List<Long> held(@PathVariable int id, @RequestParam String reason) {
+        return lanes.held(id, reason);
+    }
+
+    /** Hands over what is due, or what of it was chosen, as soon as the service can be reached. */
     @PostMapping("/{id}/handovers")
-    LaneView handOver(@PathVariable int id) {
-        worker.handOverNow(id);
+    LaneView handOver(@PathVariable int id, @RequestBody(required = false) @Nullable HandoverWish wish) {
+        if (!services.complete(id)) {
+            throw new FieldProblem("service", services.name(id) + " is not set up yet.");
+        }
+        if (wish != null && wish.contactIds() != null) {
+            worker.handOver(id, wish.contactIds());
+        } else if (wish != null && (wish.fromDay() != null || wish.untilDay() != null)) {
+            Instant from = day("fromDay", wish.fromDay(), LocalDate.of(1900, 1, 1))
+                    .atStartOfDay()
+                    .toInstant(ZoneOffset.UTC);
+            Instant until = day("untilDay", wish.untilDay(), LocalDate.of(9999, 1, 1))
+                    .plusDays(1)
+                    .atStartOfDay()
+                    .toInstant(ZoneOffset.UTC)
+                    .minusMillis(1);
+            worker.handOver(id, lanes.due(id, from, until));
+        } else {
+            worker.handOverNow(id, wish == null || wish.most() == null ? Integer.MAX_VALUE : Math.max(1, wish.most()));
+        }
         return lanes.lane(id);
+    }
+
+    private static LocalDate day(String field, @Nullable String text, LocalDate otherwise) {
+        try {
+            return text == null || text.isBlank() ? otherwise : LocalDate.parse(text.strip());
+        } catch (DateTimeParseException e) {
+            throw new FieldProblem(field, "\"" + text.strip() + "\" is no day; write it as 2026-05-01.");
+        }
     }
 
     /** Installs a signing identity from its PKCS#12 file. */
@@ -69,15 +169,74 @@ class ServiceController {
             @RequestParam("passphrase") String passphrase)
             throws IOException {
         identities.install(id, file.getBytes(), passphrase);
-        worker.reviewHeld(id);
+        return identitiesChanged(id);
+    }
+
+    @DeleteMapping("/{id}/identities/{identityId}")
+    LaneView remove(@PathVariable int id, @PathVariable long identityId) {
+        identities.remove(identityId);
+        return identitiesChanged(id);
+    }
+
+    /** Asks for a new certificate with the present one. */
+    @PostMapping("/{id}/identities/{identityId}/renew")
+    LaneView renew(@PathVariable int id, @PathVariable long identityId) {
+        enrolment.renew(id, identityId);
+        return identitiesChanged(id);
+    }
+
+    /** The identity as a PKCS#12 file under the passphrase given. */
+    @PostMapping("/{id}/identities/{identityId}/file")
+    ResponseEntity<byte[]> export(
+            @PathVariable int id, @PathVariable long identityId, @RequestBody FilePassphrase wish) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.parseMediaType("application/x-pkcs12"))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"identity.p12\"")
+                .body(enrolment.export(identityId, wish.passphrase()));
+    }
+
+    /** Asks for a certificate; a letter with a code will come. */
+    @PostMapping("/{id}/requests")
+    LaneView ask(@PathVariable int id, @RequestBody Enrolment.Wish wish) {
+        enrolment.ask(id, wish);
+        return lanes.lane(id);
+    }
+
+    /** The letter is there: its code brings the certificate. */
+    @PostMapping("/{id}/requests/{requestId}/code")
+    LaneView collect(@PathVariable int id, @PathVariable long requestId, @RequestBody LetterCode letter) {
+        enrolment.collect(id, requestId, letter.code());
+        return identitiesChanged(id);
+    }
+
+    @DeleteMapping("/{id}/requests/{requestId}")
+    LaneView giveUp(@PathVariable int id, @PathVariable long requestId) {
+        enrolment.giveUp(requestId);
+        return lanes.lane(id);
+    }
+
+    private LaneView identitiesChanged(int id) {
+        desk.identitiesChanged(id);
+        worker.review(id);
+        worker.settingsChanged(id);
         return lanes.lane(id);
     }
 
     @PutMapping("/{id}/contacts/{contactId}")
     LaneView setMeant(@PathVariable int id, @PathVariable long contactId, @RequestBody Meant meant) {
+        return setMeant(id, List.of(contactId), meant.meant());
+    }
+
+    /** Takes many contacts out of a service's deliveries, or back in. */
+    @PutMapping("/{id}/contacts")
+    LaneView setMeant(@PathVariable int id, @RequestBody Meant meant) {
+        return setMeant(id, meant.contactIds() == null ? List.of() : meant.contactIds(), meant.meant());
+    }
+
+    private LaneView setMeant(int id, List<Long> contactIds, boolean meant) {
         OnConflict.tryAgain(() -> {
-            deliveries.setMeant(contactId, id, meant.meant());
-            return contactId;
+            deliveries.setMeant(contactIds, id, meant);
+            return contactIds;
         });
         return lanes.lane(id);
     }

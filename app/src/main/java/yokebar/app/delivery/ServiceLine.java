@@ -40,8 +40,7 @@ final class ServiceLine extends ServiceCoupling {
     @Override
     public Proof test() {
         if (!complete()) {
-            return new Proof(
-                    false, name() + " is not set up: address, account and password are needed. Do it under Services.");
+            return new Proof(false, name() + " is not set up yet. Do it under Services.");
         }
         try {
             return new Proof(true, call(ServiceAdapter.Line::test) + ".");

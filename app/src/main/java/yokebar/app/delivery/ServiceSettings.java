@@ -21,7 +21,16 @@ class ServiceSettings implements SettingsPart {
     }
 
     private record Saved(
-            String name, @Nullable String address, @Nullable String account, boolean atOnce, int fetchEverySeconds) {}
+            String name,
+            boolean inUse,
+            @Nullable String address,
+            @Nullable String account,
+            ServiceRow.When when,
+            int everyMinutes,
+            boolean relayed,
+            String ownCalls,
+            String fromDay,
+            int fetchEverySeconds) {}
 
     @Override
     public String name() {
@@ -38,7 +47,17 @@ class ServiceSettings implements SettingsPart {
     public Object save() {
         return services.ids().stream()
                 .map(services::row)
-                .map(row -> new Saved(row.name, row.address, row.account, row.atOnce, row.fetchEverySeconds))
+                .map(row -> new Saved(
+                        row.name,
+                        row.inUse,
+                        row.address,
+                        row.account,
+                        row.sendWhen,
+                        row.everyMinutes,
+                        row.takesRelayed,
+                        row.ownCalls,
+                        row.fromDay == null ? "" : row.fromDay.toString(),
+                        row.fetchEverySeconds))
                 .toList();
     }
 
@@ -49,6 +68,15 @@ class ServiceSettings implements SettingsPart {
                 .forEach(id -> services.change(
                         id,
                         new Services.Draft(
-                                one.address(), one.account(), null, one.atOnce(), one.fetchEverySeconds()))));
+                                one.inUse(),
+                                one.address(),
+                                one.account(),
+                                null,
+                                one.when().name(),
+                                one.everyMinutes(),
+                                one.relayed(),
+                                one.ownCalls(),
+                                one.fromDay(),
+                                one.fetchEverySeconds()))));
     }
 }

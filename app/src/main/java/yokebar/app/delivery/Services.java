@@ -3,25 +3,40 @@ package yokebar.app.delivery;
 import jakarta.persistence.EntityManager;
 import java.net.URI;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ConcurrentSkipListMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.event.TransactionPhase;
+import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.FieldProblem;
 import yokebar.app.WebAddress;
 import yokebar.app.safety.SecretBox;
+import yokebar.core.call.Call;
+import yokebar.core.confirm.FetchPlan;
+import yokebar.core.delivery.Choices;
+import yokebar.core.delivery.ServiceRules;
 
 /** The services and the operator's settings for them. */
 @Service
 public class Services {
+    private static final int MOST_MINUTES = 1440;
+
     private final EntityManager db;
     private final SecretBox secrets;
     private final List<ServiceAdapter> adapters;
     private final ApplicationEventPublisher events;
     private final Map<Integer, ServiceAdapter.Line> lines = new ConcurrentSkipListMap<>();
+    private final Map<Integer, Setup> setups = new ConcurrentSkipListMap<>();
 
     Services(EntityManager db, SecretBox secrets, List<ServiceAdapter> adapters, ApplicationEventPublisher events) {
         this.db = db;
@@ -31,19 +46,42 @@ public class Services {
     }
 
     /**
+     * What the settings say of a service, as it is asked for often.
+     *
+     * @param complete whether all that a call needs is there
+     */
+    record Setup(
+            boolean inUse,
+            boolean complete,
+            ServiceRow.When when,
+            int everyMinutes,
+            boolean paused,
+            boolean proven,
+            Choices choices) {}
+
+    /**
      * The settings as they are typed; what is left out stays.
      *
-     * @param password the account's password; never given back
+     * @param password the account's password or the key; never given back
+     * @param when {@code AT_ONCE}, {@code EVERY}, {@code AT_EXIT} or {@code BY_HAND}
+     * @param ownCalls parted by blanks; empty for all
+     * @param fromDay such as {@code 2026-05-01}; empty for all
      */
     record Draft(
+            @Nullable Boolean inUse,
             @Nullable String address,
             @Nullable String account,
             @Nullable String password,
-            @Nullable Boolean atOnce,
+            @Nullable String when,
+            @Nullable Integer everyMinutes,
+            @Nullable Boolean relayed,
+            @Nullable String ownCalls,
+            @Nullable String fromDay,
             @Nullable Integer fetchEverySeconds) {}
 
+    /** @return whether what the rules say of contacts may be otherwise now */
     @Transactional
-    public void change(int serviceId, Draft draft) {
+    public boolean change(int serviceId, Draft draft) {
         ServiceRow row = row(serviceId);
         if (draft.address() != null) {
             row.address = WebAddress.checked("address", draft.address());
@@ -52,10 +90,32 @@ public class Services {
             row.account = draft.account().strip();
         }
         if (draft.password() != null && !draft.password().isEmpty()) {
-            row.sealedPassword = secrets.seal(draft.password());
+            row.sealedPassword = secrets.seal(draft.password().strip());
         }
-        if (draft.atOnce() != null) {
-            row.atOnce = draft.atOnce();
+        changeTimes(row, draft);
+        boolean rulesChanged = changeChoices(row, draft);
+        if (draft.inUse() != null && draft.inUse() != row.inUse) {
+            row.inUse = draft.inUse();
+            row.filledTo = row.inUse ? Long.valueOf(0) : null;
+        }
+        db.flush();
+        changed(serviceId);
+        return rulesChanged;
+    }
+
+    private static void changeTimes(ServiceRow row, Draft draft) {
+        if (draft.when() != null) {
+            try {
+                row.sendWhen = ServiceRow.When.valueOf(draft.when().toUpperCase(Locale.ROOT));
+            } catch (IllegalArgumentException e) {
+                throw new FieldProblem("when", "Choose AT_ONCE, EVERY, AT_EXIT or BY_HAND.");
+            }
+        }
+        if (draft.everyMinutes() != null) {
+            if (draft.everyMinutes() < 1 || draft.everyMinutes() > MOST_MINUTES) {
+                throw new FieldProblem("everyMinutes", "Hand over every 1 to 1 440 minutes.");
+            }
+            row.everyMinutes = draft.everyMinutes();
         }
         if (draft.fetchEverySeconds() != null) {
             if (draft.fetchEverySeconds() < 5 || draft.fetchEverySeconds() > 86_400) {
@@ -63,20 +123,122 @@ public class Services {
             }
             row.fetchEverySeconds = draft.fetchEverySeconds();
         }
-        db.flush();
-        lines.remove(serviceId);
-        events.publishEvent(new LaneChanged(serviceId));
     }
 
+    private static boolean changeChoices(ServiceRow row, Draft draft) {
+        Choices before = choices(row);
+        if (draft.relayed() != null) {
+            row.takesRelayed = draft.relayed();
+        }
+        if (draft.ownCalls() != null) {
+            row.ownCalls = String.join(
+                    " ", calls(draft.ownCalls()).stream().map(Call::text).toList());
+        }
+        if (draft.fromDay() != null) {
+            try {
+                row.fromDay = draft.fromDay().isBlank()
+                        ? null
+                        : LocalDate.parse(draft.fromDay().strip());
+            } catch (DateTimeParseException e) {
+                throw new FieldProblem(
+                        "fromDay", "\"" + draft.fromDay().strip() + "\" is no day; write it as 2026-05-01.");
+            }
+        }
+        return !before.equals(choices(row));
+    }
+
+    private static Set<Call> calls(String text) {
+        Set<Call> calls = new LinkedHashSet<>();
+        for (String word : text.strip().split("[\\s,]+")) {
+            if (!word.isEmpty()) {
+                Call call = Call.read(word);
+                if (call == null) {
+                    throw new FieldProblem("ownCalls", "\"" + word + "\" cannot be a call.");
+                }
+                calls.add(call);
+            }
+        }
+        return calls;
+    }
+
+    private static Choices choices(ServiceRow row) {
+        return new Choices(row.takesRelayed, calls(row.ownCalls), row.fromDay);
+    }
+
+    /** Stops all handing over, or lets it go on. */
+    @Transactional
+    public void pause(boolean paused) {
+        for (int serviceId : ids()) {
+            row(serviceId).paused = paused;
+            changed(serviceId);
+        }
+    }
+
+    /** Every service there is an adapter for. */
     public List<Integer> ids() {
         return adapters.stream().map(ServiceAdapter::serviceId).toList();
     }
 
-    /** Whether all that a call needs is there. */
+    /** Those that are reached over the network and in use. */
+    public List<Integer> active() {
+        List<Integer> active = new ArrayList<>();
+        for (ServiceAdapter adapter : adapters) {
+            if (!adapter.rules().byHand() && setup(adapter.serviceId()).inUse()) {
+                active.add(adapter.serviceId());
+            }
+        }
+        return active;
+    }
+
+    /** Those that every contact gets a delivery row for. */
+    List<ServiceAdapter> forEveryContact() {
+        return adapters.stream()
+                .filter(adapter ->
+                        adapter.everyContact() && setup(adapter.serviceId()).inUse())
+                .toList();
+    }
+
+    public String name(int serviceId) {
+        return adapter(serviceId).rules().serviceName();
+    }
+
+    /** Whether the service can be asked for what the other sides confirmed. */
+    public boolean confirms(int serviceId) {
+        return adapter(serviceId).confirms();
+    }
+
+    /** Whether contacts are signed there. */
+    public boolean signs(int serviceId) {
+        return adapter(serviceId).rules().signed();
+    }
+
+    public ServiceRules rules(int serviceId) {
+        return adapter(serviceId).rules();
+    }
+
+    ServiceAdapter adapter(int serviceId) {
+        return adapters.stream()
+                .filter(adapter -> adapter.serviceId() == serviceId)
+                .findFirst()
+                .orElseThrow(() -> new FieldProblem("service", "There is no service " + serviceId + "."));
+    }
+
     @Transactional(readOnly = true)
+    Setup setup(int serviceId) {
+        return setups.computeIfAbsent(serviceId, id -> {
+            ServiceRow row = row(id);
+            ServiceAdapter.Access access = adapter(id).access();
+            boolean complete = row.inUse
+                    && row.address != null
+                    && (access.account() == null || row.account != null && !row.account.isEmpty())
+                    && (access.secret() == null || row.sealedPassword != null);
+            return new Setup(row.inUse, complete, row.sendWhen, row.everyMinutes, row.paused, row.proven, choices(row));
+        });
+    }
+
+    /** Whether all that a call needs is there. */
     public boolean complete(int serviceId) {
-        ServiceRow row = row(serviceId);
-        return row.address != null && row.account != null && row.sealedPassword != null;
+        return setup(serviceId).complete();
     }
 
     @Transactional(readOnly = true)
@@ -85,20 +247,61 @@ public class Services {
         return address == null ? "not set up" : URI.create(address).getAuthority();
     }
 
-    /** How far confirmations have been fetched without a gap, by the time the service received them. */
+    /** How far confirmations have been fetched, by the time the service received them. */
     @Transactional(readOnly = true)
-    public @Nullable Instant confirmationsUntil(int serviceId) {
-        return row(serviceId).confirmationsUntil;
+    public FetchPlan.Progress fetched(int serviceId) {
+        ServiceRow row = row(serviceId);
+        return new FetchPlan.Progress(row.confirmationsUntil, row.sweptUntil, row.sweptAt);
     }
 
     @Transactional
-    public void setConfirmationsUntil(int serviceId, Instant until) {
-        row(serviceId).confirmationsUntil = until;
+    public void setFetched(int serviceId, FetchPlan.Progress progress) {
+        db.createQuery("update ServiceRow set confirmationsUntil = :news, sweptUntil = :swept, sweptAt = :at"
+                        + " where id = :id")
+                .setParameter("news", progress.newsUntil())
+                .setParameter("swept", progress.sweptUntil())
+                .setParameter("at", progress.sweptAt())
+                .setParameter("id", serviceId)
+                .executeUpdate();
     }
 
     @Transactional(readOnly = true)
     public int fetchEverySeconds(int serviceId) {
         return row(serviceId).fetchEverySeconds;
+    }
+
+    /** A report of the service has come back: the whole path works. */
+    @Transactional
+    void proven(int serviceId) {
+        if (!setup(serviceId).proven()) {
+            note(serviceId, "proven", true);
+            changed(serviceId);
+        }
+    }
+
+    @Transactional
+    void handedOver(int serviceId, Instant at) {
+        note(serviceId, "lastHandoverAt", at);
+    }
+
+    /** A number of a contact up to which all have got their rows; null when all have. */
+    @Transactional(readOnly = true)
+    @Nullable
+    Long filledTo(int serviceId) {
+        return row(serviceId).filledTo;
+    }
+
+    @Transactional
+    void setFilledTo(int serviceId, @Nullable Long contactId) {
+        note(serviceId, "filledTo", contactId);
+    }
+
+    /** What the application notes by itself must not come in the way of an operator who changes settings. */
+    private void note(int serviceId, String field, @Nullable Object value) {
+        db.createQuery("update ServiceRow set " + field + " = :value where id = :id")
+                .setParameter("value", value)
+                .setParameter("id", serviceId)
+                .executeUpdate();
     }
 
     @Transactional(readOnly = true)
@@ -112,17 +315,37 @@ public class Services {
 
     @Transactional(readOnly = true)
     ServiceAdapter.Line line(int serviceId) {
-        return lines.computeIfAbsent(serviceId, id -> {
-            ServiceRow row = row(id);
-            if (row.address == null || row.account == null || row.sealedPassword == null) {
-                throw new IllegalStateException(row.name + " is not set up");
-            }
-            ServiceAdapter adapter = adapters.stream()
-                    .filter(a -> a.serviceId() == id)
-                    .findFirst()
-                    .orElseThrow();
-            return adapter.line(
-                    new ServiceAdapter.Account(row.address, row.account, secrets.openText(row.sealedPassword)));
-        });
+        return lines.computeIfAbsent(serviceId, id -> adapter(id).line(account(id)));
     }
+
+    @Transactional(readOnly = true)
+    ServiceAdapter.Account account(int serviceId) {
+        ServiceRow row = row(serviceId);
+        if (row.address == null) {
+            throw new IllegalStateException(row.name + " is not set up");
+        }
+        return new ServiceAdapter.Account(
+                row.address,
+                row.account == null ? "" : row.account,
+                row.sealedPassword == null ? "" : secrets.openText(row.sealedPassword));
+    }
+
+    private void changed(int serviceId) {
+        forget(serviceId);
+        events.publishEvent(new SetupChanged(serviceId));
+        events.publishEvent(new LaneChanged(serviceId));
+    }
+
+    private void forget(int serviceId) {
+        lines.remove(serviceId);
+        setups.remove(serviceId);
+    }
+
+    /** Who asked while the change was not committed yet may have kept what was before. */
+    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMPLETION)
+    void setupChanged(SetupChanged event) {
+        forget(event.serviceId());
+    }
+
+    private record SetupChanged(int serviceId) {}
 }

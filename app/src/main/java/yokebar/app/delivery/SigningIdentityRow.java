@@ -21,6 +21,13 @@ class SigningIdentityRow {
     @Nullable
     Long id;
 
+    long number() {
+        if (id == null) {
+            throw new IllegalStateException("not stored yet");
+        }
+        return id;
+    }
+
     int serviceId;
     String callSign = "";
 
@@ -29,6 +36,10 @@ class SigningIdentityRow {
 
     /** Last instant of contacts it covers, UTC. */
     Instant validUntil = Instant.EPOCH;
+
+    /** When the certificate itself ends, UTC; null when it was installed before that was noted. */
+    @Nullable
+    Instant certificateEnds;
 
     @JdbcTypeCode(SqlTypes.VARBINARY)
     byte[] sealedFile = new byte[0];

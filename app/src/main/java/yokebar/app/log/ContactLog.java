@@ -3,6 +3,7 @@ package yokebar.app.log;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.TypedQuery;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -77,6 +78,43 @@ public class ContactLog {
                 .setParameter("until", until)
                 .getResultList();
         return rows.stream().map(ContactRow::logged).toList();
+    }
+
+    /**
+     * A call around a time.
+     *
+     * @param start UTC
+     */
+    public record Moment(String call, Instant start) {}
+
+    /** Contacts that start no further from one of these moments than {@code apart}, with its call. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public List<LoggedContact> around(Collection<Moment> moments, Duration apart) {
+        List<ContactRow> rows = db.createNativeQuery(
+                        "select distinct c.* from unnest(:calls, :froms, :untils) as wanted(call_sign, from_at, until_at)"
+                                + " join contact c on c.call_sign = wanted.call_sign"
+                                + " and c.started_at between wanted.from_at and wanted.until_at",
+                        ContactRow.class)
+                .setParameter("calls", moments.stream().map(Moment::call).toArray(String[]::new))
+                .setParameter(
+                        "froms",
+                        moments.stream()
+                                .map(moment -> moment.start().minus(apart))
+                                .toArray(Instant[]::new))
+                .setParameter(
+                        "untils",
+                        moments.stream()
+                                .map(moment -> moment.start().plus(apart))
+                                .toArray(Instant[]::new))
+                .getResultList();
+        return rows.stream().map(ContactRow::logged).toList();
+    }
+
+    /** When the first contact of the log started, UTC; empty for an empty log. */
+    @Transactional(readOnly = true)
+    public Optional<Instant> firstStart() {
+        return Optional.ofNullable(db.createQuery("select min(startedAt) from ContactRow", Instant.class)
+                .getSingleResult());
     }
 
     /** Stores new contacts; the numbers they got are in the result, in the same order. */

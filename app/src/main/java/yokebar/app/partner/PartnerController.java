@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 import yokebar.app.FieldProblem;
 import yokebar.app.callbook.Callbook;
 import yokebar.app.callbook.KnownStation;
+import yokebar.app.confirm.MemberActivity;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.LogLine;
 import yokebar.app.log.LogSearch;
@@ -53,6 +54,7 @@ class PartnerController {
     private final ContactLog log;
     private final Callbook callbook;
     private final Positions positions;
+    private final MemberActivity members;
     private final Clock clock;
 
     PartnerController(
@@ -61,12 +63,14 @@ class PartnerController {
             ContactLog log,
             Callbook callbook,
             Positions positions,
+            MemberActivity members,
             Clock clock) {
         this.reference = reference;
         this.callbook = callbook;
         this.search = search;
         this.log = log;
         this.positions = positions;
+        this.members = members;
         this.clock = clock;
     }
 
@@ -121,7 +125,8 @@ class PartnerController {
                 lines.subList(0, Math.min(SHOWN, lines.size())),
                 search.workedBefore().of(Kind.BASE_CALL, base).contacts(),
                 confirmed.size(),
-                confirmed.isEmpty() ? null : confirmed.get(0).start());
+                confirmed.isEmpty() ? null : confirmed.get(0).start(),
+                members.lastDay(call.text()).or(() -> members.lastDay(base)).orElse(null));
     }
 
     private List<LogLine> earlier(String base) {

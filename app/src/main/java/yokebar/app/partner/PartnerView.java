@@ -1,6 +1,7 @@
 package yokebar.app.partner;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import yokebar.app.callbook.KnownStation;
@@ -20,6 +21,7 @@ import yokebar.core.need.Worked;
  * @param contacts how many there are in all
  * @param confirmed how many of them a service confirmed
  * @param lastConfirmed when the newest confirmed one was made
+ * @param lastHandedIn the day it last gave its log to the confirmation service; null when that is not known
  */
 record PartnerView(
         String call,
@@ -33,7 +35,8 @@ record PartnerView(
         List<LogLine> earlier,
         int contacts,
         int confirmed,
-        @Nullable Instant lastConfirmed) {
+        @Nullable Instant lastConfirmed,
+        @Nullable LocalDate lastHandedIn) {
 
     /** @param number of ADIF's country-code list */
     record EntityView(int number, String name, String continent, int cqZone, int ituZone) {}

@@ -11,7 +11,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -169,7 +168,7 @@ class HandoverTest extends AppTest {
 
     @Test
     void whenTheAnswerIsLostTheBatchIsTakenOnce() throws Exception {
-        countersign.loseNextAnswer();
+        countersign.mishaps().loseNextAnswer();
         importText(contact("ZP5QXA"));
         handOver();
         awaitState("ZP5QXA", "ACCEPTED");
@@ -194,7 +193,7 @@ class HandoverTest extends AppTest {
 
     @Test
     void nonsenseAndServerFaultsProveNothing() throws Exception {
-        countersign.failNext(2);
+        countersign.mishaps().failNext(2);
         importText(contact("ZP5QXA"));
         handOver();
         await("trouble", () -> laneHookup("state").equals("TROUBLE"));
@@ -219,17 +218,19 @@ class HandoverTest extends AppTest {
         // With the line open the worker would send what is prepared here before it is edited.
         sendJson("POST", "/api/hookups/countersign/disconnect", Map.of());
         importText(contact("ZP5QXA"));
-        long prepared = desk.prepare(1).orElseThrow();
-        assertThat(desk.prepare(1)).as("what is claimed is not claimed twice").isEmpty();
+        long prepared = desk.prepare(1, 500).orElseThrow();
+        assertThat(desk.prepare(1, 500))
+                .as("what is claimed is not claimed twice")
+                .isEmpty();
         long id = idOf("ZP5QXA");
         sendJson("PATCH", "/api/contacts/" + id, Map.of("version", 0, "changes", Map.of("PROP_MODE", "RPT")));
-        assertThat(OnConflict.tryAgain(() -> Optional.ofNullable(desk.beginTry(prepared))))
+        assertThat(OnConflict.tryAgain(() -> desk.beginTry(prepared)))
                 .as("whoever looks first, the worker or the test")
-                .isEmpty();
+                .isEqualTo(HandoverDesk.Beginning.DROPPED);
         assertThat(state("ZP5QXA")).isEqualTo("HELD");
         sendJson("POST", "/api/hookups/countersign/connect", Map.of());
         handOver();
-        assertThat(desk.prepare(1)).isEmpty();
+        assertThat(desk.prepare(1, 500)).isEmpty();
         assertThat(countersign.books()).isEmpty();
     }
 
@@ -288,7 +289,7 @@ class HandoverTest extends AppTest {
     }
 
     private void handOver() throws Exception {
-        sendJson("POST", "/api/services/1/handovers", "");
+        sendJson("POST", "/api/services/1/handovers", Map.of());
     }
 
     private String confirmingCall() {

@@ -10,12 +10,19 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
+import yokebar.core.adif.AdiReader;
+import yokebar.core.adif.AdifFields;
+import yokebar.core.adif.AdifRecord;
 
 class TryoutTest extends AppTest {
 
@@ -23,7 +30,11 @@ class TryoutTest extends AppTest {
     private Path folder;
 
     private JsonNode settled(String id) throws Exception {
-        await("the file read", () -> {
+        return settled(id, Duration.ofSeconds(10));
+    }
+
+    private JsonNode settled(String id, Duration within) throws Exception {
+        await("the file read", within, () -> {
             try {
                 String state =
                         get("/api/tryouts/" + id).path("picture").path("state").asString();
@@ -130,6 +141,78 @@ class TryoutTest extends AppTest {
         assertThat(get("/api/contacts/" + ana).path("journey").toString())
                 .contains("Confirmed by old_desk, as the record it came with says");
         assertThat(get("/api/partner?call=OZ1QCD").path("station").toString()).contains("\"confirmed\":1");
+    }
+
+    /** With {@code -Dyokebar.moved-in=50000} as long as the log of decades. */
+    @Test
+    void aLongLogThatMovesInIsConfirmedWhereItWasAndComesOutWhole() throws Exception {
+        int contacts = Integer.getInteger("yokebar.moved-in", 2000);
+        StringBuilder log = new StringBuilder("From another desk<PROGRAMID:4>desk<eoh>");
+        int byDesk = 0;
+        int byCard = 0;
+        for (int i = 0; i < contacts; i++) {
+            boolean desk = i % 3 == 0;
+            boolean card = i % 7 == 0;
+            byDesk += desk ? 1 : 0;
+            byCard += card ? 1 : 0;
+            String day = LocalDate.of(2001, 1, 1).plusDays(i / 4).format(DateTimeFormatter.BASIC_ISO_DATE);
+            log.append(record(
+                    "CALL",
+                    "K%dQ%c%c".formatted(i % 10, 'A' + i / 10 % 26, 'A' + i / 260 % 26),
+                    "QSO_DATE",
+                    day,
+                    "TIME_ON",
+                    "%02d0%d30".formatted(i % 4 * 5, i % 10),
+                    "BAND",
+                    i % 2 == 0 ? "20m" : "40m",
+                    "MODE",
+                    "CW",
+                    "STATION_CALLSIGN",
+                    "CU9QYB",
+                    "OLD_DESK_QSL_RCVD",
+                    desk ? "Y" : "N",
+                    "OLD_DESK_QSL_SENT",
+                    "Y",
+                    "QSL_RCVD",
+                    card ? "Y" : "R",
+                    "APP_DESK_NUMBER",
+                    String.valueOf(i)));
+        }
+        String id = look(log.toString());
+        settled(id, Duration.ofMinutes(2));
+        sendJson("PUT", "/api/tryouts/" + id + "/options", Map.of("origins", Map.of("old_desk", 1)));
+        JsonNode picture = settled(id, Duration.ofMinutes(2));
+        assertThat(picture.path("counts").path("added").asInt()).isEqualTo(contacts);
+        assertThat(picture.path("confirmedBy").path("old_desk").asInt()).isEqualTo(byDesk);
+        sendJson("POST", "/api/tryouts/" + id + "/import", Map.of());
+        assertThat(settled(id, Duration.ofMinutes(2)).path("state").asString()).isEqualTo("IMPORTED");
+
+        JsonNode counts = get("/api/services").get(0).path("counts");
+        assertThat(counts.path("CONFIRMED").asInt()).isEqualTo(byDesk);
+        assertThat(counts.path("ACCEPTED").asInt()).isEqualTo(contacts - byDesk);
+        await("the index to have them", () -> found("confirmed_by:*desk*") == (contacts + 2) / 3);
+        assertThat(found("confirmed_by:*card*")).isEqualTo(byCard);
+
+        Map<String, AdifFields> out = new HashMap<>();
+        AdiReader exported = AdiReader.of(wholeLog());
+        for (AdifRecord record = exported.next(); record != null; record = exported.next()) {
+            out.put(record.fields().get("APP_DESK_NUMBER"), record.fields());
+        }
+        assertThat(out).hasSize(contacts);
+        AdiReader given = AdiReader.of(log.toString());
+        for (AdifRecord record = given.next(); record != null; record = given.next()) {
+            AdifFields came = record.fields();
+            AdifFields left = out.get(came.get("APP_DESK_NUMBER"));
+            came.forEach((name, value) -> assertThat(left.get(name)).as(name).isEqualTo(value));
+        }
+    }
+
+    private int found(String search) {
+        try {
+            return get("/api/log/rows?search=" + search).path("found").asInt();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     @Test

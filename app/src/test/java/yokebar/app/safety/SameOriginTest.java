@@ -14,20 +14,17 @@ class SameOriginTest extends AppTest {
     @ParameterizedTest
     @ValueSource(strings = {"http://elsewhere.example", "null", "http://127.0.0.1:1", "::not an address"})
     void pagesOfOtherSitesAreTurnedAway(String origin) throws Exception {
-        assertThat(handOver(origin).statusCode()).isEqualTo(403);
+        assertThat(knock(origin).statusCode()).isEqualTo(403);
     }
 
     @Test
     void ourOwnPagesAndProgramsAreNot() throws Exception {
         String own = request("/").build().uri().toString().replaceAll("/$", "");
-        assertThat(handOver(own).statusCode()).isEqualTo(200);
-        assertThat(sendJson("POST", "/api/services/1/handovers", "").statusCode())
-                .isEqualTo(200);
+        assertThat(knock(own).statusCode()).isEqualTo(200);
+        assertThat(sendJson("POST", "/api/services/1/test", "").statusCode()).isEqualTo(200);
     }
 
-    private HttpResponse<String> handOver(String origin) throws Exception {
-        return send(request("/api/services/1/handovers")
-                .header("Origin", origin)
-                .POST(HttpRequest.BodyPublishers.noBody()));
+    private HttpResponse<String> knock(String origin) throws Exception {
+        return send(request("/api/services/1/test").header("Origin", origin).POST(HttpRequest.BodyPublishers.noBody()));
     }
 }
