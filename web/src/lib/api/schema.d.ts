@@ -27,7 +27,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['view_2'];
+    get: operations['view_3'];
     put: operations['save_3'];
     post?: never;
     delete?: never;
@@ -91,9 +91,153 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['picture'];
+    get: operations['picture_1'];
     put?: never;
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cards': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['pile'];
+    put?: never;
+    post: operations['want'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cards/cards.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sheets'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cards/dropped': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['dropped'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cards/find': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['find_1'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cards/labels.pdf': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['labels'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cards/piles': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['piles'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cards/received': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['received'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cards/sent': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['sent'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/cards/taken-back': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['takenBack'];
     delete?: never;
     options?: never;
     head?: never;
@@ -107,7 +251,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['latest'];
+    get: operations['latest_1'];
     put?: never;
     post?: never;
     delete?: never;
@@ -220,6 +364,38 @@ export interface paths {
       cookie?: never;
     };
     get: operations['clock'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/confirmations/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['setAside'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/confirmations/{id}/picture': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['picture'];
     put?: never;
     post?: never;
     delete?: never;
@@ -493,7 +669,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    post: operations['test'];
+    post: operations['test_1'];
     delete?: never;
     options?: never;
     head?: never;
@@ -878,7 +1054,71 @@ export interface paths {
     get?: never;
     put?: never;
     post?: never;
-    delete: operations['remove_4'];
+    delete: operations['remove_5'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/mail': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['view_2'];
+    put: operations['setGateway'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/mail/letters': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['pack'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/mail/letters/{handoverId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['takeBack'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/mail/session': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['begin'];
+    delete: operations['end'];
     options?: never;
     head?: never;
     patch?: never;
@@ -1204,6 +1444,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/services/pause': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['pause'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/services/{id}': {
     parameters: {
       query?: never;
@@ -1220,6 +1476,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/services/{id}/confirmations': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['latest'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/services/{id}/contacts': {
     parameters: {
       query?: never;
@@ -1228,7 +1500,7 @@ export interface paths {
       cookie?: never;
     };
     get: operations['contacts'];
-    put?: never;
+    put: operations['setMeant'];
     post?: never;
     delete?: never;
     options?: never;
@@ -1244,7 +1516,7 @@ export interface paths {
       cookie?: never;
     };
     get?: never;
-    put: operations['setMeant'];
+    put: operations['setMeant_1'];
     post?: never;
     delete?: never;
     options?: never;
@@ -1259,7 +1531,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get?: never;
+    get: operations['fetching'];
     put?: never;
     post: operations['fetch'];
     delete?: never;
@@ -1284,6 +1556,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/services/{id}/held': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['held'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/services/{id}/identities': {
     parameters: {
       query?: never;
@@ -1294,6 +1582,150 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['install'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/identities/{identityId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['remove_4'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/identities/{identityId}/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['export'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/identities/{identityId}/renew': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['renew'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/near-misses': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['nearMisses'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/outlook': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['outlook'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/requests': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['ask'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/requests/{requestId}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['giveUp'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/requests/{requestId}/code': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['collect'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/test': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['test'];
     delete?: never;
     options?: never;
     head?: never;
@@ -1560,11 +1992,19 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
   schemas: {
+    Access: {
+      account?: string;
+      hint: string;
+      secret?: string;
+    };
     Again: {
       raw?: string;
     };
     AnswerThis: {
       decode: string;
+    };
+    Aside: {
+      aside: boolean;
     };
     Backup: {
       /** Format: int64 */
@@ -1624,6 +2064,31 @@ export interface components {
       freshDays: number;
       hasPassword: boolean;
       hookup: string;
+    };
+    CardView: {
+      contact: components['schemas']['LogLine'];
+      manager?: string;
+      note?: string;
+      /** Format: date-time */
+      receivedAt?: string;
+      /** Format: date-time */
+      sentAt?: string;
+      /** @enum {string} */
+      via: 'BUREAU' | 'DIRECT' | 'MANAGER';
+    };
+    CardWish: {
+      contactIds: number[];
+      manager?: string;
+      /** @enum {string} */
+      via: 'BUREAU' | 'DIRECT' | 'MANAGER';
+    };
+    CardsChosen: {
+      contactIds: number[];
+    };
+    CardsTakenBack: {
+      contactIds: number[];
+      /** @enum {string} */
+      pile: 'TO_SEND' | 'SENT' | 'RECEIVED';
     };
     Cell: {
       /** @enum {string} */
@@ -1775,6 +2240,10 @@ export interface components {
       fetched: number;
       sentence: string;
     };
+    FetchState: {
+      /** Format: int32 */
+      read: number;
+    };
     Fetched: {
       host: string;
       tryout?: components['schemas']['TryoutView'];
@@ -1784,6 +2253,9 @@ export interface components {
       name: string;
       said: string;
       same: boolean;
+    };
+    FilePassphrase: {
+      passphrase: string;
     };
     FileTaken: {
       callbook: components['schemas']['CallbookView'];
@@ -1809,6 +2281,26 @@ export interface components {
       changedAt: string;
       path: string;
     };
+    GatewayDraft: {
+      address: string;
+      callSign: string;
+    };
+    Going: {
+      /** Format: int64 */
+      contacts: number;
+      /** Format: date-time */
+      from: string;
+      ownCall: string;
+      /** Format: date-time */
+      until: string;
+    };
+    Guess: {
+      contact: components['schemas']['LogLine'];
+      correction: {
+        [key: string]: string;
+      };
+      differences: ('CALL' | 'OWN_CALL' | 'BAND' | 'MODE' | 'MODE_GROUP' | 'HOURS' | 'DAY' | 'TIME')[];
+    };
     HandoverView: {
       /** Format: int32 */
       attempts: number;
@@ -1833,6 +2325,15 @@ export interface components {
       /** Format: int32 */
       taken?: number;
       trouble?: string;
+      /** @enum {string} */
+      via: 'NETWORK' | 'MAIL' | 'HAND';
+    };
+    HandoverWish: {
+      contactIds?: number[];
+      fromDay?: string;
+      /** Format: int32 */
+      most?: number;
+      untilDay?: string;
     };
     Heading: {
       /** Format: double */
@@ -1866,6 +2367,34 @@ export interface components {
       /** Format: int64 */
       total: number;
     };
+    HeldBack: {
+      /** Format: int64 */
+      contacts: number;
+      field: string;
+      reason: string;
+      remedies: (
+        | 'CLEAR_WAY'
+        | 'ALLOW_RELAYED'
+        | 'FILL_FIELD'
+        | 'INSTALL_IDENTITY'
+        | 'CHANGE_CHOICES'
+        | 'LET_SOURCE_GO'
+        | 'LEAVE_OUT'
+      )[];
+      /** @enum {string} */
+      rule:
+        | 'RELAYED'
+        | 'RELAYED_UNASKED'
+        | 'NO_IDENTITY'
+        | 'MODE_NOT_TAKEN'
+        | 'BAND_NOT_TAKEN'
+        | 'FIELD_MISSING'
+        | 'OTHER_OWN_CALL'
+        | 'TOO_OLD'
+        | 'IN_THE_FUTURE'
+        | 'COUNTED_ALREADY'
+        | 'BY_SOURCE';
+    };
     HookupView: {
       /** Format: int32 */
       attempt: number;
@@ -1891,6 +2420,10 @@ export interface components {
     };
     IdentityView: {
       call: string;
+      /** Format: date-time */
+      certificateEnds?: string;
+      /** Format: int64 */
+      id: number;
       /** Format: date-time */
       validFrom: string;
       /** Format: date-time */
@@ -1975,29 +2508,70 @@ export interface components {
       town?: string;
     };
     LaneView: {
+      access: components['schemas']['Access'];
       account?: string;
       address?: string;
-      atOnce: boolean;
+      byHand: boolean;
+      complete: boolean;
       /** Format: date-time */
       confirmationsUntil?: string;
+      confirms: boolean;
       counts: {
         [key: string]: number;
       };
       /** Format: int64 */
       due: number;
       /** Format: int32 */
+      everyMinutes: number;
+      /** Format: int32 */
       fetchEverySeconds: number;
+      /** Format: int64 */
+      filling?: number;
+      /** Format: date */
+      fromDay?: string;
       handovers: components['schemas']['HandoverView'][];
       hasPassword: boolean;
-      hookup: components['schemas']['HookupView'];
+      hookup?: components['schemas']['HookupView'];
       /** Format: int32 */
       id: number;
       identities: components['schemas']['IdentityView'][];
+      inUse: boolean;
       name: string;
+      ownCalls: string;
+      paused: boolean;
+      proven: boolean;
+      relayed: boolean;
+      relayedOnRequest: boolean;
+      requests: components['schemas']['RequestView'][];
+      signed: boolean;
+      /** Format: date-time */
+      sweptUntil?: string;
+      /** Format: int64 */
+      unmatched: number;
+      /** @enum {string} */
+      when: 'AT_ONCE' | 'EVERY' | 'AT_EXIT' | 'BY_HAND';
+      withdrawalTrouble?: string;
+      /** Format: int64 */
+      withdrawals: number;
     };
     LetGo: {
       /** Format: int32 */
       contacts: number;
+    };
+    LetterCode: {
+      code: string;
+    };
+    LetterView: {
+      /** Format: int64 */
+      bytes: number;
+      /** Format: int64 */
+      handoverId: number;
+      /** Format: int32 */
+      parts: number;
+      /** Format: int32 */
+      partsTaken: number;
+      /** Format: int64 */
+      sentBytes: number;
     };
     LicenceView: {
       id: string;
@@ -2102,7 +2676,16 @@ export interface components {
       news: boolean;
       problem?: string;
     };
+    MailView: {
+      address?: string;
+      callSign?: string;
+      /** Format: int64 */
+      due: number;
+      letters: components['schemas']['LetterView'][];
+      session: components['schemas']['State'];
+    };
     Meant: {
+      contactIds?: number[];
       meant: boolean;
     };
     NeedMark: {
@@ -2174,6 +2757,12 @@ export interface components {
       decision: 'ADDED' | 'MERGED' | 'DUPLICATE' | 'LEFT_OUT' | 'REFUSED';
       sentence: string;
     };
+    Outlook: {
+      going: components['schemas']['Going'][];
+      /** Format: int64 */
+      handovers: number;
+      held: components['schemas']['HeldBack'][];
+    };
     OwnCall: {
       ownCall?: string;
     };
@@ -2188,6 +2777,8 @@ export interface components {
       entity?: components['schemas']['EntityView'];
       /** Format: date-time */
       lastConfirmed?: string;
+      /** Format: date */
+      lastHandedIn?: string;
       name?: string;
       ofEntity: components['schemas']['Cell'][];
       qth?: string;
@@ -2202,6 +2793,17 @@ export interface components {
       /** Format: int64 */
       other?: number;
       sentence: string;
+    };
+    Pause: {
+      paused: boolean;
+    };
+    Piles: {
+      /** Format: int64 */
+      received: number;
+      /** Format: int64 */
+      sent: number;
+      /** Format: int64 */
+      toSend: number;
     };
     PlaceDraft: {
       antenna?: string;
@@ -2379,6 +2981,23 @@ export interface components {
       journalId?: number;
       sentence: string;
     };
+    Received: {
+      band: string;
+      brings?: string;
+      call: string;
+      /** Format: int64 */
+      contactId?: number;
+      /** Format: date-time */
+      fetchedAt: string;
+      /** Format: int64 */
+      id: number;
+      locator?: string;
+      mode: string;
+      picture: boolean;
+      remark?: string;
+      /** Format: date-time */
+      start: string;
+    };
     RecordBeside: {
       fields: components['schemas']['FieldBeside'][];
       line: components['schemas']['JournalLine'];
@@ -2397,6 +3016,16 @@ export interface components {
       outcome?: string;
       /** Format: date */
       shipped: string;
+    };
+    RequestView: {
+      /** Format: date-time */
+      askedAt: string;
+      call: string;
+      /** Format: int64 */
+      id: number;
+      number: string;
+      postalAddress: string;
+      words: string;
     };
     Restored: {
       problems: string[];
@@ -2537,6 +3166,16 @@ export interface components {
     SplitOff: {
       journalIds: number[];
     };
+    State: {
+      /** Format: int64 */
+      bytes: number;
+      /** Format: int64 */
+      bytesPerSecond: number;
+      sending: boolean;
+      sentence: string;
+      /** Format: int64 */
+      total: number;
+    };
     StationHint: {
       brings: string[];
       call: string;
@@ -2659,6 +3298,21 @@ export interface components {
       mode?: string;
       split?: boolean;
     };
+    Unmatched: {
+      band: string;
+      call: string;
+      guesses: components['schemas']['Guess'][];
+      /** Format: int64 */
+      id: number;
+      locator?: string;
+      mode: string;
+      ownCall: string;
+      /** Format: date-time */
+      receivedAt: string;
+      remark?: string;
+      /** Format: date-time */
+      start: string;
+    };
     ValueCount: {
       /** Format: int32 */
       contacts: number;
@@ -2698,6 +3352,12 @@ export interface components {
       /** Format: date-time */
       sunset?: string;
     };
+    Wish: {
+      call: string;
+      fromDay: string;
+      postalAddress: string;
+      untilDay?: string;
+    };
   };
   responses: never;
   parameters: never;
@@ -2727,7 +3387,7 @@ export interface operations {
       };
     };
   };
-  view_2: {
+  view_3: {
     parameters: {
       query?: never;
       header?: never;
@@ -2860,7 +3520,7 @@ export interface operations {
       };
     };
   };
-  picture: {
+  picture_1: {
     parameters: {
       query: {
         call: string;
@@ -2882,7 +3542,235 @@ export interface operations {
       };
     };
   };
-  latest: {
+  pile: {
+    parameters: {
+      query: {
+        pile: 'TO_SEND' | 'SENT' | 'RECEIVED';
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['CardView'][];
+        };
+      };
+    };
+  };
+  want: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CardWish'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Piles'];
+        };
+      };
+    };
+  };
+  sheets: {
+    parameters: {
+      query: {
+        ids: number[];
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': string;
+        };
+      };
+    };
+  };
+  dropped: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CardsChosen'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Piles'];
+        };
+      };
+    };
+  };
+  find_1: {
+    parameters: {
+      query: {
+        scanned: string;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LogLine'][];
+        };
+      };
+    };
+  };
+  labels: {
+    parameters: {
+      query: {
+        ids: number[];
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': string;
+        };
+      };
+    };
+  };
+  piles: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Piles'];
+        };
+      };
+    };
+  };
+  received: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CardsChosen'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Piles'];
+        };
+      };
+    };
+  };
+  sent: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CardsChosen'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Piles'];
+        };
+      };
+    };
+  };
+  takenBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['CardsTakenBack'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Piles'];
+        };
+      };
+    };
+  };
+  latest_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -3056,6 +3944,52 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['ClockView'];
+        };
+      };
+    };
+  };
+  setAside: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Aside'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  picture: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': string;
         };
       };
     };
@@ -3493,7 +4427,7 @@ export interface operations {
       };
     };
   };
-  test: {
+  test_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -4123,7 +5057,7 @@ export interface operations {
       };
     };
   };
-  remove_4: {
+  remove_5: {
     parameters: {
       query?: never;
       header?: never;
@@ -4141,6 +5075,132 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['LogView'][];
+        };
+      };
+    };
+  };
+  view_2: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['MailView'];
+        };
+      };
+    };
+  };
+  setGateway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['GatewayDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['MailView'];
+        };
+      };
+    };
+  };
+  pack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['MailView'];
+        };
+      };
+    };
+  };
+  takeBack: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        handoverId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['MailView'];
+        };
+      };
+    };
+  };
+  begin: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['MailView'];
+        };
+      };
+    };
+  };
+  end: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['MailView'];
         };
       };
     };
@@ -4780,6 +5840,30 @@ export interface operations {
       };
     };
   };
+  pause: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Pause'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LaneView'][];
+        };
+      };
+    };
+  };
   change: {
     parameters: {
       query?: never;
@@ -4802,6 +5886,30 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  latest: {
+    parameters: {
+      query?: {
+        picturesOnly?: boolean;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Received'][];
         };
       };
     };
@@ -4837,6 +5945,32 @@ export interface operations {
       header?: never;
       path: {
         id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Meant'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  setMeant_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
         contactId: number;
       };
       cookie?: never;
@@ -4854,6 +5988,28 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  fetching: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['FetchState'];
         };
       };
     };
@@ -4889,7 +6045,11 @@ export interface operations {
       };
       cookie?: never;
     };
-    requestBody?: never;
+    requestBody?: {
+      content: {
+        'application/json': components['schemas']['HandoverWish'];
+      };
+    };
     responses: {
       /** @description OK */
       200: {
@@ -4898,6 +6058,30 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  held: {
+    parameters: {
+      query: {
+        reason: string;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': number[];
         };
       };
     };
@@ -4929,6 +6113,221 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  remove_4: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        identityId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  export: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        identityId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FilePassphrase'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': string;
+        };
+      };
+    };
+  };
+  renew: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        identityId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  nearMisses: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Unmatched'][];
+        };
+      };
+    };
+  };
+  outlook: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Outlook'];
+        };
+      };
+    };
+  };
+  ask: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['Wish'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  giveUp: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        requestId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  collect: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        requestId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LetterCode'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  test: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Proof'];
         };
       };
     };

@@ -105,6 +105,14 @@ create table mail_part (
     primary key (handover_id, part)
 );
 
+-- The radio mail gateway; at most one row.
+create table mail_gateway (
+    id integer primary key,
+    version integer not null,
+    address varchar(200) not null,
+    call_sign varchar(20) not null
+);
+
 -- Who used Countersign lately, as it tells its members.
 create table member_activity (
     call_sign varchar(20) primary key,

@@ -112,6 +112,56 @@ class HandoverDesk {
         return prepare(service, chosen);
     }
 
+    /** The same for radio mail: one large batch that is not sent over the network. */
+    @Transactional
+    public Optional<Handover> prepareForMail(int serviceId, int most) {
+        ServiceAdapter service = deliveries.adapter(serviceId);
+        return prepare(service, waiting(service, most)).map(id -> {
+            Handover handover = db.find(Handover.class, id);
+            handover.via = Handover.Via.MAIL;
+            return handover;
+        });
+    }
+
+    /** It lies with the gateway, whole. What the service makes of it nobody knows yet. */
+    @Transactional
+    public void mailed(long handoverId, String words) {
+        given(handoverId, new Receipt("", words));
+    }
+
+    @Transactional(readOnly = true)
+    public boolean stale(long handoverId) {
+        Handover handover = db.find(Handover.class, handoverId);
+        return handover == null || handover.state == Handover.State.PREPARED && editedSincePrepared(handover);
+    }
+
+    /** What was mailed in part is not to be sent on; the service is asked whether it has it. */
+    @Transactional
+    public void askAbout(long handoverId) {
+        Handover handover = db.find(Handover.class, handoverId);
+        if (handover != null && handover.state == Handover.State.PREPARED) {
+            handover.via = Handover.Via.NETWORK;
+            handover.askFirst = true;
+            handover.attempts = Math.max(1, handover.attempts);
+            handover.nextTryAt = clock.instant();
+            events.publishEvent(new LaneChanged(handover.serviceId));
+        }
+    }
+
+    /** The service says that what was mailed has arrived. */
+    @Transactional
+    public void arrived(long handoverId, Receipt receipt) {
+        Handover handover = db.find(Handover.class, handoverId);
+        if (handover.state == Handover.State.GIVEN) {
+            handover.receiptNumber = receipt.number();
+            handover.receiptWords = shortened(receipt.words());
+            handover.nextTryAt = clock.instant();
+            handover.attempts = 0;
+            handover.trouble = null;
+            events.publishEvent(new LaneChanged(handover.serviceId));
+        }
+    }
+
     private Optional<Long> prepare(ServiceAdapter service, List<Delivery> waiting) {
         int serviceId = service.serviceId();
         Instant now = clock.instant();
@@ -283,7 +333,7 @@ class HandoverDesk {
         Instant now = clock.instant();
         handover.state = Handover.State.GIVEN;
         handover.givenAt = now;
-        handover.receiptNumber = receipt.number();
+        handover.receiptNumber = receipt.number().isEmpty() ? null : receipt.number();
         handover.receiptWords = shortened(receipt.words());
         handover.attempts = 0;
         handover.nextTryAt = now.plusSeconds(1);

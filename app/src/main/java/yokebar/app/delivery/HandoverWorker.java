@@ -341,7 +341,7 @@ public class HandoverWorker implements SmartLifecycle {
     /** @return whether the line still works */
     private boolean sendAll(int serviceId, Services.Setup setup) {
         for (Handover handover : desk.in(serviceId, Handover.State.PREPARED)) {
-            if (!due(handover) || !send(handover.number(), serviceId)) {
+            if (handover.via == Handover.Via.NETWORK && (!due(handover) || !send(handover.number(), serviceId))) {
                 return false;
             }
         }
@@ -453,6 +453,9 @@ public class HandoverWorker implements SmartLifecycle {
     private boolean askForReport(Handover handover) {
         ServiceLine line = line(handover.serviceId);
         try {
+            if (handover.receiptNumber == null) {
+                return askWhetherItArrived(handover, line);
+            }
             BatchReport report = line.call(l -> l.report(String.valueOf(handover.receiptNumber)));
             if (!report.processed()) {
                 desk.tryAgain(handover.number(), REPORT_PAUSES.after(handover.attempts + 1), null);
@@ -470,6 +473,17 @@ public class HandoverWorker implements SmartLifecycle {
             desk.tryAgain(handover.number(), REPORT_PAUSES.longest(), e.getMessage());
             return e.about() != ServiceRefused.About.ACCOUNT;
         }
+    }
+
+    private boolean askWhetherItArrived(Handover handover, ServiceLine line) throws ServiceRefused, ServiceUnreachable {
+        Submission submission = line.call(l -> l.arrived(handover.content, handover.idempotencyKey));
+        if (submission == null) {
+            desk.tryAgain(
+                    handover.number(), REPORT_PAUSES.after(handover.attempts + 1), "It has not arrived there yet.");
+        } else {
+            desk.arrived(handover.number(), submission.receipt());
+        }
+        return true;
     }
 
     private static String mismatch(BatchReport report, Handover handover) {

@@ -1,0 +1,201 @@
+package yokebar.app.mail;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.FieldProblem;
+import yokebar.app.delivery.MailBatches;
+import yokebar.core.call.Call;
+import yokebar.links.mail.RadioMail;
+
+/** Letters that wait for a session, part by part. */
+@Service
+class Outbox {
+    /** A few hundred kilobytes: an evening's work for a slow link. */
+    private static final int MOST_CONTACTS = 3000;
+
+    private final EntityManager db;
+    private final MailBatches batches;
+    private final Clock clock;
+
+    Outbox(EntityManager db, MailBatches batches, Clock clock) {
+        this.db = db;
+        this.batches = batches;
+        this.clock = clock;
+    }
+
+    /**
+     * A letter as the interface shows it.
+     *
+     * @param bytes of all its parts
+     * @param sentBytes acknowledged by the gateway
+     * @param partsTaken parts that are there whole
+     */
+    record LetterView(long handoverId, int parts, int partsTaken, long bytes, long sentBytes) {}
+
+    /** The gateway's settings. */
+    record GatewayDraft(String address, String callSign) {}
+
+    @Transactional
+    public void setGateway(GatewayDraft draft) {
+        String address = draft.address().strip();
+        if (!address.matches("[^:\\s]+:\\d{1,5}")) {
+            throw new FieldProblem("address", "Write the gateway as host:port, such as 127.0.0.1:7411.");
+        }
+        Call call = Call.read(draft.callSign());
+        if (call == null) {
+            throw new FieldProblem("callSign", "\"" + draft.callSign() + "\" cannot be a call.");
+        }
+        MailGatewayRow row = db.find(MailGatewayRow.class, MailGatewayRow.ONLY);
+        if (row == null) {
+            row = new MailGatewayRow();
+            db.persist(row);
+        }
+        row.address = address;
+        row.callSign = call.text();
+    }
+
+    @Transactional(readOnly = true)
+    public @Nullable MailGatewayRow gateway() {
+        return db.find(MailGatewayRow.class, MailGatewayRow.ONLY);
+    }
+
+    /**
+     * Makes a letter of what is due.
+     *
+     * @return how many contacts it holds; 0 when nothing is due
+     */
+    @Transactional
+    public int pack() {
+        Optional<MailBatches.Letter> letter = batches.pack(batches.service(), MOST_CONTACTS);
+        letter.ifPresent(packed -> {
+            for (RadioMail.Part part : RadioMail.cut(packed.key(), packed.content())) {
+                MailPart row = new MailPart();
+                row.key = new MailPart.Key(packed.handoverId(), part.part());
+                row.parts = part.parts();
+                row.content = part.content();
+                db.persist(row);
+            }
+        });
+        return letter.map(MailBatches.Letter::contacts).orElse(0);
+    }
+
+    /** Takes a letter out of the outbox, unless the gateway may have all of it. */
+    @Transactional
+    public void takeBack(long handoverId) {
+        List<MailPart> parts = parts(handoverId);
+        if (mayBeWhole(parts)) {
+            throw new FieldProblem(
+                    "letter", "It may be with the gateway already. Once Countersign can be reached it is asked.");
+        }
+        parts.forEach(db::remove);
+        batches.takeBack(handoverId);
+    }
+
+    /** The gateway hands on whole letters only: while a part was never begun, nothing of it is anywhere else. */
+    private static boolean mayBeWhole(List<MailPart> parts) {
+        return parts.stream().allMatch(part -> part.sentBytes > 0);
+    }
+
+    /** What goes out is what the log says: a letter with a contact edited since is not sent on, and another is packed. */
+    @Transactional
+    public void freshen() {
+        boolean anyStale = false;
+        for (LetterView letter : letters()) {
+            if (batches.stale(letter.handoverId())) {
+                anyStale = true;
+                List<MailPart> parts = parts(letter.handoverId());
+                boolean mayBeThere = mayBeWhole(parts);
+                parts.forEach(db::remove);
+                if (mayBeThere) {
+                    batches.askAbout(letter.handoverId());
+                } else {
+                    batches.takeBack(letter.handoverId());
+                }
+            }
+        }
+        if (anyStale) {
+            pack();
+        }
+    }
+
+    /** What has not been taken yet, in order; all of it belongs to letters still in the outbox. */
+    @Transactional(readOnly = true)
+    public List<MailPart> waiting() {
+        return db.createQuery("from MailPart where takenAt is null order by key.handoverId, key.part", MailPart.class)
+                .getResultList();
+    }
+
+    @Transactional(readOnly = true)
+    public List<LetterView> letters() {
+        Map<Long, List<MailPart>> byLetter = new LinkedHashMap<>();
+        db.createQuery("from MailPart order by key.handoverId, key.part", MailPart.class)
+                .getResultStream()
+                .forEach(part -> byLetter.computeIfAbsent(part.key.handoverId(), id -> new ArrayList<>())
+                        .add(part));
+        return byLetter.entrySet().stream()
+                .map(entry -> new LetterView(
+                        entry.getKey(),
+                        entry.getValue().size(),
+                        (int) entry.getValue().stream()
+                                .filter(part -> part.takenAt != null)
+                                .count(),
+                        entry.getValue().stream()
+                                .mapToLong(part -> part.content.length)
+                                .sum(),
+                        entry.getValue().stream()
+                                .mapToLong(part -> part.sentBytes)
+                                .sum()))
+                .toList();
+    }
+
+    @Transactional
+    public void arrived(MailPart.Key key, int bytes) {
+        MailPart part = db.find(MailPart.class, key);
+        if (part != null) {
+            // Begun, even if nothing was acknowledged yet.
+            part.sentBytes = Math.max(1, bytes);
+        }
+    }
+
+    /** A part is there; with the last one the letter is handed over and leaves the outbox. */
+    @Transactional
+    public void taken(MailPart.Key key) {
+        MailPart taken = db.find(MailPart.class, key);
+        if (taken == null) {
+            return;
+        }
+        taken.takenAt = clock.instant();
+        taken.sentBytes = taken.content.length;
+        db.flush();
+        List<MailPart> parts = parts(key.handoverId());
+        if (parts.stream().allMatch(part -> part.takenAt != null)) {
+            batches.mailed(
+                    key.handoverId(),
+                    "Mailed in " + parts.size() + (parts.size() == 1 ? " part" : " parts")
+                            + "; waits for proof that it arrived");
+            parts.forEach(db::remove);
+        }
+    }
+
+    /** The letter's key, which the gateway knows it by. */
+    @Transactional(readOnly = true)
+    public String letterKey(long handoverId) {
+        return (String) db.createNativeQuery("select idempotency_key from handover where id = :id", String.class)
+                .setParameter("id", handoverId)
+                .getSingleResult();
+    }
+
+    private List<MailPart> parts(long handoverId) {
+        return db.createQuery("from MailPart where key.handoverId = :id order by key.part", MailPart.class)
+                .setParameter("id", handoverId)
+                .getResultList();
+    }
+}
