@@ -3134,6 +3134,20 @@ export interface components {
       ids?: number[];
       search?: string;
     };
+    ServiceDraft: {
+      account?: string;
+      address?: string;
+      /** Format: int32 */
+      everyMinutes?: number;
+      /** Format: int32 */
+      fetchEverySeconds?: number;
+      fromDay?: string;
+      inUse?: boolean;
+      ownCalls?: string;
+      password?: string;
+      relayed?: boolean;
+      when?: string;
+    };
     SourceDraft: {
       holdDeliveries?: boolean;
       lookUp?: boolean;
@@ -3968,7 +3982,9 @@ export interface operations {
         headers: {
           [name: string]: unknown;
         };
-        content?: never;
+        content: {
+          '*/*': components['schemas']['Aside'];
+        };
       };
     };
   };
@@ -5875,7 +5891,7 @@ export interface operations {
     };
     requestBody: {
       content: {
-        'application/json': components['schemas']['Draft'];
+        'application/json': components['schemas']['ServiceDraft'];
       };
     };
     responses: {

@@ -5,6 +5,7 @@
   import { counted, grouped } from '../shared/format';
   import type { Chosen } from './chosen.svelte';
   import { MAIN_FIELDS, PROPAGATION } from './fields';
+  import SendChosen from './SendChosen.svelte';
 
   let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
 
@@ -66,6 +67,7 @@
 <div class="bulk" role="region" aria-label="Chosen contacts">
   <strong>{counted(chosen.size, 'contact')} chosen</strong>
   <Button size="small" kind="tertiary" on:click={() => (asking = 'edit')}>Change a field</Button>
+  <SendChosen {app} {chosen} />
   <Button size="small" kind="ghost" on:click={() => (asking = 'delete')}>Delete</Button>
   {#if !chosen.all && chosen.size < app.log.found}
     <button class="more" onclick={() => chosen.chooseAll(app.log.found)}

@@ -61,6 +61,9 @@
       {#each partner.callbook?.confirms ?? [] as { service, lastUpload } (service)}
         <p class="muted small">Confirms with {service}, last log of {utcDate(lastUpload)}</p>
       {/each}
+      {#if partner.lastHandedIn}
+        <p class="muted small">Handed its log to Countersign last on {partner.lastHandedIn}</p>
+      {/if}
       {#if app.partner.lookup.problem}
         <p class="muted small" title={app.partner.lookup.problem}>The callbook cannot be asked now.</p>
       {/if}

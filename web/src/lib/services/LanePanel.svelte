@@ -1,49 +1,65 @@
 <script lang="ts">
-  import { Button, Toggle } from 'carbon-components-svelte';
+  import { Button } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
   import type { Lane } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
   import { STATE_WORDS } from '../hookups/hookups.svelte';
   import { clock } from '../shared/clock.svelte';
-  import { ago, counted, until } from '../shared/format';
+  import { counted, grouped, until, utcDate } from '../shared/format';
   import Notch from '../shared/Notch.svelte';
+  import ComingBack from './ComingBack.svelte';
+  import GoingOut from './GoingOut.svelte';
   import LaneSetup from './LaneSetup.svelte';
   import LaneTrack from './LaneTrack.svelte';
-  import ProblemList from './ProblemList.svelte';
-  import Receipts from './Receipts.svelte';
 
   let { lane, app }: { lane: Lane; app: AppState } = $props();
 
+  const RENEW_DAYS = 60;
+
   const lanes = $derived(app.lanes);
-  const complete = $derived(
-    !!lane.address && !!lane.account && lane.hasPassword && lane.identities.length > 0,
-  );
+  const ready = $derived(lane.complete && (!lane.signed || lane.identities.length > 0));
+  let page = $state<'out' | 'back' | 'setup'>(untrack(() => (lane.complete ? 'out' : 'setup')));
   const underWay = $derived(lane.handovers.find((h) => h.state === 'PREPARED'));
-  let setupOpen = $state(false);
+  const ending = $derived(
+    lane.identities.find(
+      (i) => i.certificateEnds && Date.parse(i.certificateEnds) < clock.now + RENEW_DAYS * 86_400_000,
+    ),
+  );
 </script>
 
 <article class="lane" aria-label={lane.name}>
   <header>
     <h2>{lane.name}</h2>
-    <span class="state"><Notch state={lane.hookup.state} />{STATE_WORDS[lane.hookup.state]}</span>
+    {#if lane.hookup}
+      <span class="state"><Notch state={lane.hookup.state} />{STATE_WORDS[lane.hookup.state]}</span>
+    {/if}
+    <nav aria-label={`${lane.name} pages`} class="keys">
+      <button aria-pressed={page === 'out'} onclick={() => (page = 'out')}>Going out</button>
+      {#if lane.confirms}
+        <button aria-pressed={page === 'back'} onclick={() => (page = 'back')}>
+          Coming back{#if lane.unmatched > 0}<span class="mono"> {grouped(lane.unmatched)}</span>{/if}
+        </button>
+      {/if}
+      <button aria-pressed={page === 'setup'} onclick={() => (page = 'setup')}>Set-up</button>
+    </nav>
     <div class="actions">
-      <Button size="small" disabled={lane.due === 0 || !complete} on:click={() => lanes.handOver(lane.id)}>
+      <Button size="small" disabled={lane.due === 0 || !ready} on:click={() => lanes.handOver(lane.id)}>
         {lane.due === 0 ? 'Nothing is due' : `Hand over ${counted(lane.due, 'contact')} now`}
       </Button>
-      <Button
-        kind="tertiary"
-        size="small"
-        disabled={!complete || lanes.fetching[lane.id]}
-        on:click={() => lanes.fetchNow(lane.id)}
-      >
-        {lanes.fetching[lane.id] ? 'Fetching…' : 'Fetch confirmations'}
-      </Button>
-      <Button kind="ghost" size="small" on:click={() => (setupOpen = !setupOpen)}>
-        {setupOpen ? 'Close set-up' : 'Set-up'}
-      </Button>
+      {#if lane.confirms}
+        <Button
+          kind="tertiary"
+          size="small"
+          disabled={!ready || lanes.fetching[lane.id]}
+          on:click={() => lanes.fetchNow(lane.id)}
+        >
+          {lanes.fetching[lane.id] ? lanes.fetchWords(lane.id) : 'Fetch confirmations'}
+        </Button>
+      {/if}
     </div>
   </header>
 
-  {#if lane.hookup.state === 'TROUBLE'}
+  {#if lane.hookup?.state === 'TROUBLE'}
     <div class="fault" role="alert">
       <p><strong>{lane.hookup.reason}</strong> {lane.hookup.fix}</p>
       {#if lane.hookup.nextAttempt}
@@ -54,49 +70,23 @@
       {/if}
     </div>
   {/if}
-
-  {#if !complete || setupOpen}
-    <LaneSetup {lane} {lanes} />
+  {#if lane.withdrawalTrouble}
+    <div class="fault" role="alert"><p>{lane.withdrawalTrouble}</p></div>
+  {/if}
+  {#if ending?.certificateEnds && page !== 'setup'}
+    <div class="fault">
+      <p>
+        The certificate of <span class="mono">{ending.call}</span> ends on {utcDate(ending.certificateEnds)}.
+        <button class="more" onclick={() => (page = 'setup')}>Renew it</button>
+      </p>
+    </div>
   {/if}
 
   <LaneTrack counts={lane.counts} />
 
-  <div class="when">
-    <Toggle
-      size="sm"
-      labelText="Hand over by itself"
-      hideLabel
-      labelA="By hand: nothing goes until you say so"
-      labelB="By itself: what is due goes within seconds"
-      toggled={lane.atOnce}
-      on:toggle={(event) => {
-        if (event.detail.toggled !== lane.atOnce)
-          void lanes.change(lane.id, { atOnce: event.detail.toggled });
-      }}
-    />
-    <span class="muted" role="status">
-      {lanes.fetched[lane.id] ?? ''}
-      {#if lane.confirmationsUntil}Confirmations fetched {ago(lane.confirmationsUntil, clock.now)}.{/if}
-    </span>
-  </div>
-
-  <ProblemList
-    title="Refused"
-    hint="Correct the contact and it goes again by itself."
-    lines={lanes.refused[lane.id] ?? []}
-    total={lane.counts['REFUSED'] ?? 0}
-    {lane}
-    {app}
-  />
-  <ProblemList
-    title="Held back"
-    hint="A rule keeps these here. Change what the rule looks at, or leave them."
-    lines={lanes.held[lane.id] ?? []}
-    total={lane.counts['HELD'] ?? 0}
-    {lane}
-    {app}
-  />
-  <Receipts handovers={lane.handovers} />
+  {#if page === 'setup'}<LaneSetup {lane} {lanes} />
+  {:else if page === 'back'}<ComingBack {lane} {app} />
+  {:else}<GoingOut {lane} {app} {ready} onsetup={() => (page = 'setup')} />{/if}
 </article>
 
 <style>
@@ -110,8 +100,9 @@
 
   header {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
-    gap: 16px;
+    gap: 8px 16px;
   }
 
   h2 {
@@ -132,20 +123,5 @@
 
   .fault {
     margin-top: 12px;
-    padding: 8px 12px;
-    border-left: 3px solid var(--yb-trouble);
-    background: var(--yb-raised);
-  }
-
-  strong {
-    font-weight: 600;
-  }
-
-  .when {
-    display: flex;
-    align-items: center;
-    justify-content: space-between;
-    gap: 24px;
-    margin: 8px 0;
   }
 </style>

@@ -1,4 +1,22 @@
-import { api, got, Problem, type Lane, type LogLine } from '../api/client';
+import {
+  api,
+  got,
+  Problem,
+  type Guess,
+  type HandoverWish,
+  type IdentityWish,
+  type Lane,
+  type LaneIdentity,
+  type LogLine,
+  type Received,
+  type ServiceDraft,
+  type ServiceOutlook,
+  type Unmatched,
+} from '../api/client';
+import type { AppState } from '../frame/app.svelte';
+import { grouped } from '../shared/format';
+
+const WATCH_FETCH_MS = 500;
 
 export type LaneState = keyof typeof STATE_NAMES;
 
@@ -14,13 +32,6 @@ export const STATE_NAMES = {
   NOT_MEANT: 'not meant',
 } as const;
 
-export interface ServiceDraft {
-  address?: string;
-  account?: string;
-  password?: string;
-  atOnce?: boolean;
-}
-
 /** The services with their counts, handovers and problems. */
 export class LaneStore {
   all = $state.raw<Lane[]>([]);
@@ -31,6 +42,10 @@ export class LaneStore {
   /** Lane id to what the last fetch by hand found. */
   fetched = $state<Record<number, string>>({});
   fetching = $state<Record<number, boolean>>({});
+  /** Lane id to how many confirmations the running fetch has read. */
+  fetchRead = $state<Record<number, number>>({});
+  /** The lane that is looked at; undefined for the first. */
+  chosen = $state<number | undefined>(undefined);
 
   #loading = false;
   #again = false;
@@ -58,20 +73,93 @@ export class LaneStore {
     }
   }
 
-  async handOver(id: number): Promise<void> {
-    this.#put(await got(api.POST('/api/services/{id}/handovers', { params: { path: { id } } })));
+  /** Hands over all that is due, or what of it is wished for. */
+  async handOver(id: number, wish: HandoverWish = {}): Promise<void> {
+    this.#put(await got(api.POST('/api/services/{id}/handovers', { params: { path: { id } }, body: wish })));
+  }
+
+  async pause(paused: boolean): Promise<void> {
+    this.all = await got(api.PUT('/api/services/pause', { body: { paused } }));
+  }
+
+  /** Takes a service into use and looks at it. */
+  async use(id: number): Promise<void> {
+    await this.change(id, { inUse: true });
+    this.chosen = id;
+  }
+
+  /** Tries the settings of a service. */
+  async test(id: number): Promise<{ works: boolean; sentence: string }> {
+    return got(api.POST('/api/services/{id}/test', { params: { path: { id } } }));
+  }
+
+  async outlook(id: number): Promise<ServiceOutlook> {
+    return got(api.GET('/api/services/{id}/outlook', { params: { path: { id } } }));
+  }
+
+  async received(id: number): Promise<Received[]> {
+    return got(api.GET('/api/services/{id}/confirmations', { params: { path: { id } } }));
+  }
+
+  async nearMisses(id: number): Promise<Unmatched[]> {
+    return got(api.GET('/api/services/{id}/near-misses', { params: { path: { id } } }));
+  }
+
+  /** Writes into our contact what they logged, so that the confirmation fits. */
+  async correct(app: AppState, { contact, correction }: Guess): Promise<void> {
+    const body = { version: contact.version, changes: correction };
+    await got(api.PATCH('/api/contacts/{id}', { params: { path: { id: contact.id } }, body }));
+    await app.changes.load();
+  }
+
+  async setAside(confirmationId: number): Promise<void> {
+    const params = { path: { id: confirmationId } };
+    await got(api.PUT('/api/confirmations/{id}', { params, body: { aside: true } }));
+  }
+
+  /** Changes all contacts held for a reason, as any edit of many: with progress, and to be undone. */
+  async editHeld(app: AppState, id: number, reason: string, changes: Record<string, string>): Promise<void> {
+    const ids = await this.#heldFor(id, reason);
+    await app.changes.begin(got(api.POST('/api/changes/edit', { body: { selection: { ids }, changes } })));
+  }
+
+  async leaveOut(id: number, reason: string): Promise<void> {
+    const contactIds = await this.#heldFor(id, reason);
+    const params = { path: { id } };
+    this.#put(
+      await got(api.PUT('/api/services/{id}/contacts', { params, body: { meant: false, contactIds } })),
+    );
+    await this.load();
+  }
+
+  async #heldFor(id: number, reason: string): Promise<number[]> {
+    return got(api.GET('/api/services/{id}/held', { params: { path: { id }, query: { reason } } }));
+  }
+
+  fetchWords(id: number): string {
+    const read = this.fetchRead[id];
+    return read ? `Fetching… ${grouped(read)}` : 'Fetching…';
   }
 
   async fetchNow(id: number): Promise<void> {
     this.fetching[id] = true;
+    this.fetchRead[id] = 0;
+    const watch = setInterval(() => void this.#watchFetch(id), WATCH_FETCH_MS);
     try {
       const result = await got(api.POST('/api/services/{id}/fetches', { params: { path: { id } } }));
       this.fetched[id] = result.sentence;
     } catch (e) {
       this.fetched[id] = e instanceof Problem ? e.message : String(e);
     } finally {
+      clearInterval(watch);
       this.fetching[id] = false;
     }
+  }
+
+  async #watchFetch(id: number): Promise<void> {
+    const params = { path: { id } };
+    const state = await got(api.GET('/api/services/{id}/fetches', { params })).catch(() => undefined);
+    this.fetchRead[id] = Math.max(0, state?.read ?? 0);
   }
 
   async change(id: number, draft: ServiceDraft): Promise<void> {
@@ -87,6 +175,48 @@ export class LaneStore {
       throw Problem.from(await answer.json().catch(() => undefined));
     }
     this.#put((await answer.json()) as Lane);
+  }
+
+  async ask(id: number, wish: IdentityWish): Promise<void> {
+    this.#put(await got(api.POST('/api/services/{id}/requests', { params: { path: { id } }, body: wish })));
+  }
+
+  async collect(id: number, requestId: number, code: string): Promise<void> {
+    const params = { path: { id, requestId } };
+    const body = { code };
+    this.#put(await got(api.POST('/api/services/{id}/requests/{requestId}/code', { params, body })));
+  }
+
+  async giveUp(id: number, requestId: number): Promise<void> {
+    const params = { path: { id, requestId } };
+    this.#put(await got(api.DELETE('/api/services/{id}/requests/{requestId}', { params })));
+  }
+
+  async renew(id: number, identityId: number): Promise<void> {
+    const params = { path: { id, identityId } };
+    this.#put(await got(api.POST('/api/services/{id}/identities/{identityId}/renew', { params })));
+  }
+
+  async removeIdentity(id: number, identityId: number): Promise<void> {
+    const params = { path: { id, identityId } };
+    this.#put(await got(api.DELETE('/api/services/{id}/identities/{identityId}', { params })));
+  }
+
+  /** Saves an identity as a file under a passphrase of its own. */
+  async exportIdentity(id: number, identity: LaneIdentity, passphrase: string): Promise<void> {
+    const answer = await fetch(`/api/services/${id}/identities/${identity.id}/file`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ passphrase }),
+    });
+    if (!answer.ok) {
+      throw Problem.from(await answer.json().catch(() => undefined));
+    }
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(await answer.blob());
+    link.download = `${identity.call.replace('/', '-')}.p12`;
+    link.click();
+    URL.revokeObjectURL(link.href);
   }
 
   async setMeant(id: number, contactId: number, meant: boolean): Promise<void> {

@@ -57,8 +57,9 @@ class FetchController {
     }
 
     @PutMapping("/api/confirmations/{id}")
-    void setAside(@PathVariable long id, @RequestBody Aside aside) {
+    Aside setAside(@PathVariable long id, @RequestBody Aside aside) {
         nearMisses.setAside(id, aside.aside());
+        return aside;
     }
 
     @GetMapping("/api/confirmations/{id}/picture")

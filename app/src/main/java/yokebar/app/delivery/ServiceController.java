@@ -92,7 +92,7 @@ class ServiceController {
     }
 
     @PutMapping("/{id}")
-    LaneView change(@PathVariable int id, @RequestBody Services.Draft draft) {
+    LaneView change(@PathVariable int id, @RequestBody Services.ServiceDraft draft) {
         boolean rulesChanged = OnConflict.tryAgain(() -> services.change(id, draft));
         if (rulesChanged) {
             worker.review(id);

@@ -67,7 +67,7 @@ class ServiceSettings implements SettingsPart {
                 .filter(id -> services.row(id).name.equals(one.name()))
                 .forEach(id -> services.change(
                         id,
-                        new Services.Draft(
+                        new Services.ServiceDraft(
                                 one.inUse(),
                                 one.address(),
                                 one.account(),

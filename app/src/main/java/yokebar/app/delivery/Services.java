@@ -67,7 +67,7 @@ public class Services {
      * @param ownCalls parted by blanks; empty for all
      * @param fromDay such as {@code 2026-05-01}; empty for all
      */
-    record Draft(
+    record ServiceDraft(
             @Nullable Boolean inUse,
             @Nullable String address,
             @Nullable String account,
@@ -81,7 +81,7 @@ public class Services {
 
     /** @return whether what the rules say of contacts may be otherwise now */
     @Transactional
-    public boolean change(int serviceId, Draft draft) {
+    public boolean change(int serviceId, ServiceDraft draft) {
         ServiceRow row = row(serviceId);
         if (draft.address() != null) {
             row.address = WebAddress.checked("address", draft.address());
@@ -103,7 +103,7 @@ public class Services {
         return rulesChanged;
     }
 
-    private static void changeTimes(ServiceRow row, Draft draft) {
+    private static void changeTimes(ServiceRow row, ServiceDraft draft) {
         if (draft.when() != null) {
             try {
                 row.sendWhen = ServiceRow.When.valueOf(draft.when().toUpperCase(Locale.ROOT));
@@ -125,7 +125,7 @@ public class Services {
         }
     }
 
-    private static boolean changeChoices(ServiceRow row, Draft draft) {
+    private static boolean changeChoices(ServiceRow row, ServiceDraft draft) {
         Choices before = choices(row);
         if (draft.relayed() != null) {
             row.takesRelayed = draft.relayed();

@@ -19,6 +19,8 @@ import yokebar.standins.StandIns;
 import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.device.VhfRadio;
+import yokebar.standins.postbag.Postbag;
+import yokebar.standins.quayside.Quayside;
 
 /**
  * Furnishes an empty Yokebar for the demo: the station of the Ilha do Farol Radio Club, some weeks of log, Countersign with
@@ -81,6 +83,7 @@ public final class DemoSetup {
         devices();
         positions();
         countersign();
+        otherServices();
         callbook();
         put("api/reference", Map.of("address", standIns.almanac().address()));
     }
@@ -215,6 +218,38 @@ public final class DemoSetup {
                         "AT_ONCE",
                         "fetchEverySeconds",
                         10));
+    }
+
+    private void otherServices() throws IOException, InterruptedException {
+        put(
+                "api/services/2",
+                Map.of(
+                        "inUse",
+                        true,
+                        "address",
+                        standIns.quayside().address(),
+                        "password",
+                        Quayside.KEY,
+                        "when",
+                        "AT_ONCE"));
+        put(
+                "api/services/3",
+                Map.of(
+                        "inUse",
+                        true,
+                        "address",
+                        standIns.postbag().address(),
+                        "account",
+                        Postbag.NAME,
+                        "password",
+                        Postbag.PASSWORD,
+                        "when",
+                        "EVERY",
+                        "everyMinutes",
+                        1,
+                        "fetchEverySeconds",
+                        20));
+        put("api/mail", Map.of("address", "127.0.0.1:" + standIns.mail().port(), "callSign", "CU9QYB"));
     }
 
     private void callbook() throws IOException, InterruptedException {

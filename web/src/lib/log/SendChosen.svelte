@@ -1,0 +1,99 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { api, got, Problem } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import { counted } from '../shared/format';
+  import Menu from '../shared/Menu.svelte';
+  import type { Chosen } from './chosen.svelte';
+
+  let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
+
+  let manager = $state('');
+  let said = $state('');
+  let problem = $state('');
+
+  const ready = $derived(app.lanes.all.filter((lane) => lane.complete && !lane.byHand));
+  const contactIds = $derived([...chosen.ids]);
+
+  async function act(action: () => Promise<unknown>, done: string) {
+    problem = '';
+    said = '';
+    try {
+      await action();
+      said = done;
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  }
+
+  function card(via: 'BUREAU' | 'DIRECT' | 'MANAGER') {
+    const wish = { contactIds, via, manager: via === 'MANAGER' ? manager : undefined };
+    void act(
+      () => got(api.POST('/api/cards', { body: wish })),
+      `${counted(contactIds.length, 'card')} to print, under Services, Card desk.`,
+    );
+  }
+</script>
+
+<Menu label="Send">
+  {#if chosen.all}
+    <p class="muted">Choose contacts one by one to send just those; what is due goes under Services.</p>
+  {:else}
+    {#each ready as lane (lane.id)}
+      <button
+        class="choice"
+        onclick={() =>
+          act(
+            () => app.lanes.handOver(lane.id, { contactIds }),
+            `What of them is due is on its way to ${lane.name}.`,
+          )}>To {lane.name} now</button
+      >
+    {/each}
+    <button class="choice" onclick={() => card('BUREAU')}>Paper card by the bureau</button>
+    <button class="choice" onclick={() => card('DIRECT')}>Paper card direct</button>
+    <div class="manager">
+      <input aria-label="The manager's call" placeholder="Manager's call" bind:value={manager} />
+      <Button size="small" kind="ghost" disabled={!manager.trim()} on:click={() => card('MANAGER')}
+        >Card to the manager</Button
+      >
+    </div>
+  {/if}
+  {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+  <p role="status">{said}</p>
+</Menu>
+
+<style>
+  .choice {
+    display: block;
+    width: 100%;
+    padding: 6px 0;
+    border: 0;
+    background: none;
+    color: var(--yb-ink);
+    font: inherit;
+    text-align: left;
+    cursor: pointer;
+  }
+
+  .choice:hover {
+    color: var(--yb-accent);
+  }
+
+  .manager {
+    display: flex;
+    align-items: center;
+    gap: 4px;
+  }
+
+  input {
+    width: 120px;
+    height: 28px;
+    padding: 0 8px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 2px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+    text-transform: uppercase;
+  }
+</style>

@@ -1,0 +1,140 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { Problem, type Lane, type ServiceOutlook } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import { counted, grouped } from '../shared/format';
+  import HeldBack from './HeldBack.svelte';
+  import ProblemList from './ProblemList.svelte';
+  import Receipts from './Receipts.svelte';
+  import WhenToSend from './WhenToSend.svelte';
+
+  let { lane, app, ready, onsetup }: { lane: Lane; app: AppState; ready: boolean; onsetup: () => void } =
+    $props();
+
+  let outlook = $state.raw<ServiceOutlook | undefined>(undefined);
+  let problem = $state('');
+  let fromDay = $state('');
+  let untilDay = $state('');
+  let said = $state('');
+
+  $effect(() => {
+    void lane.counts;
+    app.lanes.outlook(lane.id).then(
+      (answer) => (outlook = answer),
+      (e: unknown) => (problem = e instanceof Problem ? e.message : String(e)),
+    );
+  });
+
+  async function act(action: () => Promise<void>, done: string) {
+    problem = '';
+    said = '';
+    try {
+      await action();
+      said = done;
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  }
+</script>
+
+<WhenToSend {lane} lanes={app.lanes} />
+
+{#if outlook && lane.due > 0}
+  <section aria-label="What would go">
+    <h3>
+      What would go <span class="hint"
+        >{counted(outlook.handovers, 'handover')}; nothing is sent by looking.</span
+      >
+    </h3>
+    <p class="going">
+      {#each outlook.going as one, i (one.ownCall)}
+        {#if i > 0}<span class="muted"> · </span>{/if}
+        <span class="mono">{grouped(one.contacts)}</span> as <span class="mono">{one.ownCall}</span>,
+        {one.from.slice(0, 10)}{one.from.slice(0, 10) === one.until.slice(0, 10)
+          ? ''
+          : ` to ${one.until.slice(0, 10)}`}
+      {/each}
+    </p>
+    <div class="choose">
+      {#if !lane.proven}
+        <Button
+          kind="tertiary"
+          size="small"
+          disabled={!ready}
+          on:click={() => act(() => app.lanes.handOver(lane.id, { most: 1 }), 'One contact is on its way.')}
+          >Try with one contact</Button
+        >
+      {/if}
+      <label>From <input type="date" bind:value={fromDay} /></label>
+      <label>until <input type="date" bind:value={untilDay} /></label>
+      <Button
+        kind="ghost"
+        size="small"
+        disabled={!ready || (!fromDay && !untilDay)}
+        on:click={() =>
+          act(
+            () =>
+              app.lanes.handOver(lane.id, {
+                fromDay: fromDay || undefined,
+                untilDay: untilDay || undefined,
+              }),
+            'Those are on their way.',
+          )}>Hand over these days</Button
+      >
+      <span role="status">{said}</span>
+    </div>
+  </section>
+{/if}
+{#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+
+<ProblemList
+  title="Refused"
+  hint="Correct the contact and it goes again by itself."
+  lines={app.lanes.refused[lane.id] ?? []}
+  total={lane.counts['REFUSED'] ?? 0}
+  {lane}
+  {app}
+/>
+{#if outlook && outlook.held.length > 0}
+  <HeldBack {lane} {app} held={outlook.held} {onsetup} />
+{/if}
+<Receipts handovers={lane.handovers} />
+
+<style>
+  section {
+    margin-top: 12px;
+  }
+
+  h3 {
+    font-size: 14px;
+    font-weight: 600;
+  }
+
+  .hint {
+    margin-left: 8px;
+    color: var(--yb-ink-2);
+    font-weight: 400;
+  }
+
+  .going {
+    margin: 4px 0;
+  }
+
+  .choose {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 12px;
+  }
+
+  input {
+    height: 28px;
+    padding: 0 6px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 2px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+    color-scheme: dark light;
+  }
+</style>

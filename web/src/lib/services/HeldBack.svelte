@@ -1,0 +1,152 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import type { HeldReason, Lane, LogLine, Remedy } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import { grouped, utcDate, utcMinute } from '../shared/format';
+
+  let { lane, app, held, onsetup }: { lane: Lane; app: AppState; held: HeldReason[]; onsetup: () => void } =
+    $props();
+
+  let open = $state('');
+  let value = $state('');
+
+  const total = $derived(held.reduce((sum, one) => sum + one.contacts, 0));
+  const lines = $derived((app.lanes.held[lane.id] ?? []) as LogLine[]);
+  const of = (reason: string) =>
+    lines.filter((line) => line.seals.some((seal) => seal.service === lane.id && seal.reason === reason));
+
+  function label(remedy: Remedy, one: HeldReason): string {
+    const these = one.contacts === 1 ? 'this one' : `these ${grouped(one.contacts)}`;
+    switch (remedy) {
+      case 'CLEAR_WAY':
+        return `They were direct: clear the propagation mode of ${these}`;
+      case 'ALLOW_RELAYED':
+        return `Let such contacts go to ${lane.name}`;
+      case 'FILL_FIELD':
+        return `Set ${one.field} of ${these}`;
+      case 'INSTALL_IDENTITY':
+        return 'Set up an identity';
+      case 'CHANGE_CHOICES':
+        return 'Change what goes there';
+      case 'LET_SOURCE_GO':
+        return 'Look at the sources';
+      case 'LEAVE_OUT':
+        return `Leave ${these} out`;
+    }
+  }
+
+  async function run(remedy: Remedy, one: HeldReason) {
+    switch (remedy) {
+      case 'CLEAR_WAY':
+        return app.lanes.editHeld(app, lane.id, one.reason, { PROP_MODE: '' });
+      case 'FILL_FIELD':
+        return app.lanes.editHeld(app, lane.id, one.reason, { [one.field]: value });
+      case 'ALLOW_RELAYED':
+        return app.lanes.change(lane.id, { relayed: true });
+      case 'LEAVE_OUT':
+        return app.lanes.leaveOut(lane.id, one.reason);
+      case 'LET_SOURCE_GO':
+        return app.go('intake', 'sources');
+      default:
+        return onsetup();
+    }
+  }
+</script>
+
+<section aria-label="Held back">
+  <h3>
+    Held back <span class="mono">{grouped(total)}</span>
+    <span class="hint">A rule keeps these here. Change what the rule looks at, or leave them.</span>
+  </h3>
+  {#each held as one (one.rule + one.reason)}
+    <div class="reason">
+      <p>
+        <span class="mono count">{grouped(one.contacts)}</span>
+        {one.reason}
+        <button class="more" onclick={() => (open = open === one.reason ? '' : one.reason)}
+          >{open === one.reason ? 'Hide them' : 'Show them'}</button
+        >
+      </p>
+      <div class="remedies">
+        {#each one.remedies as remedy (remedy)}
+          {#if remedy === 'FILL_FIELD'}
+            <input aria-label={`${one.field} for all of them`} placeholder={one.field} bind:value />
+          {/if}
+          <Button
+            kind="ghost"
+            size="small"
+            disabled={remedy === 'FILL_FIELD' && !value}
+            on:click={() => run(remedy, one)}>{label(remedy, one)}</Button
+          >
+        {/each}
+      </div>
+      {#if open === one.reason}
+        <ul>
+          {#each of(one.reason).slice(0, 12) as line (line.id)}
+            <li>
+              <span class="mono">{utcDate(line.start)} {utcMinute(line.start)}</span>
+              <button class="more mono" onclick={() => app.showContact(line.id)}>{line.call}</button>
+              <span class="muted">{line.band} {line.mode}</span>
+            </li>
+          {/each}
+        </ul>
+      {/if}
+    </div>
+  {/each}
+</section>
+
+<style>
+  section {
+    margin-top: 16px;
+  }
+
+  h3 {
+    font-size: 14px;
+    font-weight: 600;
+  }
+
+  .hint {
+    margin-left: 8px;
+    color: var(--yb-ink-2);
+    font-weight: 400;
+  }
+
+  .reason {
+    padding: 4px 0;
+    border-top: 1px solid var(--yb-line);
+  }
+
+  .count {
+    display: inline-block;
+    min-width: 48px;
+    font-weight: 600;
+  }
+
+  .remedies {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px;
+    margin-left: 36px;
+  }
+
+  input {
+    width: 96px;
+    height: 28px;
+    padding: 0 8px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 2px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+  }
+
+  ul {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 24px;
+    margin: 4px 0 4px 48px;
+    padding: 0;
+    list-style: none;
+  }
+</style>

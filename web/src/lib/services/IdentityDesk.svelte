@@ -1,0 +1,224 @@
+<script lang="ts">
+  import { Button, FileUploaderButton, PasswordInput, TextInput } from 'carbon-components-svelte';
+  import { Problem, type Lane, type LaneIdentity } from '../api/client';
+  import { utcDate } from '../shared/format';
+  import type { LaneStore } from './lanes.svelte';
+
+  let { lane, lanes }: { lane: Lane; lanes: LaneStore } = $props();
+
+  let form = $state<'none' | 'ask' | 'install' | number>('none');
+  let call = $state('');
+  let fromDay = $state('');
+  let untilDay = $state('');
+  let postalAddress = $state('');
+  let codes = $state<Record<number, string>>({});
+  let files = $state<readonly File[]>([]);
+  let passphrase = $state('');
+  let problem = $state<Problem | undefined>(undefined);
+  let said = $state('');
+
+  async function run(action: () => Promise<void>, done: string) {
+    problem = undefined;
+    said = '';
+    try {
+      await action();
+      said = done;
+      form = 'none';
+      passphrase = '';
+    } catch (e) {
+      problem = e instanceof Problem ? e : new Problem(String(e));
+    }
+  }
+
+  function ask(event: SubmitEvent) {
+    event.preventDefault();
+    void run(
+      () => lanes.ask(lane.id, { call, fromDay, untilDay: untilDay || undefined, postalAddress }),
+      'Asked. A letter with a code is on its way.',
+    );
+  }
+
+  function collect(event: SubmitEvent, requestId: number) {
+    event.preventDefault();
+    void run(
+      () => lanes.collect(lane.id, requestId, codes[requestId] ?? ''),
+      'Installed. Contacts it covers are released now.',
+    );
+  }
+
+  function install(event: SubmitEvent) {
+    event.preventDefault();
+    const file = files[0];
+    if (!file) {
+      problem = new Problem('Choose the identity file first, usually named .p12 or .pfx.');
+      return;
+    }
+    void run(
+      () => lanes.install(lane.id, file, passphrase),
+      'Installed. Contacts it covers are released now.',
+    );
+  }
+
+  function keep(event: SubmitEvent, identity: LaneIdentity) {
+    event.preventDefault();
+    void run(
+      () => lanes.exportIdentity(lane.id, identity, passphrase),
+      'Saved as a file. Keep it, and its passphrase, in two places.',
+    );
+  }
+
+  function toggle(which: typeof form) {
+    form = form === which ? 'none' : which;
+    problem = undefined;
+    passphrase = '';
+  }
+</script>
+
+{#each lane.identities as identity (identity.id)}
+  <div class="identity">
+    <p>
+      <span class="mono call">{identity.call}</span>
+      <span class="muted"
+        >covers contacts from {utcDate(identity.validFrom)} to {utcDate(
+          identity.validUntil,
+        )}{identity.certificateEnds ? `; to be renewed by ${utcDate(identity.certificateEnds)}` : ''}</span
+      >
+    </p>
+    <div class="keys">
+      <button
+        onclick={() =>
+          run(() => lanes.renew(lane.id, identity.id), `The certificate of ${identity.call} is renewed.`)}
+        >Renew</button
+      >
+      <button aria-pressed={form === identity.id} onclick={() => toggle(identity.id)}>Keep as a file</button>
+      <button
+        onclick={() =>
+          run(
+            () => lanes.removeIdentity(lane.id, identity.id),
+            `Taken away. Contacts made as ${identity.call} are held.`,
+          )}>Take away</button
+      >
+    </div>
+    {#if form === identity.id}
+      <form onsubmit={(event) => keep(event, identity)} aria-label="Identity as a file">
+        <PasswordInput
+          size="sm"
+          labelText="Passphrase for the new file"
+          helperText="At least 8 characters. It protects this file only and is not stored."
+          bind:value={passphrase}
+        />
+        <Button type="submit" size="small">Save the file</Button>
+      </form>
+    {/if}
+  </div>
+{:else}
+  <p class="muted">None installed. Without one, every contact is held back.</p>
+{/each}
+
+{#each lane.requests as request (request.id)}
+  <form class="identity" onsubmit={(event) => collect(event, request.id)} aria-label="Code of the letter">
+    <p>
+      <span class="mono call">{request.call}</span>
+      <span class="muted">asked for on {utcDate(request.askedAt)}, {request.number}: {request.words}.</span>
+    </p>
+    <TextInput
+      size="sm"
+      labelText="Code in the letter"
+      placeholder="0000-0000"
+      bind:value={() => codes[request.id] ?? '', (code) => (codes[request.id] = code)}
+      invalid={problem?.fields.has('code')}
+      invalidText={problem?.fields.get('code')}
+    />
+    <div class="keys">
+      <Button type="submit" size="small">Get the certificate</Button>
+      <Button
+        kind="ghost"
+        size="small"
+        on:click={() => run(() => lanes.giveUp(lane.id, request.id), 'The request is given up.')}
+        >Give up</Button
+      >
+    </div>
+  </form>
+{/each}
+
+<div class="keys">
+  <button aria-pressed={form === 'ask'} onclick={() => toggle('ask')}>Ask for one</button>
+  <button aria-pressed={form === 'install'} onclick={() => toggle('install')}>Install from a file</button>
+</div>
+
+{#if form === 'ask'}
+  <form onsubmit={ask} aria-label="Ask for an identity">
+    <TextInput
+      size="sm"
+      labelText="Own call"
+      bind:value={call}
+      invalid={problem?.fields.has('call')}
+      invalidText={problem?.fields.get('call')}
+    />
+    <TextInput
+      size="sm"
+      labelText="First day of contacts"
+      placeholder="2015-01-01"
+      bind:value={fromDay}
+      invalid={problem?.fields.has('fromDay')}
+      invalidText={problem?.fields.get('fromDay')}
+    />
+    <TextInput
+      size="sm"
+      labelText="Last day (empty for no end)"
+      placeholder="2026-06-07"
+      bind:value={untilDay}
+      invalid={problem?.fields.has('untilDay')}
+      invalidText={problem?.fields.get('untilDay')}
+    />
+    <TextInput
+      size="sm"
+      labelText="Postal address for the letter"
+      bind:value={postalAddress}
+      invalid={problem?.fields.has('postalAddress')}
+      invalidText={problem?.fields.get('postalAddress')}
+    />
+    <Button type="submit" size="small">Make and send the request</Button>
+  </form>
+{:else if form === 'install'}
+  <form onsubmit={install} aria-label="Install an identity">
+    <FileUploaderButton
+      kind="tertiary"
+      size="small"
+      labelText="Choose identity file"
+      accept={['.p12', '.pfx']}
+      bind:files
+    />
+    <PasswordInput
+      size="sm"
+      labelText="Passphrase of the file"
+      helperText="Given when the identity was exported. It is not the account's password."
+      bind:value={passphrase}
+    />
+    <Button type="submit" size="small">Install identity</Button>
+  </form>
+{/if}
+{#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
+{#if said}<p role="status">{said}</p>{/if}
+
+<style>
+  form {
+    display: flex;
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 12px;
+    width: 100%;
+  }
+
+  .identity {
+    display: flex;
+    flex-direction: column;
+    align-items: flex-start;
+    gap: 8px;
+    width: 100%;
+  }
+
+  .call {
+    font-weight: 600;
+  }
+</style>

@@ -1,0 +1,70 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import type { AppState } from '../frame/app.svelte';
+  import LanePanel from './LanePanel.svelte';
+  import LaneStrip from './LaneStrip.svelte';
+
+  let { app }: { app: AppState } = $props();
+
+  const lanes = $derived(app.lanes);
+  const used = $derived(lanes.all.filter((lane) => lane.inUse && !lane.byHand));
+  const unused = $derived(lanes.all.filter((lane) => !lane.inUse));
+  const chosen = $derived(used.find((lane) => lane.id === lanes.chosen) ?? used[0]);
+
+  const SAYS: Record<string, string> = {
+    Quayside: 'Contact by contact, within seconds; edits and deletions follow.',
+    Postbag: 'A log in batches, and electronic cards to look at.',
+    Countersign: 'Certified confirmations, with signed batches.',
+  };
+</script>
+
+{#if used.length > 0}
+  <div class="lanes" role="tablist" aria-label="Services in use">
+    {#each used as lane (lane.id)}
+      <LaneStrip {lane} selected={lane.id === chosen?.id} onchoose={() => (lanes.chosen = lane.id)} />
+    {/each}
+  </div>
+{:else if !lanes.problem}
+  <p class="muted">Reading the services…</p>
+{/if}
+
+{#if unused.length > 0}
+  <div class="unused">
+    {#each unused as lane (lane.id)}
+      <span>
+        <strong>{lane.name}</strong> <span class="muted">{SAYS[lane.name] ?? ''}</span>
+        <Button kind="ghost" size="small" on:click={() => lanes.use(lane.id)}>Take into use</Button>
+      </span>
+    {/each}
+  </div>
+{/if}
+
+{#if chosen}
+  {#key chosen.id}<LanePanel lane={chosen} {app} />{/key}
+{/if}
+
+<style>
+  .lanes {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(260px, 1fr));
+    gap: 8px;
+    margin-bottom: 8px;
+  }
+
+  .unused {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 4px 32px;
+    margin-bottom: 12px;
+  }
+
+  .unused > span {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+  }
+
+  strong {
+    font-weight: 600;
+  }
+</style>

@@ -1,0 +1,147 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { Problem, type Guess, type Lane, type Unmatched } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import { utcDate, utcMinute } from '../shared/format';
+
+  let {
+    lane,
+    app,
+    unmatched,
+    onchanged,
+  }: { lane: Lane; app: AppState; unmatched: Unmatched[]; onchanged: () => Promise<void> } = $props();
+
+  let problem = $state('');
+  let said = $state('');
+
+  const WORDS: Record<Guess['differences'][number], string> = {
+    CALL: 'one character of the call',
+    OWN_CALL: 'our call',
+    BAND: 'the band',
+    MODE: 'the mode',
+    MODE_GROUP: 'the mode',
+    HOURS: 'whole hours',
+    DAY: 'a day',
+    TIME: 'the time',
+  };
+
+  const differs = (guess: Guess, ...which: Guess['differences']) =>
+    which.some((w) => guess.differences.includes(w));
+
+  async function correct(one: Unmatched, guess: Guess) {
+    problem = '';
+    try {
+      await app.lanes.correct(app, guess);
+      said = `${guess.contact.call} is corrected; it fits what ${one.call} logged. Undo it under Log, Changes.`;
+      await onchanged();
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  }
+
+  async function aside(one: Unmatched) {
+    await app.lanes.setAside(one.id);
+    await onchanged();
+  }
+</script>
+
+<section aria-label="Near misses">
+  <h3>
+    Fits no contact <span class="hint"
+      >They logged us, but not as we logged them. Who was wrong? Correct ours, or put it aside.</span
+    >
+  </h3>
+  {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+  <p role="status">{said}</p>
+  <table class="list">
+    <thead>
+      <tr
+        ><th><span class="visually-hidden">Whose</span></th><th>Date</th><th>UTC</th><th>Call</th><th>Band</th
+        ><th>Mode</th><th>As</th><th class="why">Differs in</th><th
+          ><span class="visually-hidden">Do</span></th
+        ></tr
+      >
+    </thead>
+    {#each unmatched as one (one.id)}
+      <tbody>
+        <tr class="theirs">
+          <td class="muted">they logged</td>
+          <td class="mono">{utcDate(one.start)}</td>
+          <td class="mono">{utcMinute(one.start)}</td>
+          <td class="mono">{one.call}</td>
+          <td>{one.band}</td>
+          <td>{one.mode}</td>
+          <td class="mono">{one.ownCall}</td>
+          <td class="why muted"
+            >{one.guesses.length === 0 ? `${lane.name} has it, we have nothing like it` : ''}</td
+          >
+          <td class="act">
+            <Button kind="ghost" size="small" on:click={() => aside(one)}>Put aside</Button>
+          </td>
+        </tr>
+        {#each one.guesses as guess (guess.contact.id)}
+          <tr class="ours">
+            <td class="muted">we logged</td>
+            <td class="mono" class:other={differs(guess, 'DAY')}>{utcDate(guess.contact.start)}</td>
+            <td class="mono" class:other={differs(guess, 'HOURS', 'TIME')}
+              >{utcMinute(guess.contact.start)}</td
+            >
+            <td class="mono" class:other={differs(guess, 'CALL')}>
+              <button class="more mono" onclick={() => app.showContact(guess.contact.id)}
+                >{guess.contact.call}</button
+              >
+            </td>
+            <td class:other={differs(guess, 'BAND')}>{guess.contact.band}</td>
+            <td class:other={differs(guess, 'MODE', 'MODE_GROUP')}>{guess.contact.mode}</td>
+            <td class="mono" class:other={differs(guess, 'OWN_CALL')}>{guess.contact.ownCall}</td>
+            <td class="why">{guess.differences.map((d) => WORDS[d]).join(' and ')}</td>
+            <td class="act">
+              <Button kind="tertiary" size="small" on:click={() => correct(one, guess)}>Correct ours</Button>
+            </td>
+          </tr>
+        {/each}
+      </tbody>
+    {/each}
+  </table>
+</section>
+
+<style>
+  section {
+    margin-top: 12px;
+  }
+
+  h3 {
+    font-size: 14px;
+    font-weight: 600;
+  }
+
+  .hint {
+    margin-left: 8px;
+    color: var(--yb-ink-2);
+    font-weight: 400;
+  }
+
+  td {
+    height: 34px;
+    white-space: nowrap;
+  }
+
+  .theirs td {
+    border-top: 1px solid var(--yb-line-strong);
+  }
+
+  .other {
+    font-weight: 600;
+    text-decoration: underline wavy var(--yb-trouble);
+    text-underline-offset: 4px;
+  }
+
+  .why {
+    width: 100%;
+  }
+
+  .act {
+    padding-right: 0;
+    text-align: right;
+  }
+</style>
