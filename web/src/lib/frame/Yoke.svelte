@@ -77,10 +77,10 @@
   .yoke {
     position: relative;
     display: flex;
-    gap: 8px;
+    gap: 4px;
     align-items: center;
     height: var(--yb-yoke-height);
-    padding: 0 12px;
+    padding: 0 8px;
     background: var(--yb-panel);
     border-bottom: 1px solid var(--yb-line);
   }
@@ -98,7 +98,7 @@
     flex: 1 1 auto;
     display: flex;
     align-items: center;
-    gap: 8px;
+    gap: 4px;
     min-width: 0;
   }
 
@@ -149,7 +149,7 @@
     align-items: baseline;
     gap: 8px;
     height: 40px;
-    padding: 0 20px;
+    padding: 0 14px;
     line-height: 38px;
     border: 2px solid var(--yb-line-strong);
     border-radius: 20px;

@@ -8,7 +8,7 @@
   let { app }: { app: AppState } = $props();
 
   const desk = new CardStore();
-  const PILES: { pile: CardPile; label: string; empty: string }[] = [
+  const PILES = [
     {
       pile: 'TO_SEND',
       label: 'To send',
@@ -16,7 +16,7 @@
     },
     { pile: 'SENT', label: 'Sent', empty: 'No card of ours is on its way.' },
     { pile: 'RECEIVED', label: 'Received', empty: 'No paper card has come yet.' },
-  ];
+  ] as const;
 
   let pile = $state<CardPile>('TO_SEND');
   let chosen = $state<Set<number>>(new Set());
@@ -26,7 +26,7 @@
   let said = $state('');
   let shown = $state.raw<Received | undefined>(undefined);
 
-  const present = $derived(PILES.find((p) => p.pile === pile) ?? PILES[0]!);
+  const present = $derived(PILES.find((p) => p.pile === pile) ?? PILES[0]);
   const ids = $derived(chosen.size > 0 ? [...chosen] : desk.cards.map((card: PaperCard) => card.contact.id));
   const postbag = $derived(app.lanes.all.find((lane) => lane.name === 'Postbag'));
 

@@ -73,6 +73,8 @@ public abstract class AppTest {
             "withdrawal",
             "paper_card",
             "identity_request",
+            "member_activity",
+            "mail_gateway",
             "delivery",
             "delivery_past",
             "journey_note",

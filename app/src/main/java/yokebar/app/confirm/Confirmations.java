@@ -19,6 +19,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.delivery.ContactsAccepted;
 import yokebar.app.delivery.Deliveries;
 import yokebar.app.delivery.LaneChanged;
 import yokebar.app.delivery.Services;
@@ -123,6 +124,21 @@ class Confirmations implements JourneySource {
     @EventListener
     void logged(ContactsLogged event) {
         matchWaiting(calls(event.contacts()));
+    }
+
+    /** What was confirmed before the service took it, or while it went there again, is confirmed now. */
+    @EventListener
+    void accepted(ContactsAccepted event) {
+        List<Long> confirmed = db.createNativeQuery(
+                        "select distinct c.contact_id from unnest(:ids) as w(id) join confirmation c"
+                                + " on c.contact_id = w.id and c.service_id = :service",
+                        Long.class)
+                .setParameter("ids", event.contactIds().toArray(Long[]::new))
+                .setParameter("service", event.serviceId())
+                .getResultList();
+        if (!confirmed.isEmpty()) {
+            deliveries.confirmed(event.serviceId(), confirmed);
+        }
     }
 
     @EventListener

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.FieldProblem;
 import yokebar.app.delivery.HandoverWorker;
@@ -48,7 +49,8 @@ class ElectronicCards {
             boolean picture) {}
 
     /** @param picturesOnly whether only cards are wanted */
-    List<Received> latest(int serviceId, boolean picturesOnly) {
+    @Transactional(readOnly = true)
+    public List<Received> latest(int serviceId, boolean picturesOnly) {
         return db.createQuery(
                         "from ConfirmationRow where serviceId = :service"
                                 + (picturesOnly ? " and picture is not null" : "") + " order by id desc",

@@ -18,6 +18,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -42,6 +43,8 @@ import yokebar.core.delivery.Eligibility;
 @Service
 public class Deliveries {
     private static final int REVIEW_AT_ONCE = 1000;
+    /** Where contacts stand must be there before others look at it, such as for a confirmation that waited. */
+    private static final int BEFORE_OTHERS = 0;
 
     private final EntityManager db;
     private final BulkInsert bulk;
@@ -76,6 +79,7 @@ public class Deliveries {
 
     /** Runs inside the transaction that stores the contacts, so neither is ever there without the other. */
     @EventListener
+    @Order(BEFORE_OTHERS)
     void logged(ContactsLogged event) {
         Instant now = clock.instant();
         StateTally tally = new StateTally();
@@ -187,6 +191,7 @@ public class Deliveries {
 
     /** Runs inside the transaction that changes the contacts. */
     @EventListener
+    @Order(BEFORE_OTHERS)
     void changed(ContactsChanged event) {
         Instant now = clock.instant();
         StateTally tally = new StateTally();
@@ -231,6 +236,7 @@ public class Deliveries {
 
     /** Runs inside the transaction that brings contacts back; they stand where they stood. */
     @EventListener
+    @Order(BEFORE_OTHERS)
     void restored(ContactsRestored event) {
         List<Long> contactIds = event.contacts().stream().map(LoggedContact::id).toList();
         db.createNativeQuery("insert into delivery select p.* except (p.change_id) from unnest(:ids) as w(id)"
@@ -400,10 +406,18 @@ public class Deliveries {
         return moved.size();
     }
 
-    /** The confirmation of a contact by the other side was fetched. */
+    /**
+     * The confirmation of a contact by the other side was fetched. One that was edited since the service took it goes there
+     * again first: what it has is not what was confirmed.
+     */
     @Transactional(propagation = Propagation.MANDATORY)
     public void confirmed(int serviceId, Collection<Long> contactIds) {
-        happened(serviceId, contactIds, DeliveryEvent.CONFIRMED);
+        List<Long> settled = of(serviceId, contactIds).stream()
+                .filter(delivery -> delivery.state != DeliveryState.CHANGED
+                        || !adapter(serviceId).rules().takesChanges())
+                .map(Delivery::contactId)
+                .toList();
+        happened(serviceId, settled, DeliveryEvent.CONFIRMED);
     }
 
     /** What was taken for the confirmation of these contacts speaks of others. */

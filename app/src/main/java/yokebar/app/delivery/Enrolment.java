@@ -37,7 +37,6 @@ class Enrolment {
     private final EntityManager db;
     private final Services services;
     private final Identities identities;
-    private final HandoverDesk desk;
     private final SecretBox secrets;
     private final Clock clock;
     private final TransactionTemplate transaction;
@@ -46,14 +45,12 @@ class Enrolment {
             EntityManager db,
             Services services,
             Identities identities,
-            HandoverDesk desk,
             SecretBox secrets,
             Clock clock,
             TransactionTemplate transaction) {
         this.db = db;
         this.services = services;
         this.identities = identities;
-        this.desk = desk;
         this.secrets = secrets;
         this.clock = clock;
         this.transaction = transaction;
@@ -117,7 +114,6 @@ class Enrolment {
         transaction.executeWithoutResult(status -> {
             identities.install(serviceId, identity, passphrase);
             db.remove(request(requestId));
-            desk.identitiesChanged(serviceId);
         });
     }
 
@@ -139,10 +135,7 @@ class Enrolment {
         } catch (ServiceRefused | ServiceUnreachable | IdentityFile.UnusableIdentity | GeneralSecurityException e) {
             throw new FieldProblem("identity", String.valueOf(e.getMessage()));
         }
-        transaction.executeWithoutResult(status -> {
-            identities.install(serviceId, identity, passphrase);
-            desk.identitiesChanged(serviceId);
-        });
+        transaction.executeWithoutResult(status -> identities.install(serviceId, identity, passphrase));
     }
 
     /**

@@ -208,7 +208,7 @@ class HandoverDesk {
         SigningKey key = identity == null
                 ? null
                 : identities
-                        .key(service.serviceId(), identity.call(), identity.validFrom())
+                        .key(service.serviceId(), identity)
                         .orElseThrow(() -> new IllegalStateException("the identity went away"));
         List<ServiceAdapter.Parcel> parcels = new ArrayList<>();
         for (Delivery delivery : claimed) {
@@ -383,6 +383,7 @@ class HandoverDesk {
         finish(handover, tally);
         if (taken > 0) {
             services.proven(handover.serviceId);
+            events.publishEvent(new ContactsAccepted(handover.serviceId, boxed(handover.contactIds)));
         }
     }
 
@@ -490,10 +491,11 @@ class HandoverDesk {
     /** Lets everything that waits for its next try be tried at once. */
     @Transactional
     public void hurry(int serviceId) {
-        db.createQuery("from Handover where serviceId = :service and nextTryAt is not null", Handover.class)
+        // Without a new version: it must not come in the way of a try that is under way.
+        db.createQuery("update Handover set nextTryAt = :now where serviceId = :service and nextTryAt is not null")
+                .setParameter("now", clock.instant())
                 .setParameter("service", serviceId)
-                .getResultStream()
-                .forEach(h -> h.nextTryAt = clock.instant());
+                .executeUpdate();
     }
 
     private void finish(Handover handover, StateTally tally) {

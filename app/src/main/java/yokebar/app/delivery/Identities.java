@@ -2,8 +2,6 @@ package yokebar.app.delivery;
 
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
-import java.time.Instant;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -32,9 +30,8 @@ class Identities {
     /** What can be signed for a service at present. */
     @Transactional(readOnly = true)
     public List<SigningIdentity> of(int serviceId) {
-        return known.computeIfAbsent(serviceId, id -> rows(id).stream()
-                .map(row -> new SigningIdentity(new Call(row.callSign), row.validFrom, row.validUntil))
-                .toList());
+        return known.computeIfAbsent(
+                serviceId, id -> rows(id).stream().map(Identities::identity).toList());
     }
 
     /**
@@ -70,13 +67,12 @@ class Identities {
         return identity;
     }
 
-    /** The key for an own call at a contact's date, opened for signing; of several the one that ends last. */
+    /** The key of an identity, opened for signing; of several for the same dates the one that ends last. */
     @Transactional(readOnly = true)
-    public Optional<SigningKey> key(int serviceId, Call ownCall, Instant start) {
+    public Optional<SigningKey> key(int serviceId, SigningIdentity identity) {
         return rows(serviceId).stream()
-                .filter(row -> new SigningIdentity(new Call(row.callSign), row.validFrom, row.validUntil)
-                        .covers(ownCall, start))
-                .max(Comparator.comparing(row -> row.certificateEnds == null ? Instant.EPOCH : row.certificateEnds))
+                .filter(row -> identity(row).equals(identity))
+                .findFirst()
                 .map(this::open);
     }
 
@@ -118,9 +114,16 @@ class Identities {
         }
     }
 
+    private static SigningIdentity identity(SigningIdentityRow row) {
+        return new SigningIdentity(new Call(row.callSign), row.validFrom, row.validUntil);
+    }
+
+    /** Those that end last come first: where several cover a contact, the freshest signs it. */
     private List<SigningIdentityRow> rows(int serviceId) {
         return db.createQuery(
-                        "from SigningIdentityRow where serviceId = :service order by id", SigningIdentityRow.class)
+                        "from SigningIdentityRow where serviceId = :service"
+                                + " order by certificateEnds desc nulls last, id",
+                        SigningIdentityRow.class)
                 .setParameter("service", serviceId)
                 .getResultList();
     }

@@ -168,7 +168,8 @@ class ServiceController {
             @RequestParam("file") MultipartFile file,
             @RequestParam("passphrase") String passphrase)
             throws IOException {
-        identities.install(id, file.getBytes(), passphrase);
+        byte[] content = file.getBytes();
+        OnConflict.tryAgain(() -> identities.install(id, content, passphrase));
         return identitiesChanged(id);
     }
 
@@ -216,7 +217,10 @@ class ServiceController {
     }
 
     private LaneView identitiesChanged(int id) {
-        desk.identitiesChanged(id);
+        OnConflict.tryAgain(() -> {
+            desk.identitiesChanged(id);
+            return id;
+        });
         worker.review(id);
         worker.settingsChanged(id);
         return lanes.lane(id);

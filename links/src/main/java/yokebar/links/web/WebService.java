@@ -22,6 +22,8 @@ public final class WebService {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final Duration CONNECT_WITHIN = Duration.ofSeconds(5);
     private static final int OVERLOADED = 429;
+    private static final int MOST_WAITS = 3;
+    private static final int LONGEST_WAIT_S = 10;
     private static final int SERVER_FAULT = 500;
 
     private final HttpClient http = HttpClient.newBuilder()
@@ -79,12 +81,21 @@ public final class WebService {
         throw nonsense("gave an address elsewhere", null);
     }
 
-    /** @throws ServiceUnreachable when no proper answer came */
+    /**
+     * Sends a request. A service that asks for patience for a moment gets it; the request must be one that can be sent again.
+     *
+     * @throws ServiceUnreachable when no proper answer came
+     */
     public Answer send(HttpRequest request) throws ServiceUnreachable {
         int status;
         byte[] body;
         try {
             HttpResponse<InputStream> response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
+            for (int waits = 0; waits < MOST_WAITS && patience(response) > 0; waits++) {
+                response.body().close();
+                Thread.sleep(patience(response));
+                response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
+            }
             status = response.statusCode();
             try (InputStream in = response.body()) {
                 body = in.readNBytes(limits.mostBytes() + 1);
@@ -109,6 +120,17 @@ public final class WebService {
             throw unreachable("answers too much", "sent more than " + limits.mostBytes() + " bytes", null);
         }
         return new Answer(status, body);
+    }
+
+    /** How long an overloaded service asks to wait, ms; 0 when it does not, or asks for more than a moment. */
+    private static long patience(HttpResponse<?> response) {
+        if (response.statusCode() != OVERLOADED) {
+            return 0;
+        }
+        String asked = response.headers().firstValue("Retry-After").orElse("");
+        return asked.matches("\\d{1,2}") && Integer.parseInt(asked) <= LONGEST_WAIT_S
+                ? Math.max(1, Integer.parseInt(asked)) * 1000L
+                : 0;
     }
 
     /** The service's own words in a refusal, without the point at their end. */
