@@ -67,8 +67,11 @@
   form {
     display: flex;
     flex-direction: column;
-    align-items: flex-start;
     gap: 12px;
     width: 100%;
+  }
+
+  form :global(.bx--btn) {
+    align-self: flex-start;
   }
 </style>

@@ -141,6 +141,10 @@
     font: inherit;
   }
 
+  .remedies :global(.bx--btn) {
+    max-width: none;
+  }
+
   ul {
     display: flex;
     flex-wrap: wrap;

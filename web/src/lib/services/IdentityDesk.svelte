@@ -202,20 +202,16 @@
 {#if said}<p role="status">{said}</p>{/if}
 
 <style>
-  form {
+  form,
+  .identity {
     display: flex;
     flex-direction: column;
-    align-items: flex-start;
     gap: 12px;
     width: 100%;
   }
 
-  .identity {
-    display: flex;
-    flex-direction: column;
-    align-items: flex-start;
-    gap: 8px;
-    width: 100%;
+  form :global(.bx--btn) {
+    align-self: flex-start;
   }
 
   .call {

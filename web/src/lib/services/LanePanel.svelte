@@ -37,7 +37,7 @@
       <button aria-pressed={page === 'out'} onclick={() => (page = 'out')}>Going out</button>
       {#if lane.confirms}
         <button aria-pressed={page === 'back'} onclick={() => (page = 'back')}>
-          Coming back{#if lane.unmatched > 0}<span class="mono"> {grouped(lane.unmatched)}</span>{/if}
+          Coming back{lane.unmatched > 0 ? ` · ${grouped(lane.unmatched)}` : ''}
         </button>
       {/if}
       <button aria-pressed={page === 'setup'} onclick={() => (page = 'setup')}>Set-up</button>

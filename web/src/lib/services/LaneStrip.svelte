@@ -36,8 +36,9 @@
     {says}
   </span>
   <span class="counts mono">
-    {grouped((lane.counts['ACCEPTED'] ?? 0) + (lane.counts['CONFIRMED'] ?? 0))} accepted ·
-    {grouped(lane.counts['CONFIRMED'] ?? 0)} confirmed
+    {grouped((lane.counts['ACCEPTED'] ?? 0) + (lane.counts['CONFIRMED'] ?? 0))} accepted{lane.confirms
+      ? ` · ${grouped(lane.counts['CONFIRMED'] ?? 0)} confirmed`
+      : ''}
   </span>
   {#if troubles.length > 0}<span class="trouble">{troubles.join(' · ')}</span>{/if}
 </button>
@@ -47,6 +48,7 @@
     display: grid;
     grid-template-columns: auto 1fr;
     gap: 2px 12px;
+    align-content: start;
     align-items: baseline;
     padding: 8px 12px;
     border: 1px solid var(--yb-line);

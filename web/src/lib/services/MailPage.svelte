@@ -108,7 +108,10 @@
       <p role="status">{mail.view.session.sentence}</p>
     {/if}
     {#if mail.view && mail.view.letters.length === 0}
-      <p class="muted">The outbox is empty.</p>
+      <p class="muted">
+        The outbox is empty. While the network is away, pack what is due here and begin a session when the
+        radio has a link; a session that breaks off goes on where it stopped.
+      </p>
     {:else if mail.view}
       <table class="list">
         <thead>
@@ -156,8 +159,11 @@
   form {
     display: flex;
     flex-direction: column;
-    align-items: flex-start;
     gap: 12px;
+  }
+
+  form :global(.bx--btn) {
+    align-self: flex-start;
   }
 
   .act {

@@ -72,6 +72,8 @@ class AccessibilityTest {
         "intake/import",
         "hookups",
         "services",
+        "services/cards",
+        "services/mail",
         "station/calls",
         "station/places",
         "station/positions",

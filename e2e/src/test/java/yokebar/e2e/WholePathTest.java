@@ -141,8 +141,9 @@ class WholePathTest {
         page.getByLabel("Address").fill(standIns.countersign().address());
         page.getByLabel("Account name").fill(Countersign.ACCOUNT);
         page.getByLabel("Account password").fill(Countersign.PASSWORD);
-        page.getByText("Save account").click();
-        assertThat(page.getByText("Saved. Try it with Test under Hookups.")).isVisible();
+        page.getByText("Save and try").click();
+        assertThat(page.getByText("Saved. Account CU9QYB is in good standing.")).isVisible();
+        page.getByText("Install from a file").click();
         byte[] identity = standIns.countersign()
                 .authority()
                 .issue(
@@ -160,6 +161,8 @@ class WholePathTest {
         page.getByLabel("Passphrase of the file").fill(PASSPHRASE);
         page.getByText("Install identity").click();
         assertThat(stage("DUE")).containsText("1");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Going out"))
+                .click();
         page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Hand over 1 contact now"))
                 .click();
         assertThat(stage("ACCEPTED")).containsText("1");
@@ -182,8 +185,8 @@ class WholePathTest {
     @Order(4)
     void countersignDownIsTroubleAndThenCaughtUpWith() throws Exception {
         open("Services");
-        page.getByText("By hand: nothing goes until you say so").click();
-        assertThat(page.getByText("By itself: what is due goes within seconds")).isVisible();
+        page.getByText("Let it go by itself").click();
+        assertThat(page.getByLabel("When it is handed over")).hasValue("AT_ONCE");
         standIns.countersign().setUp(false);
         standIns.program().contact(Map.of("CALL", "OZ1QAB"));
         Locator plate = page.getByRole(

@@ -167,9 +167,17 @@ public final class YokebarProcess implements AutoCloseable {
 
     /** Posts something as JSON text; gives the answer. */
     public JsonNode post(String path, String json) throws IOException, InterruptedException {
+        return send("POST", path, json);
+    }
+
+    public JsonNode put(String path, String json) throws IOException, InterruptedException {
+        return send("PUT", path, json);
+    }
+
+    private JsonNode send(String method, String path, String json) throws IOException, InterruptedException {
         HttpRequest request = HttpRequest.newBuilder(address().resolve(path))
                 .header("Content-Type", "application/json")
-                .POST(HttpRequest.BodyPublishers.ofString(json))
+                .method(method, HttpRequest.BodyPublishers.ofString(json))
                 .build();
         HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
         if (answer.statusCode() != 200) {

@@ -125,7 +125,6 @@ public class Deliveries {
         }
         store(tally);
         events.publishEvent(new SealsChanged(List.copyOf(contactIds)));
-        events.publishEvent(new LaneChanged(serviceId));
     }
 
     private static Delivery fresh(long contactId, int serviceId, Instant now) {
@@ -351,7 +350,6 @@ public class Deliveries {
         }
         store(tally);
         events.publishEvent(new SealsChanged(contactIds));
-        events.publishEvent(new LaneChanged(serviceId));
     }
 
     private List<Delivery> of(int serviceId, Collection<Long> contactIds) {
@@ -435,7 +433,6 @@ public class Deliveries {
         found.forEach(delivery -> delivery.apply(event, null, now, tally));
         store(tally);
         events.publishEvent(new SealsChanged(List.copyOf(contactIds)));
-        events.publishEvent(new LaneChanged(serviceId));
     }
 
     /**
@@ -491,8 +488,9 @@ public class Deliveries {
         return counts;
     }
 
-    /** Writes the counts a transaction changed. To be called once, at its end. */
+    /** Writes the counts a transaction changed, and tells. To be called once, at its end. */
     void store(StateTally tally) {
+        tally.changes().keySet().forEach(service -> events.publishEvent(new LaneChanged(service)));
         tally.changes()
                 .forEach((service, states) -> states.forEach((state, contacts) -> {
                     if (contacts != 0) {

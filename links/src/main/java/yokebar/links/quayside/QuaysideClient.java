@@ -25,6 +25,8 @@ public final class QuaysideClient {
 
     private final WebService web;
     private final AccountCalls calls;
+    private final List<BatchReport.Result> soFar = new ArrayList<>();
+    private String underWay = "";
 
     /** @param key of the API; not to be kept elsewhere */
     public QuaysideClient(URI address, String key) {
@@ -49,15 +51,21 @@ public final class QuaysideClient {
     }
 
     /**
-     * Pushes contacts one after the other. Broken off in between, the same pushes with the same key do no harm.
+     * Pushes contacts one after the other. Broken off in between, the next try with the same key goes on where this one
+     * stopped; and should nobody remember where that was, the same pushes with the same key do no harm.
      *
      * @param idempotencyKey each contact goes with it and its own place behind
      */
-    public Submission push(List<Push> pushes, String idempotencyKey) throws ServiceRefused, ServiceUnreachable {
-        List<BatchReport.Result> results = new ArrayList<>();
-        for (int i = 0; i < pushes.size(); i++) {
-            results.add(push(pushes.get(i), idempotencyKey + ":" + i));
+    public synchronized Submission push(List<Push> pushes, String idempotencyKey) throws ServiceRefused, ServiceUnreachable {
+        if (!idempotencyKey.equals(underWay)) {
+            underWay = idempotencyKey;
+            soFar.clear();
         }
+        while (soFar.size() < pushes.size()) {
+            int i = soFar.size();
+            soFar.add(push(pushes.get(i), idempotencyKey + ":" + i));
+        }
+        List<BatchReport.Result> results = List.copyOf(soFar);
         String words = pushes.size() == 1 ? "Pushed 1 contact" : "Pushed " + pushes.size() + " contacts";
         return new Submission(new Receipt("push", words), new BatchReport(true, results));
     }

@@ -80,7 +80,7 @@ final class CardPicture {
             {"Mode", fields.getOrDefault("MODE", "")},
             {"Report", fields.getOrDefault("RST_SENT", "59")},
         };
-        int[] widths = {100, 110, 70, 70, 76, 70};
+        int[] widths = {92, 122, 72, 66, 76, 68};
         int x = 32;
         pen.setStroke(new BasicStroke(1));
         for (int i = 0; i < cells.length; i++) {
