@@ -158,11 +158,14 @@ class ChaosTest {
         assertThat(inLog).as("enough came through to mean something").isGreaterThan(CONTACTS / 4);
         Instant until = Instant.now().plus(TO_SETTLE);
         while (!settled(yokebar, inLog)) {
-            assertThat(Instant.now()).as("settled: " + yokebar.text("/api/services")).isBefore(until);
+            assertThat(Instant.now())
+                    .as("settled: " + yokebar.text("/api/services"))
+                    .isBefore(until);
             Thread.sleep(500);
         }
         for (int service = 1; service <= 3; service++) {
-            for (JsonNode reason : yokebar.get("/api/services/" + service + "/outlook").path("held")) {
+            for (JsonNode reason :
+                    yokebar.get("/api/services/" + service + "/outlook").path("held")) {
                 assertThat(reason.path("reason").asString()).contains("Made over a repeater");
             }
         }

@@ -59,6 +59,7 @@ public final class Pictures {
                         .waitFor();
                 take(page, folder, view.toLowerCase());
             }
+            services(page, folder);
             page.navigate(page.url().replaceAll("#.*", "#/first-steps"));
             page.getByText("Not now").click();
             page.getByText("Not now").click();
@@ -104,6 +105,31 @@ public final class Pictures {
                 .waitFor();
         take(page, folder, "program");
         page.keyboard().press("Escape");
+    }
+
+    /** A log of another station that is two hours off, and cards on both ways. */
+    private static void services(Page page, Path folder) {
+        backstage("countersign/old-confirmation", "{\"call\":\"LU1QZZ\",\"date\":\"20160501\"}");
+        page.navigate(page.url().replaceAll("#.*", "#/log"));
+        for (int row = 3; row < 9; row++) {
+            page.locator("[data-contact] input[type=checkbox]").nth(row).check();
+        }
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Send"))
+                .click();
+        page.getByText("Paper card by the bureau").click();
+        page.getByText("cards to print").waitFor();
+        page.keyboard().press("Escape");
+        page.navigate(page.url().replaceAll("#.*", "#/services/cards"));
+        page.locator("button.thumb").first().click();
+        page.locator("figure img").waitFor();
+        take(page, folder, "cards");
+        page.navigate(page.url().replaceAll("#.*", "#/services/lanes"));
+        page.getByText("Fetch confirmations").click();
+        page.getByText("Coming back", new Page.GetByTextOptions().setExact(false))
+                .first()
+                .click();
+        page.getByText("they logged").first().waitFor();
+        take(page, folder, "near-misses");
     }
 
     /** Made with a tablet on the caldera rim. */

@@ -56,7 +56,8 @@ public final class QuaysideClient {
      *
      * @param idempotencyKey each contact goes with it and its own place behind
      */
-    public synchronized Submission push(List<Push> pushes, String idempotencyKey) throws ServiceRefused, ServiceUnreachable {
+    public synchronized Submission push(List<Push> pushes, String idempotencyKey)
+            throws ServiceRefused, ServiceUnreachable {
         if (!idempotencyKey.equals(underWay)) {
             underWay = idempotencyKey;
             soFar.clear();
