@@ -1,8 +1,8 @@
 #!/bin/sh
-# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log sources.
+# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log sources services.
 set -eu
 cd "$(dirname "$0")/.."
-which=${*:-adi intake latency startup radio who log sources}
+which=${*:-adi intake latency startup radio who log sources services}
 mvn -q -B install -DskipTests -pl .,core,links,standins,web,app,e2e,bench/blank-app,bench
 jars() { mvn -q -pl bench dependency:build-classpath -Dmdep.outputFile=/dev/stdout -Dmdep.includeScope=test; }
 classpath="bench/target/classes:$(jars)"
@@ -17,6 +17,8 @@ for name in $which; do
     # The first time it makes a log of a million contacts in bench/target, which takes some minutes; -Dcontacts=… for fewer.
     log) java -Xmx700m -cp "$classpath" yokebar.bench.LogFigures | grep '^log' ;;
     sources) java -Xmx700m -cp "$classpath" yokebar.bench.SourceFigures | grep '^sources' ;;
+    # Likewise with a log of its own of a million contacts.
+    services) java -Xmx700m -cp "$classpath" yokebar.bench.ServiceFigures | grep '^services' ;;
     *)
       echo "no benchmark is called $name" >&2
       exit 2

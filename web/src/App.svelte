@@ -17,6 +17,7 @@
   import ContactDrawer from './lib/log/ContactDrawer.svelte';
   import LogView from './lib/log/LogView.svelte';
   import PositionDrawer from './lib/position/PositionDrawer.svelte';
+  import Firsts from './lib/services/Firsts.svelte';
   import ServicesView from './lib/services/ServicesView.svelte';
   import StationView from './lib/station/StationView.svelte';
 
@@ -96,6 +97,7 @@
           <StationView {app} />
         {/if}
       </div>
+      <Firsts {app} />
       <ChangeBar {app} />
       {#if app.view === 'desk' || app.lineOpen}<ContactLine {app} />{/if}
     </main>

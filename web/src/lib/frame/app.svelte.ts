@@ -113,6 +113,7 @@ export class AppState {
     this.live.on('radios', (radios) => this.radios.takeAll(radios));
     this.live.on('rotors', (rotors) => this.rotors.takeAll(rotors));
     this.live.on('lanes', () => void this.lanes.load());
+    this.live.on('firsts', (news) => this.lanes.announce(news));
     this.live.on('station', () => {
       void this.station.load();
       void this.bandPlan.load();

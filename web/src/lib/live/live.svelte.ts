@@ -19,6 +19,13 @@ export interface LogNews {
   more: number;
 }
 
+/** What was confirmed for the first time. */
+export interface FirstsNews {
+  firsts: { service: string; call: string; brings: string }[];
+  /** How much more there is. */
+  more: number;
+}
+
 /** What the event stream tells, by topic. `afresh` means: too much was missed, load everything again. */
 export interface LiveTopics {
   afresh: unknown;
@@ -30,6 +37,7 @@ export interface LiveTopics {
   radios: Radio[];
   rotors: Rotor[];
   lanes: { services: number[] };
+  firsts: FirstsNews;
   station: unknown;
   positions: Position[];
   clock: ClockView;
@@ -57,6 +65,7 @@ const KINDS: (keyof LiveTopics)[] = [
   'radios',
   'rotors',
   'lanes',
+  'firsts',
   'station',
   'positions',
   'clock',

@@ -67,6 +67,14 @@
     );
   }
 
+  async function tryIt(identity: LaneIdentity) {
+    problem = undefined;
+    said = '';
+    const proof = await lanes.testIdentity(lane.id, identity.id);
+    if (proof.works) said = proof.sentence;
+    else problem = new Problem(proof.sentence);
+  }
+
   function toggle(which: typeof form) {
     form = form === which ? 'none' : which;
     problem = undefined;
@@ -85,6 +93,7 @@
       >
     </p>
     <div class="keys">
+      <button onclick={() => tryIt(identity)}>Try</button>
       <button
         onclick={() =>
           run(() => lanes.renew(lane.id, identity.id), `The certificate of ${identity.call} is renewed.`)}

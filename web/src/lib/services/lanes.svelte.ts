@@ -14,9 +14,11 @@ import {
   type Unmatched,
 } from '../api/client';
 import type { AppState } from '../frame/app.svelte';
+import type { FirstsNews } from '../live/live.svelte';
 import { grouped } from '../shared/format';
 
 const WATCH_FETCH_MS = 500;
+const ANNOUNCED_FOR_MS = 30_000;
 
 export type LaneState = keyof typeof STATE_NAMES;
 
@@ -44,9 +46,12 @@ export class LaneStore {
   fetching = $state<Record<number, boolean>>({});
   /** Lane id to how many confirmations the running fetch has read. */
   fetchRead = $state<Record<number, number>>({});
+  /** What was confirmed for the first time; put away by itself after a while. */
+  firsts = $state.raw<FirstsNews | undefined>(undefined);
   /** The lane that is looked at; undefined for the first. */
   chosen = $state<number | undefined>(undefined);
 
+  #quiet: ReturnType<typeof setTimeout> | undefined;
   #loading = false;
   #again = false;
 
@@ -76,6 +81,16 @@ export class LaneStore {
   /** Hands over all that is due, or what of it is wished for. */
   async handOver(id: number, wish: HandoverWish = {}): Promise<void> {
     this.#put(await got(api.POST('/api/services/{id}/handovers', { params: { path: { id } }, body: wish })));
+  }
+
+  announce(news: FirstsNews): void {
+    this.firsts = news;
+    clearTimeout(this.#quiet);
+    this.#quiet = setTimeout(() => this.putAway(), ANNOUNCED_FOR_MS);
+  }
+
+  putAway(): void {
+    this.firsts = undefined;
   }
 
   async pause(paused: boolean): Promise<void> {
@@ -195,6 +210,11 @@ export class LaneStore {
   async renew(id: number, identityId: number): Promise<void> {
     const params = { path: { id, identityId } };
     this.#put(await got(api.POST('/api/services/{id}/identities/{identityId}/renew', { params })));
+  }
+
+  async testIdentity(id: number, identityId: number): Promise<{ works: boolean; sentence: string }> {
+    const params = { path: { id, identityId } };
+    return got(api.POST('/api/services/{id}/identities/{identityId}/test', { params }));
   }
 
   async removeIdentity(id: number, identityId: number): Promise<void> {

@@ -88,3 +88,23 @@ describe('LaneStore', () => {
     );
   });
 });
+
+describe('what was confirmed for the first time', () => {
+  beforeEach(() => vi.useFakeTimers());
+  afterEach(() => vi.useRealTimers());
+
+  it('is shown for a while, and the latest for longer', () => {
+    const lanes = new LaneStore();
+    const news = (call: string) => ({
+      firsts: [{ service: 'Countersign', call, brings: 'a new entity, Cabo Verde' }],
+      more: 0,
+    });
+    lanes.announce(news('D42QKZ'));
+    vi.advanceTimersByTime(20_000);
+    lanes.announce(news('D44QAB'));
+    vi.advanceTimersByTime(20_000);
+    expect(lanes.firsts?.firsts[0]?.call).toBe('D44QAB');
+    vi.advanceTimersByTime(20_000);
+    expect(lanes.firsts).toBeUndefined();
+  });
+});

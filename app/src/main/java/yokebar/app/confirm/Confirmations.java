@@ -116,7 +116,13 @@ class Confirmations implements JourneySource {
         }
         if (!confirmed.isEmpty()) {
             deliveries.confirmed(serviceId, confirmed.keySet());
-            events.publishEvent(new ConfirmationReceived(serviceId, List.copyOf(confirmed.keySet())));
+            List<ConfirmationReceived.First> firsts = new ArrayList<>();
+            for (ConfirmationRow row : rows) {
+                if (row.brings != null) {
+                    firsts.add(new ConfirmationReceived.First(services.name(serviceId), row.callSign, row.brings));
+                }
+            }
+            events.publishEvent(new ConfirmationReceived(serviceId, List.copyOf(confirmed.keySet()), firsts));
         }
     }
 

@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.FieldProblem;
+import yokebar.app.hookup.Hookup;
 import yokebar.app.safety.SecretBox;
 import yokebar.core.call.Call;
 import yokebar.links.delivery.Receipt;
@@ -136,6 +137,24 @@ class Enrolment {
             throw new FieldProblem("identity", String.valueOf(e.getMessage()));
         }
         transaction.executeWithoutResult(status -> identities.install(serviceId, identity, passphrase));
+    }
+
+    /** Signs something with an identity and looks whether its certificate verifies it, and until when it holds. */
+    Hookup.Proof test(long identityId) {
+        SigningKey key = identities.key(identityId);
+        Instant ends = key.certificate().getNotAfter().toInstant();
+        String day = ends.toString().substring(0, 10);
+        try {
+            if (!CertificateRequest.signs(key)) {
+                return new Hookup.Proof(false, "The key and the certificate do not belong together.");
+            }
+        } catch (GeneralSecurityException e) {
+            return new Hookup.Proof(false, "It does not sign: " + e.getMessage() + ".");
+        }
+        return ends.isBefore(clock.instant())
+                ? new Hookup.Proof(false, "It signs, but its certificate ended on " + day + ". Renew it or ask anew.")
+                : new Hookup.Proof(
+                        true, "It signs as " + key.identity().call() + "; its certificate holds until " + day + ".");
     }
 
     /**

@@ -179,6 +179,12 @@ class ServiceController {
         return identitiesChanged(id);
     }
 
+    /** Tries whether an identity signs. */
+    @PostMapping("/{id}/identities/{identityId}/test")
+    Hookup.Proof testIdentity(@PathVariable int id, @PathVariable long identityId) {
+        return enrolment.test(identityId);
+    }
+
     /** Asks for a new certificate with the present one. */
     @PostMapping("/{id}/identities/{identityId}/renew")
     LaneView renew(@PathVariable int id, @PathVariable long identityId) {

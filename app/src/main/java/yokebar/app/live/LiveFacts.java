@@ -1,6 +1,7 @@
 package yokebar.app.live;
 
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
@@ -15,6 +16,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.clock.ClockCheck;
 import yokebar.app.clock.ClockChecked;
+import yokebar.app.confirm.ConfirmationReceived;
 import yokebar.app.delivery.LaneChanged;
 import yokebar.app.digital.DigitalPrograms;
 import yokebar.app.digital.ProgramMoved;
@@ -52,6 +54,8 @@ class LiveFacts {
     private static final long TELL_EVERY_MS = 40;
     /** With more changed at once than a page shows, it is quicker to load the page afresh. */
     private static final int MOST_LINES = 200;
+
+    private static final int MOST_FIRSTS = 3;
 
     private final LiveStream stream;
     private final ContactLog log;
@@ -103,6 +107,7 @@ class LiveFacts {
         private final Set<String> hookups = new HashSet<>();
         private final Set<Integer> lanes = new HashSet<>();
         private final Set<Long> radios = new HashSet<>();
+        private final List<ConfirmationReceived.First> firsts = new ArrayList<>();
         private final Set<Topic> topics = EnumSet.noneOf(Topic.class);
         private boolean rotors;
     }
@@ -128,6 +133,14 @@ class LiveFacts {
 
     /** A coupling that was taken down for good. */
     record Gone(String id) {}
+
+    /**
+     * What was confirmed for the first time.
+     *
+     * @param firsts some of it
+     * @param more how much more there is
+     */
+    record FirstsNews(List<ConfirmationReceived.First> firsts, int more) {}
 
     /** A lane to be read again. */
     record LaneNews(Set<Integer> services) {}
@@ -171,6 +184,13 @@ class LiveFacts {
     @TransactionalEventListener(fallbackExecution = true)
     void lane(LaneChanged event) {
         note(facts -> facts.lanes.add(event.serviceId()));
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void confirmed(ConfirmationReceived event) {
+        if (!event.firsts().isEmpty()) {
+            note(facts -> facts.firsts.addAll(event.firsts()));
+        }
     }
 
     @EventListener
@@ -279,6 +299,11 @@ class LiveFacts {
         }
         if (!facts.lanes.isEmpty() || !facts.added.isEmpty()) {
             stream.send("lanes", new LaneNews(facts.lanes));
+        }
+        if (!facts.firsts.isEmpty()) {
+            int told = Math.min(MOST_FIRSTS, facts.firsts.size());
+            stream.send(
+                    "firsts", new FirstsNews(List.copyOf(facts.firsts.subList(0, told)), facts.firsts.size() - told));
         }
         if (facts.topics.contains(Topic.STATION)) {
             stream.send("station", List.of());

@@ -366,6 +366,55 @@ class ServicesTest extends AppTest {
     }
 
     @Test
+    void aRevokedCertificateAndOneOfAnotherCallMarkNothing() throws Exception {
+        useCountersign();
+        installIdentity("CU9QLZ", "2020-01-01", "2030-01-01");
+        importText(contact("ZP5QXA"));
+        assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("HELD");
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        awaitState("ZP5QXA", COUNTERSIGN, "DUE");
+        long identity = identityOf("CU9QYB");
+        assertThat(sendJson("POST", "/api/services/1/identities/" + identity + "/test", Map.of())
+                        .body())
+                .contains("It signs as CU9QYB");
+        countersign.authority().revoke("CU9QYB");
+        sendJson("POST", "/api/services/1/handovers", Map.of());
+        await("trouble", () -> lane(COUNTERSIGN)
+                .path("hookup")
+                .path("reason")
+                .asString("")
+                .contains("was revoked"));
+        assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("DUE");
+        Instant next = Instant.parse(
+                lane(COUNTERSIGN).path("hookup").path("nextAttempt").asString());
+        assertThat(next).as("no storm").isAfter(Instant.now().plus(Duration.ofMinutes(10)));
+    }
+
+    private long identityOf(String call) {
+        return lane(COUNTERSIGN)
+                .path("identities")
+                .valueStream()
+                .filter(identity -> identity.path("call").asString().equals(call))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asLong();
+    }
+
+    @Test
+    void noAnswerAndNoSettingsFileHoldsASecret() throws Exception {
+        useCountersign();
+        useQuayside();
+        usePostbag();
+        String answers = text("/api/services") + text("/api/settings") + text("/api/hookups");
+        assertThat(answers)
+                .contains("Countersign")
+                .doesNotContain(Countersign.PASSWORD)
+                .doesNotContain(Quayside.KEY)
+                .doesNotContain(Postbag.PASSWORD);
+    }
+
+    @Test
     void cardsComeBackWithTheirPicturesAndWhatIsMissingIsSaidFirst() throws Exception {
         usePostbag();
         importText(contact("ZP5QXA") + contact("OZ1QAB", "rst_sent", "-07"));
@@ -552,7 +601,7 @@ class ServicesTest extends AppTest {
         useCountersign();
         installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
         StringBuilder log = new StringBuilder();
-        for (int i = 0; i < 1500; i++) {
+        for (int i = 0; i < 3000; i++) {
             log.append(contact(
                             "K%dQ%c%c".formatted(i % 10, 'A' + i / 10 % 26, 'A' + i / 260 % 26),
                             "my_gridsquare",
@@ -566,7 +615,7 @@ class ServicesTest extends AppTest {
             put("/api/mail", Map.of("address", "127.0.0.1:" + gateway.port(), "callSign", "CU9QYB"));
             JsonNode packed = JSON.readTree(
                     sendJson("POST", "/api/mail/letters", Map.of()).body());
-            assertThat(packed.path("letters").get(0).path("parts").asInt()).isGreaterThan(1);
+            assertThat(packed.path("letters").get(0).path("bytes").asInt()).isGreaterThan(380_000);
             for (int drop = 0; drop < 3; drop++) {
                 gateway.dropAfter(40_000);
                 session("broke off");
@@ -576,7 +625,7 @@ class ServicesTest extends AppTest {
             session("All of it is with the gateway");
             assertThat(lane(COUNTERSIGN).path("counts").path("HANDED_OVER").asInt())
                     .as("handed over, not proven")
-                    .isEqualTo(1500);
+                    .isEqualTo(3000);
             assertThat(get("/api/mail").path("letters")).isEmpty();
         }
         countersign.setUp(true);
@@ -584,7 +633,7 @@ class ServicesTest extends AppTest {
         await(
                 "proven",
                 Duration.ofSeconds(30),
-                () -> lane(COUNTERSIGN).path("counts").path("ACCEPTED").asInt() == 1500);
+                () -> lane(COUNTERSIGN).path("counts").path("ACCEPTED").asInt() == 3000);
         assertThat(countersign.summary()).containsEntry("batches", 1).containsEntry("handedInTwice", 0L);
     }
 

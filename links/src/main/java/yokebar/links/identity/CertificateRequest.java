@@ -111,6 +111,11 @@ public final class CertificateRequest {
         }
     }
 
+    /** Whether the key signs what its certificate verifies. */
+    public static boolean signs(SigningKey key) throws GeneralSecurityException {
+        return belongTogether(key.privateKey(), key.certificate());
+    }
+
     private static byte[] pack(PrivateKey key, Certificate[] chain, char[] passphrase)
             throws GeneralSecurityException, IOException {
         KeyStore store = KeyStore.getInstance("PKCS12");
