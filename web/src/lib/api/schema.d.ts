@@ -1636,6 +1636,22 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/services/{id}/identities/{identityId}/test': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['testIdentity'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/services/{id}/near-misses': {
     parameters: {
       query?: never;
@@ -6202,6 +6218,29 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
+  testIdentity: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        identityId: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Proof'];
         };
       };
     };
