@@ -76,6 +76,7 @@ class ChaosTest {
                     standIns.program().send(record(sent++));
                 }
                 somethingGoesWrong(standIns, services);
+                theOperatorIsImpatient(yokebar);
                 nothingIsAheadOfItsProof(yokebar, standIns);
                 if (kills < KILLS && Instant.now().isAfter(nextKill)) {
                     yokebar.kill();
@@ -119,6 +120,14 @@ class ChaosTest {
             standIns.quayside().setMostInASecond(5 + random.nextInt(50));
             standIns.countersign().setQueueDelay(Duration.ofMillis(random.nextInt(3000)));
             standIns.postbag().setRefused("K3QAA", random.nextBoolean());
+        }
+    }
+
+    /** A refused account is left alone for a quarter of an hour; somebody who knows better asks for another try. */
+    private void theOperatorIsImpatient(YokebarProcess yokebar) throws Exception {
+        int service = 1 + random.nextInt(12);
+        if (service <= 3) {
+            yokebar.post("/api/services/" + service + "/handovers", "{}");
         }
     }
 
