@@ -9,7 +9,10 @@
 
   let { app }: { app: AppState } = $props();
 
+  const KEEP_DAYS = [7, 30, 90, 365];
+
   const journal = new JournalStore();
+  void journal.loadKeeping().catch(() => undefined);
   const lastEvents = $derived(app.hookups.sources.map((h) => h.lastData).join());
   const names = $derived(
     new Map([
@@ -17,6 +20,9 @@
       ['import', 'Import'],
       ['typed', 'Contact line'],
     ]),
+  );
+  const keepChoices = $derived(
+    [...new Set([...KEEP_DAYS, ...(journal.keepDays ? [journal.keepDays] : [])])].sort((a, b) => a - b),
   );
   let openLine = $state<number | undefined>(undefined);
 
@@ -65,6 +71,15 @@
     >
       <SelectItem value="" text="any" />
       {#each [...names] as [value, text] (value)}<SelectItem {value} {text} />{/each}
+    </Select>
+    <Select
+      size="sm"
+      labelText="Repeats are kept"
+      selected={String(journal.keepDays ?? '')}
+      on:update={(event) => void journal.keep(event.detail ? Number(event.detail) : undefined)}
+    >
+      <SelectItem value="" text="for ever" />
+      {#each keepChoices as days (days)}<SelectItem value={String(days)} text={`${days} days`} />{/each}
     </Select>
   </div>
   {#if journal.problem}
@@ -128,7 +143,7 @@
 
   .filters {
     display: grid;
-    grid-template-columns: 160px 160px 240px;
+    grid-template-columns: 160px 160px 240px 140px;
     gap: 12px;
     margin-bottom: 12px;
   }

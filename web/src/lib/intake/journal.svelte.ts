@@ -14,9 +14,25 @@ export class JournalStore {
   loaded = $state(false);
   /** Whether there are older ones. */
   more = $state(false);
+  /** How long repeats are kept, days; undefined for ever. */
+  keepDays = $state<number | undefined>(undefined);
 
   async load(): Promise<void> {
     await this.#read(undefined);
+  }
+
+  async loadKeeping(): Promise<void> {
+    this.keepDays = (await got(api.GET('/api/journal/keeping'))).repeatsDays;
+  }
+
+  /** Keeps repeats so many days; undefined for ever. */
+  async keep(repeatsDays: number | undefined): Promise<void> {
+    try {
+      this.keepDays = (await got(api.PUT('/api/journal/keeping', { body: { repeatsDays } }))).repeatsDays;
+      this.problem = '';
+    } catch (e) {
+      this.problem = e instanceof Problem ? e.message : String(e);
+    }
   }
 
   /** Goes on below the oldest that is shown. */

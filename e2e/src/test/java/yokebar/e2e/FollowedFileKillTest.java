@@ -7,7 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -61,11 +60,9 @@ class FollowedFileKillTest {
 
     /** Everything that stands in the file is read before it may be taken out of it. */
     private void awaitRead(YokebarProcess yokebar) throws Exception {
-        Instant until = Instant.now().plusSeconds(30);
-        while (yokebar.get("api/contacts?limit=1").path("total").asInt() < made) {
-            assertThat(Instant.now()).as(made + " contacts").isBefore(until);
-            Thread.onSpinWait();
-        }
+        Until.itIs(
+                made + " contacts",
+                () -> yokebar.get("api/contacts?limit=1").path("total").asInt() >= made);
     }
 
     private void step(Path file) throws IOException {

@@ -71,9 +71,8 @@ class LongLogTest {
         if (GIVEN.isEmpty()) {
             yokebar.importContacts(0, MADE);
         }
-        while (!yokebar.get("/api/log/index").path("ready").asBoolean()) {
-            Thread.onSpinWait();
-        }
+        Until.itIs(
+                "the index", () -> yokebar.get("/api/log/index").path("ready").asBoolean());
         contacts = yokebar.get("/api/log/rows?limit=0").path("found").asInt();
         setDefaultAssertionTimeout(30_000);
         browser = new Browser();

@@ -27,9 +27,9 @@ import tools.jackson.databind.JsonNode;
 
 /** What can go lost and does not: the process killed in the middle of things, the log destroyed. */
 class LossTest {
-    private static final int MANY = 4000;
+    private static final int MANY = 3000;
     /** Several transactions' worth, so that the kill comes between the first and the last. */
-    private static final int IMPORTED = 15_000;
+    private static final int IMPORTED = 8_000;
 
     @TempDir
     private Path folder;
@@ -70,9 +70,9 @@ class LossTest {
     }
 
     private JsonNode awaitEnd(long id) throws Exception {
-        for (int tries = 0; tries < 2000 && change(id).path("state").asString().equals("RUNNING"); tries++) {
-            Thread.onSpinWait();
-        }
+        Until.itIs(
+                "change " + id + " ended",
+                () -> !change(id).path("state").asString().equals("RUNNING"));
         return change(id);
     }
 
@@ -83,9 +83,7 @@ class LossTest {
         String begun = send(
                 "POST", "api/changes/edit", "{\"selection\":{\"search\":\"\"},\"changes\":{\"PROP_MODE\":\"ES\"}}");
         long id = Long.parseLong(begun.replaceAll("(?s).*\"id\":(\\d+).*", "$1"));
-        while (change(id).path("done").asInt() < 2000) {
-            Thread.onSpinWait();
-        }
+        Until.itIs("two thousand edited", () -> change(id).path("done").asInt() >= 2000);
         yokebar.kill();
         yokebar.start();
         JsonNode stopped = change(id);
@@ -101,9 +99,7 @@ class LossTest {
     @Test
     void killedDuringAnImportWhatWasTakenIsThereAndTheRestComesWithAnotherTry() throws Exception {
         CompletableFuture<HttpResponse<String>> importing = yokebar.importContactsLater(0, IMPORTED);
-        while (found("") < 1000) {
-            Thread.onSpinWait();
-        }
+        Until.itIs("a thousand imported", () -> found("") >= 1000);
         yokebar.kill();
         assertThatThrownBy(importing::join).isInstanceOf(CompletionException.class);
         yokebar.start();
@@ -137,9 +133,7 @@ class LossTest {
                         .build(),
                 HttpResponse.BodyHandlers.ofString());
         Path half = folder.resolve("yokebar/backups/backup-being-made.tmp");
-        while (!Files.exists(half)) {
-            Thread.onSpinWait();
-        }
+        Until.itIs("a backup begun", () -> Files.exists(half));
         yokebar.kill();
         yokebar.start();
         JsonNode backups = yokebar.get("/api/safety").path("backups");
@@ -160,9 +154,7 @@ class LossTest {
         yokebar.importContacts(300, 420);
         String before = yokebar.text("/api/contacts.csv?columns=CALL,QSO_DATE,TIME_ON,BAND,MODE");
         Path copy = stick.resolve("yokebar-second-copy.adi");
-        while (Files.readString(copy).split("<EOR>").length < 420) {
-            Thread.onSpinWait();
-        }
+        Until.itIs("the second copy whole", () -> Files.readString(copy).split("<EOR>").length >= 420);
         yokebar.kill();
         for (String lost : List.of("log.mv.db", "search-index")) {
             Files.deleteIfExists(folder.resolve("yokebar").resolve(lost));
