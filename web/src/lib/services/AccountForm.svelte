@@ -36,7 +36,7 @@
   }
 </script>
 
-<form onsubmit={save} aria-label={`${lane.name} account`}>
+<form class="column-form" onsubmit={save} aria-label={`${lane.name} account`}>
   <TextInput
     size="sm"
     labelText="Address"
@@ -62,16 +62,3 @@
   {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
   {#if said}<p role="status">{said}</p>{/if}
 </form>
-
-<style>
-  form {
-    display: flex;
-    flex-direction: column;
-    gap: 12px;
-    width: 100%;
-  }
-
-  form :global(.bx--btn) {
-    align-self: flex-start;
-  }
-</style>

@@ -44,7 +44,7 @@
 {/if}
 
 <section aria-label="Confirmed lately">
-  <h3>Confirmed lately</h3>
+  <h3 class="small-head">Confirmed lately</h3>
   {#if received === undefined}
     <p class="muted">Reading…</p>
   {:else if received.length === 0}
@@ -89,11 +89,6 @@
 
   section {
     margin-top: 16px;
-  }
-
-  h3 {
-    font-size: 14px;
-    font-weight: 600;
   }
 
   td {

@@ -41,7 +41,7 @@
 
 {#if outlook && lane.due > 0}
   <section aria-label="What would go">
-    <h3>
+    <h3 class="small-head">
       What would go <span class="hint"
         >{counted(outlook.handovers, 'handover')}; nothing is sent by looking.</span
       >
@@ -103,17 +103,6 @@
 <style>
   section {
     margin-top: 12px;
-  }
-
-  h3 {
-    font-size: 14px;
-    font-weight: 600;
-  }
-
-  .hint {
-    margin-left: 8px;
-    color: var(--yb-ink-2);
-    font-weight: 400;
   }
 
   .going {

@@ -54,7 +54,7 @@
 </script>
 
 <section aria-label="Held back">
-  <h3>
+  <h3 class="small-head">
     Held back <span class="mono">{grouped(total)}</span>
     <span class="hint">A rule keeps these here. Change what the rule looks at, or leave them.</span>
   </h3>
@@ -98,17 +98,6 @@
 <style>
   section {
     margin-top: 16px;
-  }
-
-  h3 {
-    font-size: 14px;
-    font-weight: 600;
-  }
-
-  .hint {
-    margin-left: 8px;
-    color: var(--yb-ink-2);
-    font-weight: 400;
   }
 
   .reason {

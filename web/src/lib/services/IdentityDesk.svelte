@@ -83,7 +83,7 @@
 </script>
 
 {#each lane.identities as identity (identity.id)}
-  <div class="identity">
+  <div class="column-form">
     <p>
       <span class="mono call">{identity.call}</span>
       <span class="muted"
@@ -109,7 +109,7 @@
       >
     </div>
     {#if form === identity.id}
-      <form onsubmit={(event) => keep(event, identity)} aria-label="Identity as a file">
+      <form class="column-form" onsubmit={(event) => keep(event, identity)} aria-label="Identity as a file">
         <PasswordInput
           size="sm"
           labelText="Passphrase for the new file"
@@ -125,7 +125,7 @@
 {/each}
 
 {#each lane.requests as request (request.id)}
-  <form class="identity" onsubmit={(event) => collect(event, request.id)} aria-label="Code of the letter">
+  <form class="column-form" onsubmit={(event) => collect(event, request.id)} aria-label="Code of the letter">
     <p>
       <span class="mono call">{request.call}</span>
       <span class="muted">asked for on {utcDate(request.askedAt)}, {request.number}: {request.words}.</span>
@@ -156,7 +156,7 @@
 </div>
 
 {#if form === 'ask'}
-  <form onsubmit={ask} aria-label="Ask for an identity">
+  <form class="column-form" onsubmit={ask} aria-label="Ask for an identity">
     <TextInput
       size="sm"
       labelText="Own call"
@@ -190,7 +190,7 @@
     <Button type="submit" size="small">Make and send the request</Button>
   </form>
 {:else if form === 'install'}
-  <form onsubmit={install} aria-label="Install an identity">
+  <form class="column-form" onsubmit={install} aria-label="Install an identity">
     <FileUploaderButton
       kind="tertiary"
       size="small"
@@ -211,18 +211,6 @@
 {#if said}<p role="status">{said}</p>{/if}
 
 <style>
-  form,
-  .identity {
-    display: flex;
-    flex-direction: column;
-    gap: 12px;
-    width: 100%;
-  }
-
-  form :global(.bx--btn) {
-    align-self: flex-start;
-  }
-
   .call {
     font-weight: 600;
   }

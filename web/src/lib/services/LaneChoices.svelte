@@ -37,7 +37,7 @@
     Looking through the log: contacts up to number {grouped(lane.filling)} have their state.
   </p>
 {/if}
-<form onsubmit={save} aria-label={`What goes to ${lane.name}`}>
+<form class="column-form" onsubmit={save} aria-label={`What goes to ${lane.name}`}>
   {#if lane.relayedOnRequest}
     <Toggle
       size="sm"
@@ -82,16 +82,3 @@
   {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
   {#if said}<p role="status">{said}</p>{/if}
 </form>
-
-<style>
-  form {
-    display: flex;
-    flex-direction: column;
-    gap: 12px;
-    width: 100%;
-  }
-
-  form :global(.bx--btn) {
-    align-self: flex-start;
-  }
-</style>

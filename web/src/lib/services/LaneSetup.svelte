@@ -14,17 +14,17 @@
 
 <div class="setup">
   <section class:done={accountDone} aria-label="Account">
-    <h3><span class="step">1</span> {lane.access.account ? 'Account' : 'Key'}</h3>
+    <h3 class="small-head"><span class="step">1</span> {lane.access.account ? 'Account' : 'Key'}</h3>
     <AccountForm {lane} {lanes} />
   </section>
   {#if lane.signed}
     <section class:done={identityDone} aria-label="Signing identity">
-      <h3><span class="step">2</span> Signing identity</h3>
+      <h3 class="small-head"><span class="step">2</span> Signing identity</h3>
       <IdentityDesk {lane} {lanes} />
     </section>
   {/if}
   <section aria-label="What goes there">
-    <h3><span class="step">{lane.signed ? 3 : 2}</span> What goes there</h3>
+    <h3 class="small-head"><span class="step">{lane.signed ? 3 : 2}</span> What goes there</h3>
     <LaneChoices {lane} {lanes} />
     {#if accountDone && identityDone && !lane.proven}
       <p class="muted">
@@ -58,11 +58,6 @@
 
   section.done {
     border-top-color: var(--yb-accent);
-  }
-
-  h3 {
-    font-size: 14px;
-    font-weight: 600;
   }
 
   .step {

@@ -55,7 +55,7 @@
         <button class="more" onclick={() => (editing = true)}>Change</button>
       </p>
     {:else}
-      <form onsubmit={save} aria-label="Radio mail gateway">
+      <form class="column-form" onsubmit={save} aria-label="Radio mail gateway">
         <TextInput
           size="sm"
           labelText="Gateway, host:port"
@@ -154,16 +154,6 @@
     display: flex;
     flex-direction: column;
     gap: 12px;
-  }
-
-  form {
-    display: flex;
-    flex-direction: column;
-    gap: 12px;
-  }
-
-  form :global(.bx--btn) {
-    align-self: flex-start;
   }
 
   .act {

@@ -46,7 +46,7 @@
 </script>
 
 <section aria-label="Near misses">
-  <h3>
+  <h3 class="small-head">
     Fits no contact <span class="hint"
       >They logged us, but not as we logged them. Who was wrong? Correct ours, or put it aside.</span
     >
@@ -108,17 +108,6 @@
 <style>
   section {
     margin-top: 12px;
-  }
-
-  h3 {
-    font-size: 14px;
-    font-weight: 600;
-  }
-
-  .hint {
-    margin-left: 8px;
-    color: var(--yb-ink-2);
-    font-weight: 400;
   }
 
   td {

@@ -24,7 +24,9 @@
 
 {#if lines.length > 0}
   <section aria-label={title}>
-    <h3>{title} <span class="mono">{grouped(total)}</span> <span class="hint">{hint}</span></h3>
+    <h3 class="small-head">
+      {title} <span class="mono">{grouped(total)}</span> <span class="hint">{hint}</span>
+    </h3>
     <table>
       <thead class="visually-hidden">
         <tr><th>When</th><th>Call</th><th>Band</th><th>Mode</th><th>Why</th><th>Actions</th></tr>
@@ -58,17 +60,6 @@
 <style>
   section {
     margin-top: 16px;
-  }
-
-  h3 {
-    font-size: 14px;
-    font-weight: 600;
-  }
-
-  .hint {
-    margin-left: 8px;
-    color: var(--yb-ink-2);
-    font-weight: 400;
   }
 
   table {

@@ -25,7 +25,7 @@
 </script>
 
 <section aria-label="Handovers">
-  <h3>Handovers</h3>
+  <h3 class="small-head">Handovers</h3>
   {#if handovers.length === 0}
     <p class="muted">Nothing has been handed over yet.</p>
   {:else}
@@ -57,11 +57,6 @@
 <style>
   section {
     margin-top: 16px;
-  }
-
-  h3 {
-    font-size: 14px;
-    font-weight: 600;
   }
 
   table {

@@ -28,9 +28,9 @@ import yokebar.standins.http.Mishaps;
  * {@code chaos.sh} runs it at length.
  */
 class ChaosTest {
-    private static final int CONTACTS = Integer.getInteger("yokebar.contacts", 240);
+    private static final int CONTACTS = Integer.getInteger("yokebar.contacts", 160);
     private static final int KILLS = Integer.getInteger("yokebar.kills", 1);
-    private static final int SECONDS = Integer.getInteger("yokebar.chaos-seconds", 20);
+    private static final int SECONDS = Integer.getInteger("yokebar.chaos-seconds", 12);
     private static final long SEED = Long.getLong("yokebar.seed", 7);
     /** Every so many contacts one went over a repeater. */
     private static final int RELAYED_EVERY = 12;

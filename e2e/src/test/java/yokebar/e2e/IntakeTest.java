@@ -1,7 +1,6 @@
 package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -10,72 +9,28 @@ import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import java.time.Clock;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
-import org.junit.jupiter.api.TestMethodOrder;
-import org.junit.jupiter.api.io.TempDir;
-import yokebar.standins.StandIns;
 import yokebar.standins.demo.DemoSetup;
 
 /** Following a file, importing one, asking why not, taking apart and joining, in the browser. */
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class IntakeTest {
+class IntakeTest extends BrowserTest {
     private static final String HEADER = "Made up\n<ADIF_VER:5>3.1.4 <EOH>\n";
 
-    @TempDir
-    private static Path folder;
+    IntakeTest() {
+        super(12);
+    }
 
-    private YokebarProcess yokebar;
-    private StandIns standIns;
-    private Browser browser;
-    private Page page;
-    private final List<String> faults = new ArrayList<>();
-
-    @BeforeAll
-    void start() throws Exception {
-        yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
-        standIns = new StandIns(new StandIns.Settings(
-                12, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, 0, yokebar.devices(), null));
+    @Override
+    void begin() throws Exception {
         new DemoSetup(yokebar.address(), standIns).furnishStation();
-        setDefaultAssertionTimeout(20_000);
-        browser = new Browser();
-        page = browser.page(faults);
-    }
-
-    @AfterAll
-    void stop() {
-        browser.close();
-        standIns.close();
-        yokebar.close();
-    }
-
-    @AfterEach
-    void noFaultsInThePage() {
-        assertThat(faults).isEmpty();
     }
 
     private static String record(String call, String time, String more) {
         return "<CALL:6>" + call + " <QSO_DATE:8>20260501 <TIME_ON:6>" + time + " <BAND:3>20m <MODE:2>CW " + more
                 + "<EOR>\n";
-    }
-
-    private void open(String view) {
-        page.navigate(yokebar.address() + "#/" + view);
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private int contacts() throws Exception {

@@ -1,72 +1,40 @@
 package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
-import java.time.Clock;
-import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
-import org.junit.jupiter.api.TestMethodOrder;
-import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
-import yokebar.standins.StandIns;
 import yokebar.standins.demo.DemoSetup;
 
 /** Contacts typed as fast as they come, and the log they make: searched, counted, changed, taken back. */
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class LineAndLogTest {
+class LineAndLogTest extends BrowserTest {
     private static final int CONTACTS = 30;
     private static final String[] TUNINGS = {"14025", "7012.5", "21030", "10105"};
     private static final String[] BANDS = {"20m", "40m", "15m", "30m"};
     private static final String[] NAMES = {"ana", "bo", "carla", "dimas"};
 
-    @TempDir
-    private static Path folder;
+    LineAndLogTest() {
+        super(11);
+    }
 
-    private YokebarProcess yokebar;
-    private StandIns standIns;
-    private Browser browser;
-    private Page page;
-    private final List<String> faults = new ArrayList<>();
+    @Override
+    void begin() throws Exception {
+        new DemoSetup(yokebar.address(), standIns).furnishStation();
+    }
 
     @BeforeAll
-    void start() throws Exception {
-        yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
-        standIns = new StandIns(new StandIns.Settings(
-                11, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, 0, yokebar.devices(), null));
-        new DemoSetup(yokebar.address(), standIns).furnishStation();
-        setDefaultAssertionTimeout(20_000);
-        browser = new Browser();
-        page = browser.page(faults);
-        page.navigate(yokebar.address() + "#/desk");
+    void openTheDesk() {
+        open("desk");
         assertThat(page.getByTestId("readout")).isVisible();
-    }
-
-    @AfterAll
-    void stop() {
-        browser.close();
-        standIns.close();
-        yokebar.close();
-    }
-
-    @AfterEach
-    void noFaultsInThePage() {
-        assertThat(faults).isEmpty();
     }
 
     private static String call(int i) {
@@ -89,11 +57,6 @@ class LineAndLogTest {
     private Locator log() {
         return page.getByRole(
                 AriaRole.REGION, new Page.GetByRoleOptions().setName("Log").setExact(true));
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     @Test

@@ -1,7 +1,6 @@
 package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
@@ -9,68 +8,33 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.TestInstance;
-import org.junit.jupiter.api.TestMethodOrder;
-import org.junit.jupiter.api.io.TempDir;
-import yokebar.standins.StandIns;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.postbag.Postbag;
 
 /** An operator with the services: an identity by letter, the first contact, held ones fixed together, near misses, cards. */
-@TestInstance(TestInstance.Lifecycle.PER_CLASS)
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class ServiceDeskTest {
-    @TempDir
-    private static Path folder;
+class ServiceDeskTest extends BrowserTest {
+    ServiceDeskTest() {
+        super(21);
+    }
 
-    private YokebarProcess yokebar;
-    private StandIns standIns;
-    private Browser browser;
-    private Page page;
-    private final List<String> faults = new ArrayList<>();
-
-    @BeforeAll
-    void start() throws Exception {
-        yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
-        standIns = new StandIns(new StandIns.Settings(
-                21, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, 0, yokebar.devices(), null));
+    @Override
+    void begin() throws Exception {
         standIns.countersign().setQueueDelay(Duration.ofMillis(200));
         standIns.countersign().setPaceOfOthers(0);
         standIns.postbag().setPaceOfOthers(0);
         yokebar.post("/api/station/operators", "{\"callSign\":\"CU9QBT\",\"name\":\"Branca Teles\"}");
-        setDefaultAssertionTimeout(20_000);
-        browser = new Browser();
-        page = browser.page(faults);
         for (String call : List.of("ZP5QXA", "OZ1QAB", "OZ1QAC", "LU1QZZ")) {
             standIns.program().send(record(call));
         }
-    }
-
-    @AfterAll
-    void stop() {
-        browser.close();
-        standIns.close();
-        yokebar.close();
-    }
-
-    @AfterEach
-    void noFaultsInThePage() {
-        assertThat(faults).isEmpty();
     }
 
     private static String record(String call) {
@@ -87,15 +51,6 @@ class ServiceDeskTest {
         fields.put("QSO_DATE", "20260501");
         fields.put("TIME_ON", time);
         return fields;
-    }
-
-    private void open(String view) {
-        page.navigate(yokebar.address() + "#/" + view);
-    }
-
-    private Locator button(String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private Locator stage(String state) {
