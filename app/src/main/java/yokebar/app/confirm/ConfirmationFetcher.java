@@ -16,7 +16,7 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
-import yokebar.app.delivery.HandoverWorker;
+import yokebar.app.delivery.ServiceLines;
 import yokebar.app.delivery.Services;
 import yokebar.app.log.ContactLog;
 import yokebar.core.confirm.FetchPlan;
@@ -39,7 +39,7 @@ class ConfirmationFetcher implements SmartLifecycle {
     /** What was received while our log was still empty cannot be of it, but clocks and dates differ. */
     private static final Duration BEFORE_THE_LOG = Duration.ofDays(366);
 
-    private final HandoverWorker worker;
+    private final ServiceLines lines;
     private final Services services;
     private final Confirmations confirmations;
     private final ContactLog log;
@@ -55,8 +55,8 @@ class ConfirmationFetcher implements SmartLifecycle {
     private volatile boolean running;
 
     ConfirmationFetcher(
-            HandoverWorker worker, Services services, Confirmations confirmations, ContactLog log, Clock clock) {
-        this.worker = worker;
+            ServiceLines lines, Services services, Confirmations confirmations, ContactLog log, Clock clock) {
+        this.lines = lines;
         this.services = services;
         this.confirmations = confirmations;
         this.log = log;
@@ -94,7 +94,7 @@ class ConfirmationFetcher implements SmartLifecycle {
             if (!running || !services.confirms(serviceId) || next.isAfter(clock.instant())) {
                 continue;
             }
-            if (!worker.ready(serviceId)) {
+            if (!lines.ready(serviceId)) {
                 nextFetch.put(serviceId, clock.instant().plus(NOT_READY));
             } else {
                 fetchers.execute(() -> fetchQuietly(serviceId));
@@ -175,7 +175,7 @@ class ConfirmationFetcher implements SmartLifecycle {
         int unreadable = 0;
         @Nullable String page = null;
         for (int pages = 0; pages < MOST_PAGES; pages++) {
-            ConfirmationPage got = worker.confirmations(serviceId, window, page);
+            ConfirmationPage got = lines.confirmations(serviceId, window, page);
             fresh += confirmations.take(serviceId, got.entries());
             unreadable += got.unreadable();
             underWay.merge(serviceId, got.entries().size(), Integer::sum);

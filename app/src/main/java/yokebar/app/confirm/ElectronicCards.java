@@ -8,7 +8,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.FieldProblem;
-import yokebar.app.delivery.HandoverWorker;
+import yokebar.app.delivery.ServiceLines;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
 
@@ -19,12 +19,12 @@ class ElectronicCards {
     private static final int LARGEST_PICTURE = 4_000_000;
 
     private final EntityManager db;
-    private final HandoverWorker worker;
+    private final ServiceLines lines;
     private final TransactionTemplate transaction;
 
-    ElectronicCards(EntityManager db, HandoverWorker worker, TransactionTemplate transaction) {
+    ElectronicCards(EntityManager db, ServiceLines lines, TransactionTemplate transaction) {
         this.db = db;
-        this.worker = worker;
+        this.lines = lines;
         this.transaction = transaction;
     }
 
@@ -74,7 +74,7 @@ class ElectronicCards {
         }
         byte[] content;
         try {
-            content = worker.picture(row.serviceId, row.picture);
+            content = lines.picture(row.serviceId, row.picture);
         } catch (ServiceRefused | ServiceUnreachable e) {
             throw new FieldProblem("picture", String.valueOf(e.getMessage()));
         }

@@ -14,7 +14,7 @@ import org.slf4j.LoggerFactory;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
-import yokebar.app.delivery.HandoverWorker;
+import yokebar.app.delivery.ServiceLines;
 import yokebar.app.delivery.Services;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
@@ -30,7 +30,7 @@ public class MemberActivity {
     private static final int LONGEST_CALL = 20;
 
     private final EntityManager db;
-    private final HandoverWorker worker;
+    private final ServiceLines lines;
     private final Services services;
     private final Clock clock;
     private final TransactionTemplate transaction;
@@ -39,9 +39,9 @@ public class MemberActivity {
     private volatile Instant nextFetch = Instant.EPOCH;
 
     MemberActivity(
-            EntityManager db, HandoverWorker worker, Services services, Clock clock, TransactionTemplate transaction) {
+            EntityManager db, ServiceLines lines, Services services, Clock clock, TransactionTemplate transaction) {
         this.db = db;
-        this.worker = worker;
+        this.lines = lines;
         this.services = services;
         this.clock = clock;
         this.transaction = transaction;
@@ -59,10 +59,10 @@ public class MemberActivity {
             return;
         }
         for (int serviceId : services.active()) {
-            if (services.signs(serviceId) && worker.ready(serviceId)) {
+            if (services.signs(serviceId) && lines.ready(serviceId)) {
                 nextFetch = clock.instant().plus(AFTER_FAILURE);
                 try {
-                    take(worker.members(serviceId));
+                    take(lines.members(serviceId));
                     nextFetch = clock.instant().plus(FETCH_EVERY);
                 } catch (ServiceRefused | ServiceUnreachable e) {
                     LOG.debug("The list of members was not fetched", e);

@@ -13,7 +13,6 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -127,53 +126,12 @@ public class Deliveries {
         events.publishEvent(new SealsChanged(List.copyOf(contactIds)));
     }
 
-    private static Delivery fresh(long contactId, int serviceId, Instant now) {
+    static Delivery fresh(long contactId, int serviceId, Instant now) {
         Delivery delivery = new Delivery();
         delivery.id = Delivery.id(contactId, serviceId);
         delivery.serviceId = serviceId;
         delivery.changedAt = now;
         return delivery;
-    }
-
-    /**
-     * Gives contacts that were there before a service was taken into use their rows, a thousand at a time.
-     *
-     * @return the last contact's number, or null when every contact has its row
-     */
-    @Transactional
-    @Nullable
-    Long fill(int serviceId, long afterContactId) {
-        List<Long> missing = db.createNativeQuery(
-                        "select c.id from contact c left join delivery d on d.id = c.id * " + Delivery.SERVICES
-                                + " + :service where c.id > :after and d.id is null order by c.id limit "
-                                + REVIEW_AT_ONCE,
-                        Long.class)
-                .setParameter("service", serviceId)
-                .setParameter("after", afterContactId)
-                .getResultList();
-        if (missing.isEmpty()) {
-            services.setFilledTo(serviceId, null);
-            events.publishEvent(new LaneChanged(serviceId));
-            return null;
-        }
-        Map<Long, LoggedContact> contacts = log.find(missing);
-        ServiceAdapter service = adapter(serviceId);
-        StateTally tally = new StateTally();
-        Instant now = clock.instant();
-        List<Delivery> rows = new ArrayList<>();
-        for (LoggedContact contact : contacts.values()) {
-            Delivery delivery = fresh(contact.id(), serviceId, now);
-            check(service, contact.contact(), now).ifPresent(h -> hold(delivery, h));
-            tally.came(serviceId, delivery.state);
-            rows.add(delivery);
-        }
-        bulk.insert(rows);
-        store(tally);
-        long last = missing.get(missing.size() - 1);
-        services.setFilledTo(serviceId, last);
-        events.publishEvent(new SealsChanged(missing));
-        events.publishEvent(new LaneChanged(serviceId));
-        return last;
     }
 
     /** How far a contact had come at a service, as its own fields say; null when they say nothing of it. */
@@ -277,7 +235,7 @@ public class Deliveries {
                 .toArray(Integer[]::new);
     }
 
-    private void tellLanes() {
+    void tellLanes() {
         services.ids().forEach(serviceId -> events.publishEvent(new LaneChanged(serviceId)));
     }
 
@@ -288,7 +246,7 @@ public class Deliveries {
     }
 
     /** The deliveries of contacts, by their own number. */
-    private Map<Long, Delivery> of(Collection<Long> contactIds) {
+    Map<Long, Delivery> of(Collection<Long> contactIds) {
         List<Delivery> deliveries = db.createNativeQuery(
                         "select d.* from unnest(:ids) as w(id) join delivery d on d.id = w.id", Delivery.class)
                 .setParameter("ids", deliveryIds(contactIds))
@@ -352,7 +310,8 @@ public class Deliveries {
         events.publishEvent(new SealsChanged(contactIds));
     }
 
-    private List<Delivery> of(int serviceId, Collection<Long> contactIds) {
+    /** Where contacts stand at a service. */
+    List<Delivery> of(int serviceId, Collection<Long> contactIds) {
         return db.createNativeQuery(
                         "select d.* from unnest(:ids) as w(id) join delivery d on d.id = w.id", Delivery.class)
                 .setParameter(
@@ -361,47 +320,6 @@ public class Deliveries {
                                 .map(id -> Delivery.id(id, serviceId))
                                 .toArray(Long[]::new))
                 .getResultList();
-    }
-
-    /** The contacts that wait because of where they came from. */
-    @Transactional(readOnly = true)
-    public List<Long> waitingForALook() {
-        List<Long> ids = new ArrayList<>();
-        for (ServiceAdapter service : adapters) {
-            ids.addAll(db.createQuery(
-                            "select id from Delivery where serviceId = :service and state = :held and holdRule = :rule",
-                            Long.class)
-                    .setParameter("service", service.serviceId())
-                    .setParameter("held", DeliveryState.HELD)
-                    .setParameter("rule", Eligibility.Rule.BY_SOURCE)
-                    .getResultList());
-        }
-        return ids.stream().map(id -> id / Delivery.SERVICES).distinct().toList();
-    }
-
-    /**
-     * Lets go what waited because of where it came from; the other rules still have their say.
-     *
-     * @return how many contacts no longer wait
-     */
-    @Transactional(propagation = Propagation.MANDATORY)
-    public int letGo(Collection<Long> contactIds) {
-        StateTally tally = new StateTally();
-        Instant now = clock.instant();
-        Map<Long, LoggedContact> contacts = log.find(contactIds);
-        Set<Long> moved = new TreeSet<>();
-        for (Delivery delivery : of(contactIds).values()) {
-            LoggedContact contact = contacts.get(delivery.contactId());
-            if (contact != null && delivery.holdRule == Eligibility.Rule.BY_SOURCE) {
-                delivery.holdRule = null;
-                applyRules(delivery, adapter(delivery.serviceId), contact.contact(), now, tally);
-                moved.add(delivery.contactId());
-            }
-        }
-        store(tally);
-        events.publishEvent(new SealsChanged(List.copyOf(moved)));
-        tellLanes();
-        return moved.size();
     }
 
     /**
@@ -518,7 +436,7 @@ public class Deliveries {
                 contact, service.rules(), services.setup(serviceId).choices(), identities.of(serviceId), now);
     }
 
-    private static void hold(Delivery delivery, Eligibility.Hold hold) {
+    static void hold(Delivery delivery, Eligibility.Hold hold) {
         delivery.state = DeliveryState.HELD;
         delivery.reason = hold.sentence();
         delivery.holdRule = hold.rule();

@@ -12,7 +12,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -22,18 +21,10 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.hookup.HookupChanged;
-import yokebar.app.hookup.Hookups;
 import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
-import yokebar.core.confirm.FetchPlan;
 import yokebar.core.delivery.DeliveryState;
-import yokebar.links.delivery.BatchReport;
-import yokebar.links.delivery.ConfirmationPage;
-import yokebar.links.delivery.Submission;
-import yokebar.links.status.Pauses;
-import yokebar.links.status.ServiceRefused;
-import yokebar.links.status.ServiceUnreachable;
 
 /** Carries handovers through their steps, each service for itself, so that a slow one keeps no other waiting. */
 @Component
@@ -47,14 +38,15 @@ public class HandoverWorker implements SmartLifecycle {
     private static final int WITHDRAWALS_AT_ONCE = 50;
     private static final int FILLS_AT_ONCE = 20;
 
-    private static final Pauses REPORT_PAUSES = new Pauses(Duration.ofSeconds(1), Duration.ofMinutes(5));
-
     private final HandoverDesk desk;
     private final Services services;
     private final Deliveries deliveries;
-    private final Hookups hookups;
+    private final BatchPacking packing;
+    private final DeliveryFill fill;
+    private final Withdrawals withdrawals;
+    private final ServiceLines lines;
+    private final HandoverSteps steps;
     private final Clock clock;
-    private final Map<Integer, ServiceLine> lines = new ConcurrentHashMap<>();
     /** Until when there is nothing to do, by service. */
     private final Map<Integer, Instant> restUntil = new ConcurrentHashMap<>();
 
@@ -70,30 +62,31 @@ public class HandoverWorker implements SmartLifecycle {
     });
     private volatile boolean running;
 
-    HandoverWorker(HandoverDesk desk, Services services, Deliveries deliveries, Hookups hookups, Clock clock) {
+    HandoverWorker(
+            HandoverDesk desk,
+            Services services,
+            Deliveries deliveries,
+            BatchPacking packing,
+            DeliveryFill fill,
+            Withdrawals withdrawals,
+            ServiceLines lines,
+            HandoverSteps steps,
+            Clock clock) {
         this.desk = desk;
         this.services = services;
         this.deliveries = deliveries;
-        this.hookups = hookups;
+        this.packing = packing;
+        this.fill = fill;
+        this.withdrawals = withdrawals;
+        this.lines = lines;
+        this.steps = steps;
         this.clock = clock;
     }
 
     @Override
     public void start() {
-        for (int serviceId : services.active()) {
-            couple(serviceId);
-        }
+        services.active().forEach(lines::couple);
         running = true;
-    }
-
-    private void couple(int serviceId) {
-        String name = services.name(serviceId);
-        ServiceLine line = new ServiceLine(name.toLowerCase(), name, serviceId, services, hookups, clock);
-        lines.put(serviceId, line);
-        hookups.register(line);
-        if (hookups.wanted(line.id())) {
-            line.connect();
-        }
     }
 
     /** Lets go what waits for the end, then says what stays. */
@@ -109,12 +102,15 @@ public class HandoverWorker implements SmartLifecycle {
         Instant until = clock.instant().plus(AT_EXIT_AT_MOST);
         for (int serviceId : services.active()) {
             Services.Setup setup = services.setup(serviceId);
-            if (setup.when() == ServiceRow.When.AT_EXIT && !setup.paused() && ready(serviceId)) {
+            if (setup.when() == ServiceRow.When.AT_EXIT && !setup.paused() && lines.ready(serviceId)) {
                 atExit(serviceId, until);
             }
             long due = due(serviceId);
             if (due > 0) {
-                LOG.info("{} stay due at {}; they go when Yokebar runs again", contacts((int) due), name(serviceId));
+                LOG.info(
+                        "{} stay due at {}; they go when Yokebar runs again",
+                        HandoverSteps.contacts((int) due),
+                        name(serviceId));
             }
         }
     }
@@ -122,8 +118,8 @@ public class HandoverWorker implements SmartLifecycle {
     private void atExit(int serviceId, Instant until) {
         try {
             while (clock.instant().isBefore(until)) {
-                Optional<Long> prepared = desk.prepare(serviceId, Integer.MAX_VALUE);
-                if (prepared.isEmpty() || !send(prepared.get(), serviceId)) {
+                Optional<Long> prepared = packing.prepare(serviceId, Integer.MAX_VALUE);
+                if (prepared.isEmpty() || !steps.send(prepared.get(), serviceId)) {
                     return;
                 }
             }
@@ -170,7 +166,7 @@ public class HandoverWorker implements SmartLifecycle {
             List<Long> piece = new ArrayList<>(contactIds.subList(from, Math.min(from + most, contactIds.size())));
             Optional<Long> prepared;
             // A piece may need more than one batch, one for each identity.
-            while ((prepared = desk.prepare(serviceId, piece)).isPresent()) {
+            while ((prepared = packing.prepare(serviceId, piece)).isPresent()) {
                 claimed += desk.get(prepared.get()).contactIds.length;
             }
         }
@@ -179,65 +175,17 @@ public class HandoverWorker implements SmartLifecycle {
     }
 
     private void wake(int serviceId) {
-        line(serviceId).hurry();
+        lines.line(serviceId).hurry();
         desk.hurry(serviceId);
         restUntil.remove(serviceId);
     }
 
     /** The settings changed: what failed before may work now. */
     void settingsChanged(int serviceId) {
-        if (services.adapter(serviceId).rules().byHand()) {
-            return;
+        if (lines.adjust(serviceId)) {
+            desk.hurry(serviceId);
+            restUntil.remove(serviceId);
         }
-        ServiceLine line = lines.get(serviceId);
-        if (!services.setup(serviceId).inUse()) {
-            if (line != null) {
-                lines.remove(serviceId);
-                line.disconnect();
-                hookups.forget(line);
-                hookups.changed(line.id());
-            }
-            return;
-        }
-        if (line == null) {
-            couple(serviceId);
-            line = line(serviceId);
-        }
-        if (hookups.wanted(line.id())) {
-            line.connect();
-        }
-        desk.hurry(serviceId);
-        restUntil.remove(serviceId);
-    }
-
-    Optional<ServiceLine> coupled(int serviceId) {
-        return Optional.ofNullable(lines.get(serviceId));
-    }
-
-    ServiceLine line(int serviceId) {
-        return lines.get(serviceId);
-    }
-
-    /** Whether a service can be called now. */
-    public boolean ready(int serviceId) {
-        ServiceLine line = lines.get(serviceId);
-        return line != null && line.ready() && services.complete(serviceId);
-    }
-
-    /** Fetches a page of confirmations over the service's line, so that its state shows how that went. */
-    public ConfirmationPage confirmations(int serviceId, FetchPlan.Window window, @Nullable String page)
-            throws ServiceRefused, ServiceUnreachable {
-        return line(serviceId).call(line -> line.confirmations(window, page));
-    }
-
-    /** The picture of a card. */
-    public byte[] picture(int serviceId, String path) throws ServiceRefused, ServiceUnreachable {
-        return line(serviceId).call(line -> line.picture(path));
-    }
-
-    /** The calls that used the service lately, with the day, ISO 8601. */
-    public Map<String, String> members(int serviceId) throws ServiceRefused, ServiceUnreachable {
-        return line(serviceId).call(ServiceAdapter.Line::members);
     }
 
     @Scheduled(initialDelay = LOOK_EVERY_MS, fixedDelay = LOOK_EVERY_MS)
@@ -246,7 +194,7 @@ public class HandoverWorker implements SmartLifecycle {
             return;
         }
         for (int serviceId : services.active()) {
-            if (lines.containsKey(serviceId) && !atRest(serviceId) && busy.add(serviceId)) {
+            if (lines.coupled(serviceId).isPresent() && !atRest(serviceId) && busy.add(serviceId)) {
                 workers.execute(() -> {
                     try {
                         look(serviceId);
@@ -265,7 +213,7 @@ public class HandoverWorker implements SmartLifecycle {
             }
             restUntil.put(serviceId, clock.instant().plus(REST));
             boolean underWay = fill(serviceId);
-            if (services.complete(serviceId) && line(serviceId).ready()) {
+            if (services.complete(serviceId) && lines.line(serviceId).ready()) {
                 step(serviceId);
                 underWay |= desk.anyOpen(serviceId) || asked.containsKey(serviceId);
             } else {
@@ -287,7 +235,7 @@ public class HandoverWorker implements SmartLifecycle {
     private boolean fill(int serviceId) {
         Long filledTo = services.filledTo(serviceId);
         for (int i = 0; i < FILLS_AT_ONCE && filledTo != null && running; i++) {
-            filledTo = deliveries.fill(serviceId, filledTo);
+            filledTo = fill.step(serviceId, filledTo);
         }
         return filledTo != null;
     }
@@ -332,7 +280,7 @@ public class HandoverWorker implements SmartLifecycle {
             return;
         }
         for (Handover handover : desk.in(serviceId, Handover.State.GIVEN)) {
-            if (due(handover) && !askForReport(handover)) {
+            if (due(handover) && !steps.askForReport(handover)) {
                 return;
             }
         }
@@ -341,12 +289,12 @@ public class HandoverWorker implements SmartLifecycle {
     /** @return whether the line still works */
     private boolean sendAll(int serviceId, Services.Setup setup) {
         for (Handover handover : desk.in(serviceId, Handover.State.PREPARED)) {
-            if (handover.via == Handover.Via.NETWORK && (!due(handover) || !send(handover.number(), serviceId))) {
+            if (handover.via == Handover.Via.NETWORK && (!due(handover) || !steps.send(handover.number(), serviceId))) {
                 return false;
             }
         }
-        for (Withdrawal withdrawal : desk.withdrawals(serviceId, WITHDRAWALS_AT_ONCE)) {
-            if (!withdraw(withdrawal)) {
+        for (Withdrawal withdrawal : withdrawals.of(serviceId, WITHDRAWALS_AT_ONCE)) {
+            if (!steps.withdraw(withdrawal)) {
                 return false;
             }
         }
@@ -358,7 +306,7 @@ public class HandoverWorker implements SmartLifecycle {
         if (most == null) {
             return true;
         }
-        Optional<Long> prepared = desk.prepare(serviceId, most);
+        Optional<Long> prepared = packing.prepare(serviceId, most);
         if (prepared.isEmpty()) {
             asked.remove(serviceId);
             return true;
@@ -371,134 +319,23 @@ public class HandoverWorker implements SmartLifecycle {
                 asked.remove(serviceId);
             }
         }
-        return send(prepared.get(), serviceId);
+        return steps.send(prepared.get(), serviceId);
     }
 
     private boolean itIsTime(int serviceId, Services.Setup setup) {
         return switch (setup.when()) {
-            case AT_ONCE -> desk.anyWaiting(serviceId);
+            case AT_ONCE -> packing.anyWaiting(serviceId);
             case EVERY -> {
                 Instant last = services.row(serviceId).lastHandoverAt;
                 Duration pause = Duration.ofMinutes(setup.everyMinutes());
-                yield (last == null || !last.plus(pause).isAfter(clock.instant())) && desk.anyWaiting(serviceId);
+                yield (last == null || !last.plus(pause).isAfter(clock.instant())) && packing.anyWaiting(serviceId);
             }
             case AT_EXIT, BY_HAND -> false;
         };
     }
 
-    /** @return whether the line still works */
-    private boolean withdraw(Withdrawal withdrawal) {
-        ServiceLine line = line(withdrawal.serviceId);
-        try {
-            line.call(l -> {
-                l.withdraw(withdrawal.number);
-                return withdrawal.number;
-            });
-            desk.withdrawn(withdrawal.deliveryId);
-            line.moved(0, "1 contact deleted there");
-            return true;
-        } catch (ServiceUnreachable e) {
-            return false;
-        } catch (ServiceRefused e) {
-            if (e.about() == ServiceRefused.About.ACCOUNT) {
-                return false;
-            }
-            desk.notWithdrawn(withdrawal.deliveryId, String.valueOf(e.getMessage()));
-            return true;
-        }
-    }
-
     private boolean due(Handover handover) {
         return handover.nextTryAt == null || !handover.nextTryAt.isAfter(clock.instant());
-    }
-
-    /** @return whether the line still works */
-    private boolean send(long handoverId, int serviceId) {
-        HandoverDesk.Beginning beginning = desk.beginTry(handoverId);
-        if (beginning == HandoverDesk.Beginning.DROPPED) {
-            return true;
-        }
-        Handover handover = desk.get(handoverId);
-        ServiceLine line = line(serviceId);
-        try {
-            Submission submission = line.call(l -> beginning == HandoverDesk.Beginning.ASK
-                    ? l.arrived(handover.content, handover.idempotencyKey)
-                    : l.submit(handover.content, handover.idempotencyKey));
-            if (submission == null) {
-                desk.drop(handoverId);
-                return true;
-            }
-            BatchReport report = submission.report();
-            if (report != null && report.results().size() != handover.contactIds.length) {
-                desk.tryAgain(handoverId, REPORT_PAUSES.longest(), mismatch(report, handover));
-                return true;
-            }
-            desk.submitted(handoverId, submission);
-            line.moved(handover.contactIds.length, contacts(handover.contactIds.length) + " handed over");
-            return true;
-        } catch (ServiceUnreachable e) {
-            desk.tryAgain(handoverId, untilNextAttempt(line), e.getMessage());
-            return false;
-        } catch (ServiceRefused e) {
-            if (e.about() == ServiceRefused.About.ACCOUNT) {
-                desk.tryAgain(handoverId, untilNextAttempt(line), e.getMessage());
-                return false;
-            }
-            desk.refused(handoverId, String.valueOf(e.getMessage()));
-            return true;
-        }
-    }
-
-    /** @return whether the line still works */
-    private boolean askForReport(Handover handover) {
-        ServiceLine line = line(handover.serviceId);
-        try {
-            if (handover.receiptNumber == null) {
-                return askWhetherItArrived(handover, line);
-            }
-            BatchReport report = line.call(l -> l.report(String.valueOf(handover.receiptNumber)));
-            if (!report.processed()) {
-                desk.tryAgain(handover.number(), REPORT_PAUSES.after(handover.attempts + 1), null);
-            } else if (report.results().size() != handover.contactIds.length) {
-                desk.tryAgain(handover.number(), REPORT_PAUSES.longest(), mismatch(report, handover));
-            } else {
-                desk.reported(handover.number(), report);
-                line.moved(0, "Report on " + contacts(handover.contactIds.length));
-            }
-            return true;
-        } catch (ServiceUnreachable e) {
-            desk.tryAgain(handover.number(), untilNextAttempt(line), e.getMessage());
-            return false;
-        } catch (ServiceRefused e) {
-            desk.tryAgain(handover.number(), REPORT_PAUSES.longest(), e.getMessage());
-            return e.about() != ServiceRefused.About.ACCOUNT;
-        }
-    }
-
-    private boolean askWhetherItArrived(Handover handover, ServiceLine line) throws ServiceRefused, ServiceUnreachable {
-        Submission submission = line.call(l -> l.arrived(handover.content, handover.idempotencyKey));
-        if (submission == null) {
-            desk.tryAgain(
-                    handover.number(), REPORT_PAUSES.after(handover.attempts + 1), "It has not arrived there yet.");
-        } else {
-            desk.arrived(handover.number(), submission.receipt());
-        }
-        return true;
-    }
-
-    private static String mismatch(BatchReport report, Handover handover) {
-        return "The report speaks of " + report.results().size() + " contacts, the batch held "
-                + handover.contactIds.length + ". Nothing was marked.";
-    }
-
-    private Duration untilNextAttempt(ServiceLine line) {
-        Instant next = line.status().nextAttempt();
-        Duration pause = next == null ? Duration.ZERO : Duration.between(clock.instant(), next);
-        return pause.isNegative() ? Duration.ZERO : pause;
-    }
-
-    private static String contacts(int count) {
-        return count == 1 ? "1 contact" : count + " contacts";
     }
 
     /** Has everything that waits or is held looked at again, after the rules' answers may have changed. In the background. */

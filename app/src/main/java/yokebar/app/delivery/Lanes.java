@@ -29,7 +29,7 @@ class Lanes {
     private final Deliveries deliveries;
     private final Identities identities;
     private final Enrolment enrolment;
-    private final HandoverWorker worker;
+    private final ServiceLines lines;
     private final ContactLog log;
 
     Lanes(
@@ -38,14 +38,14 @@ class Lanes {
             Deliveries deliveries,
             Identities identities,
             Enrolment enrolment,
-            HandoverWorker worker,
+            ServiceLines lines,
             ContactLog log) {
         this.db = db;
         this.services = services;
         this.deliveries = deliveries;
         this.identities = identities;
         this.enrolment = enrolment;
-        this.worker = worker;
+        this.lines = lines;
         this.log = log;
     }
 
@@ -91,7 +91,7 @@ class Lanes {
                 adapter.confirms(),
                 row.confirmationsUntil,
                 row.sweptUntil,
-                worker.coupled(serviceId).map(HookupView::of).orElse(null),
+                lines.coupled(serviceId).map(HookupView::of).orElse(null),
                 named,
                 due,
                 row.filledTo,

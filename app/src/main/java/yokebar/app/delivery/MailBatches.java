@@ -9,11 +9,13 @@ import yokebar.core.delivery.DeliveryState;
 @Service
 public class MailBatches {
     private final HandoverDesk desk;
+    private final BatchPacking packing;
     private final Services services;
     private final Deliveries deliveries;
 
-    MailBatches(HandoverDesk desk, Services services, Deliveries deliveries) {
+    MailBatches(HandoverDesk desk, BatchPacking packing, Services services, Deliveries deliveries) {
         this.desk = desk;
+        this.packing = packing;
         this.services = services;
         this.deliveries = deliveries;
     }
@@ -32,7 +34,7 @@ public class MailBatches {
      */
     @Transactional
     public Optional<Letter> pack(int serviceId, int most) {
-        return desk.prepareForMail(serviceId, most)
+        return packing.prepareForMail(serviceId, most)
                 .map(handover -> new Letter(
                         handover.number(), handover.idempotencyKey, handover.contactIds.length, handover.content));
     }

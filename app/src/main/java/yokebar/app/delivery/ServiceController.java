@@ -37,6 +37,7 @@ class ServiceController {
     private final Deliveries deliveries;
     private final HandoverDesk desk;
     private final HandoverWorker worker;
+    private final ServiceLines lines;
 
     ServiceController(
             Lanes lanes,
@@ -45,7 +46,8 @@ class ServiceController {
             Enrolment enrolment,
             Deliveries deliveries,
             HandoverDesk desk,
-            HandoverWorker worker) {
+            HandoverWorker worker,
+            ServiceLines lines) {
         this.lanes = lanes;
         this.services = services;
         this.identities = identities;
@@ -53,6 +55,7 @@ class ServiceController {
         this.deliveries = deliveries;
         this.desk = desk;
         this.worker = worker;
+        this.lines = lines;
     }
 
     /** Whether contacts are meant for a service. */
@@ -112,7 +115,7 @@ class ServiceController {
     /** Tries the settings. */
     @PostMapping("/{id}/test")
     Hookup.Proof test(@PathVariable int id) {
-        return worker.coupled(id)
+        return lines.coupled(id)
                 .orElseThrow(() -> new FieldProblem("service", "The service is not in use."))
                 .test();
     }

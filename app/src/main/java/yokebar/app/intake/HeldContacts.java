@@ -4,17 +4,17 @@ import jakarta.persistence.EntityManager;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import yokebar.app.delivery.Deliveries;
+import yokebar.app.delivery.WaitingForALook;
 
 /** Contacts that wait with the services because the operator wants to look at what their source brings first. */
 @Service
 class HeldContacts {
     private final EntityManager db;
-    private final Deliveries deliveries;
+    private final WaitingForALook waitingForALook;
 
-    HeldContacts(EntityManager db, Deliveries deliveries) {
+    HeldContacts(EntityManager db, WaitingForALook waitingForALook) {
         this.db = db;
-        this.deliveries = deliveries;
+        this.waitingForALook = waitingForALook;
     }
 
     @Transactional(readOnly = true)
@@ -26,11 +26,11 @@ class HeldContacts {
     @Transactional
     public int letGo(String sourceId) {
         List<Long> ids = ids(sourceId);
-        return ids.isEmpty() ? 0 : deliveries.letGo(ids);
+        return ids.isEmpty() ? 0 : waitingForALook.letGo(ids);
     }
 
     private List<Long> ids(String sourceId) {
-        List<Long> waiting = deliveries.waitingForALook();
+        List<Long> waiting = waitingForALook.contacts();
         if (waiting.isEmpty()) {
             return List.of();
         }

@@ -34,6 +34,9 @@ class HandoverTest extends AppTest {
     @Autowired
     private HandoverDesk desk;
 
+    @Autowired
+    private BatchPacking packing;
+
     private Countersign countersign;
     private final World world = new World(9);
 
@@ -218,8 +221,8 @@ class HandoverTest extends AppTest {
         // With the line open the worker would send what is prepared here before it is edited.
         sendJson("POST", "/api/hookups/countersign/disconnect", Map.of());
         importText(contact("ZP5QXA"));
-        long prepared = desk.prepare(1, 500).orElseThrow();
-        assertThat(desk.prepare(1, 500))
+        long prepared = packing.prepare(1, 500).orElseThrow();
+        assertThat(packing.prepare(1, 500))
                 .as("what is claimed is not claimed twice")
                 .isEmpty();
         long id = idOf("ZP5QXA");
@@ -230,7 +233,7 @@ class HandoverTest extends AppTest {
         assertThat(state("ZP5QXA")).isEqualTo("HELD");
         sendJson("POST", "/api/hookups/countersign/connect", Map.of());
         handOver();
-        assertThat(desk.prepare(1, 500)).isEmpty();
+        assertThat(packing.prepare(1, 500)).isEmpty();
         assertThat(countersign.books()).isEmpty();
     }
 

@@ -1,0 +1,140 @@
+package yokebar.app.delivery;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import org.springframework.stereotype.Component;
+import yokebar.links.delivery.BatchReport;
+import yokebar.links.delivery.Submission;
+import yokebar.links.status.Pauses;
+import yokebar.links.status.ServiceRefused;
+import yokebar.links.status.ServiceUnreachable;
+
+/** One call to a service, and what comes of it written down. Nothing is marked that the service did not say. */
+@Component
+class HandoverSteps {
+    private static final Pauses REPORT_PAUSES = new Pauses(Duration.ofSeconds(1), Duration.ofMinutes(5));
+
+    private final HandoverDesk desk;
+    private final Withdrawals withdrawals;
+    private final ServiceLines lines;
+    private final Clock clock;
+
+    HandoverSteps(HandoverDesk desk, Withdrawals withdrawals, ServiceLines lines, Clock clock) {
+        this.desk = desk;
+        this.withdrawals = withdrawals;
+        this.lines = lines;
+        this.clock = clock;
+    }
+
+    /** @return whether the line still works */
+    boolean send(long handoverId, int serviceId) {
+        HandoverDesk.Beginning beginning = desk.beginTry(handoverId);
+        if (beginning == HandoverDesk.Beginning.DROPPED) {
+            return true;
+        }
+        Handover handover = desk.get(handoverId);
+        ServiceLine line = lines.line(serviceId);
+        try {
+            Submission submission = line.call(l -> beginning == HandoverDesk.Beginning.ASK
+                    ? l.arrived(handover.content, handover.idempotencyKey)
+                    : l.submit(handover.content, handover.idempotencyKey));
+            if (submission == null) {
+                desk.drop(handoverId);
+                return true;
+            }
+            BatchReport report = submission.report();
+            if (report != null && report.results().size() != handover.contactIds.length) {
+                desk.tryAgain(handoverId, REPORT_PAUSES.longest(), mismatch(report, handover));
+                return true;
+            }
+            desk.submitted(handoverId, submission);
+            line.moved(handover.contactIds.length, contacts(handover.contactIds.length) + " handed over");
+            return true;
+        } catch (ServiceUnreachable e) {
+            desk.tryAgain(handoverId, untilNextAttempt(line), e.getMessage());
+            return false;
+        } catch (ServiceRefused e) {
+            if (e.about() == ServiceRefused.About.ACCOUNT) {
+                desk.tryAgain(handoverId, untilNextAttempt(line), e.getMessage());
+                return false;
+            }
+            desk.refused(handoverId, String.valueOf(e.getMessage()));
+            return true;
+        }
+    }
+
+    /** @return whether the line still works */
+    boolean askForReport(Handover handover) {
+        ServiceLine line = lines.line(handover.serviceId);
+        try {
+            if (handover.receiptNumber == null) {
+                return askWhetherItArrived(handover, line);
+            }
+            BatchReport report = line.call(l -> l.report(String.valueOf(handover.receiptNumber)));
+            if (!report.processed()) {
+                desk.tryAgain(handover.number(), REPORT_PAUSES.after(handover.attempts + 1), null);
+            } else if (report.results().size() != handover.contactIds.length) {
+                desk.tryAgain(handover.number(), REPORT_PAUSES.longest(), mismatch(report, handover));
+            } else {
+                desk.reported(handover.number(), report);
+                line.moved(0, "Report on " + contacts(handover.contactIds.length));
+            }
+            return true;
+        } catch (ServiceUnreachable e) {
+            desk.tryAgain(handover.number(), untilNextAttempt(line), e.getMessage());
+            return false;
+        } catch (ServiceRefused e) {
+            desk.tryAgain(handover.number(), REPORT_PAUSES.longest(), e.getMessage());
+            return e.about() != ServiceRefused.About.ACCOUNT;
+        }
+    }
+
+    private boolean askWhetherItArrived(Handover handover, ServiceLine line) throws ServiceRefused, ServiceUnreachable {
+        Submission submission = line.call(l -> l.arrived(handover.content, handover.idempotencyKey));
+        if (submission == null) {
+            desk.tryAgain(
+                    handover.number(), REPORT_PAUSES.after(handover.attempts + 1), "It has not arrived there yet.");
+        } else {
+            desk.arrived(handover.number(), submission.receipt());
+        }
+        return true;
+    }
+
+    private static String mismatch(BatchReport report, Handover handover) {
+        return "The report speaks of " + report.results().size() + " contacts, the batch held "
+                + handover.contactIds.length + ". Nothing was marked.";
+    }
+
+    private Duration untilNextAttempt(ServiceLine line) {
+        Instant next = line.status().nextAttempt();
+        Duration pause = next == null ? Duration.ZERO : Duration.between(clock.instant(), next);
+        return pause.isNegative() ? Duration.ZERO : pause;
+    }
+
+    /** @return whether the line still works */
+    boolean withdraw(Withdrawal withdrawal) {
+        ServiceLine line = lines.line(withdrawal.serviceId);
+        try {
+            line.call(l -> {
+                l.withdraw(withdrawal.number);
+                return withdrawal.number;
+            });
+            withdrawals.withdrawn(withdrawal.deliveryId);
+            line.moved(0, "1 contact deleted there");
+            return true;
+        } catch (ServiceUnreachable e) {
+            return false;
+        } catch (ServiceRefused e) {
+            if (e.about() == ServiceRefused.About.ACCOUNT) {
+                return false;
+            }
+            withdrawals.notWithdrawn(withdrawal.deliveryId, String.valueOf(e.getMessage()));
+            return true;
+        }
+    }
+
+    static String contacts(int count) {
+        return count == 1 ? "1 contact" : count + " contacts";
+    }
+}

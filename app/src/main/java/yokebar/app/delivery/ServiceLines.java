@@ -1,0 +1,97 @@
+package yokebar.app.delivery;
+
+import java.time.Clock;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import yokebar.app.hookup.Hookups;
+import yokebar.core.confirm.FetchPlan;
+import yokebar.links.delivery.ConfirmationPage;
+import yokebar.links.status.ServiceRefused;
+import yokebar.links.status.ServiceUnreachable;
+
+/** The lines to the services in use, as couplings. */
+@Component
+public class ServiceLines {
+    private final Services services;
+    private final Hookups hookups;
+    private final Clock clock;
+    private final Map<Integer, ServiceLine> lines = new ConcurrentHashMap<>();
+
+    ServiceLines(Services services, Hookups hookups, Clock clock) {
+        this.services = services;
+        this.hookups = hookups;
+        this.clock = clock;
+    }
+
+    void couple(int serviceId) {
+        String name = services.name(serviceId);
+        ServiceLine line = new ServiceLine(name.toLowerCase(), name, serviceId, services, hookups, clock);
+        lines.put(serviceId, line);
+        hookups.register(line);
+        if (hookups.wanted(line.id())) {
+            line.connect();
+        }
+    }
+
+    /**
+     * The settings of a service changed: its line comes, goes or is tried anew.
+     *
+     * @return whether there is a line now
+     */
+    boolean adjust(int serviceId) {
+        if (services.adapter(serviceId).rules().byHand()) {
+            return false;
+        }
+        ServiceLine line = lines.get(serviceId);
+        if (!services.setup(serviceId).inUse()) {
+            if (line != null) {
+                lines.remove(serviceId);
+                line.disconnect();
+                hookups.forget(line);
+                hookups.changed(line.id());
+            }
+            return false;
+        }
+        if (line == null) {
+            couple(serviceId);
+            line = line(serviceId);
+        }
+        if (hookups.wanted(line.id())) {
+            line.connect();
+        }
+        return true;
+    }
+
+    Optional<ServiceLine> coupled(int serviceId) {
+        return Optional.ofNullable(lines.get(serviceId));
+    }
+
+    ServiceLine line(int serviceId) {
+        return lines.get(serviceId);
+    }
+
+    /** Whether a service can be called now. */
+    public boolean ready(int serviceId) {
+        ServiceLine line = lines.get(serviceId);
+        return line != null && line.ready() && services.complete(serviceId);
+    }
+
+    /** Fetches a page of confirmations over the service's line, so that its state shows how that went. */
+    public ConfirmationPage confirmations(int serviceId, FetchPlan.Window window, @Nullable String page)
+            throws ServiceRefused, ServiceUnreachable {
+        return line(serviceId).call(line -> line.confirmations(window, page));
+    }
+
+    /** The picture of a card. */
+    public byte[] picture(int serviceId, String path) throws ServiceRefused, ServiceUnreachable {
+        return line(serviceId).call(line -> line.picture(path));
+    }
+
+    /** The calls that used the service lately, with the day, ISO 8601. */
+    public Map<String, String> members(int serviceId) throws ServiceRefused, ServiceUnreachable {
+        return line(serviceId).call(ServiceAdapter.Line::members);
+    }
+}
