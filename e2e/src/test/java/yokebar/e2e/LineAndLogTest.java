@@ -9,8 +9,10 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestMethodOrder;
 import tools.jackson.databind.JsonNode;
 import yokebar.standins.demo.DemoSetup;
 
