@@ -48,6 +48,7 @@ public abstract class AppTest {
     @DynamicPropertySource
     static void settings(DynamicPropertyRegistry registry) {
         registry.add("yokebar.home", HOME::toString);
+        registry.add("yokebar.look-every-ms", () -> 60);
         registry.add("yokebar.adif-udp-port", () -> 0);
         registry.add("yokebar.adif-tcp-port", () -> 0);
         registry.add("yokebar.link-port", () -> 0);

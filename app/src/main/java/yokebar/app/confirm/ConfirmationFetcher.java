@@ -31,7 +31,7 @@ import yokebar.links.status.ServiceUnreachable;
 @Component
 class ConfirmationFetcher implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(ConfirmationFetcher.class);
-    private static final long LOOK_EVERY_MS = 500;
+    private static final String LOOK_EVERY_MS = "${yokebar.look-every-ms:500}";
     /** A service that is not set up or cannot be reached is looked at again so much later. */
     private static final Duration NOT_READY = Duration.ofSeconds(2);
     /** A service with an endless list of pages must not keep us for ever. */
@@ -87,7 +87,7 @@ class ConfirmationFetcher implements SmartLifecycle {
         return running;
     }
 
-    @Scheduled(initialDelay = LOOK_EVERY_MS, fixedDelay = LOOK_EVERY_MS)
+    @Scheduled(initialDelayString = LOOK_EVERY_MS, fixedDelayString = LOOK_EVERY_MS)
     void work() {
         for (int serviceId : services.active()) {
             Instant next = nextFetch.getOrDefault(serviceId, Instant.EPOCH);

@@ -30,7 +30,7 @@ import yokebar.core.delivery.DeliveryState;
 @Component
 public class HandoverWorker implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(HandoverWorker.class);
-    private static final long LOOK_EVERY_MS = 500;
+    private static final String LOOK_EVERY_MS = "${yokebar.look-every-ms:500}";
     /** Even at rest it looks now and then, lest anything be forgotten. */
     private static final Duration REST = Duration.ofSeconds(20);
 
@@ -188,7 +188,7 @@ public class HandoverWorker implements SmartLifecycle {
         }
     }
 
-    @Scheduled(initialDelay = LOOK_EVERY_MS, fixedDelay = LOOK_EVERY_MS)
+    @Scheduled(initialDelayString = LOOK_EVERY_MS, fixedDelayString = LOOK_EVERY_MS)
     void work() {
         if (!running) {
             return;
