@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -132,11 +133,11 @@ class BatchPacking {
                 : identities
                         .key(service.serviceId(), identity)
                         .orElseThrow(() -> new IllegalStateException("the identity went away"));
+        Map<Long, String> numbers = numbers(claimed);
         List<ServiceAdapter.Parcel> parcels = new ArrayList<>();
         for (Delivery delivery : claimed) {
-            RemoteContact known = db.find(RemoteContact.class, delivery.id);
             parcels.add(new ServiceAdapter.Parcel(
-                    service.render(contacts.get(delivery.contactId()).contact()), known == null ? null : known.number));
+                    service.render(contacts.get(delivery.contactId()).contact()), numbers.get(delivery.id)));
         }
         Handover handover = new Handover();
         handover.serviceId = service.serviceId();
@@ -151,6 +152,17 @@ class BatchPacking {
         }
         events.publishEvent(new LaneChanged(service.serviceId()));
         return handover.number();
+    }
+
+    /** What the service calls those it has already. */
+    private Map<Long, String> numbers(List<Delivery> claimed) {
+        List<RemoteContact> known = db.createNativeQuery(
+                        "select r.* from unnest(:ids) as w(id) join remote_contact r on r.delivery_id = w.id",
+                        RemoteContact.class)
+                .setParameter(
+                        "ids", claimed.stream().map(delivery -> delivery.id).toArray(Long[]::new))
+                .getResultList();
+        return known.stream().collect(Collectors.toMap(one -> one.deliveryId, one -> one.number));
     }
 
     /** Contacts of the log that the service might count as one with some of these. */

@@ -55,8 +55,11 @@ class HandoverDesk {
 
     /** The handovers of a service in a state, the oldest first. */
     @Transactional(readOnly = true)
-    public List<Handover> in(int serviceId, Handover.State state) {
-        return db.createQuery("from Handover where serviceId = :service and state = :state order by id", Handover.class)
+    public List<OpenHandover> in(int serviceId, Handover.State state) {
+        return db.createQuery(
+                        "select new yokebar.app.delivery.OpenHandover(id, serviceId, via, attempts, nextTryAt,"
+                                + " receiptNumber) from Handover where serviceId = :service and state = :state order by id",
+                        OpenHandover.class)
                 .setParameter("service", serviceId)
                 .setParameter("state", state)
                 .getResultList();
@@ -169,6 +172,15 @@ class HandoverDesk {
                 .forEach(d -> d.handoverId = null);
         db.remove(handover);
         events.publishEvent(new LaneChanged(handover.serviceId));
+    }
+
+    /** How many contacts a handover holds. */
+    @Transactional(readOnly = true)
+    public int contacts(long handoverId) {
+        return db.createQuery("select contactIds from Handover where id = :id", long[].class)
+                .setParameter("id", handoverId)
+                .getSingleResult()
+                .length;
     }
 
     @Transactional(readOnly = true)
@@ -339,16 +351,7 @@ class HandoverDesk {
     }
 
     private Map<Long, Delivery> deliveriesOf(Handover handover) {
-        return deliveriesOf(handover.serviceId, boxed(handover.contactIds));
-    }
-
-    private Map<Long, Delivery> deliveriesOf(int serviceId, List<Long> contactIds) {
-        List<Long> ids = contactIds.stream()
-                .map(contact -> Delivery.id(contact, serviceId))
-                .toList();
-        return db.createQuery("from Delivery where id in :ids", Delivery.class)
-                .setParameter("ids", ids)
-                .getResultStream()
+        return deliveries.of(handover.serviceId, boxed(handover.contactIds)).stream()
                 .collect(Collectors.toMap(Delivery::contactId, Function.identity()));
     }
 

@@ -65,7 +65,8 @@ class HandoverSteps {
     }
 
     /** @return whether the line still works */
-    boolean askForReport(Handover handover) {
+    boolean askForReport(long handoverId) {
+        Handover handover = desk.get(handoverId);
         ServiceLine line = lines.line(handover.serviceId);
         try {
             if (handover.receiptNumber == null) {

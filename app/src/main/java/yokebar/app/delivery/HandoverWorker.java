@@ -167,7 +167,7 @@ public class HandoverWorker implements SmartLifecycle {
             Optional<Long> prepared;
             // A piece may need more than one batch, one for each identity.
             while ((prepared = packing.prepare(serviceId, piece)).isPresent()) {
-                claimed += desk.get(prepared.get()).contactIds.length;
+                claimed += desk.contacts(prepared.get());
             }
         }
         wake(serviceId);
@@ -279,8 +279,8 @@ public class HandoverWorker implements SmartLifecycle {
         if (!setup.paused() && !sendAll(serviceId, setup)) {
             return;
         }
-        for (Handover handover : desk.in(serviceId, Handover.State.GIVEN)) {
-            if (due(handover) && !steps.askForReport(handover)) {
+        for (OpenHandover handover : desk.in(serviceId, Handover.State.GIVEN)) {
+            if (handover.due(clock.instant()) && !steps.askForReport(handover.id())) {
                 return;
             }
         }
@@ -288,8 +288,9 @@ public class HandoverWorker implements SmartLifecycle {
 
     /** @return whether the line still works */
     private boolean sendAll(int serviceId, Services.Setup setup) {
-        for (Handover handover : desk.in(serviceId, Handover.State.PREPARED)) {
-            if (handover.via == Handover.Via.NETWORK && (!due(handover) || !steps.send(handover.number(), serviceId))) {
+        for (OpenHandover handover : desk.in(serviceId, Handover.State.PREPARED)) {
+            if (handover.via() == Handover.Via.NETWORK
+                    && (!handover.due(clock.instant()) || !steps.send(handover.id(), serviceId))) {
                 return false;
             }
         }
@@ -312,7 +313,7 @@ public class HandoverWorker implements SmartLifecycle {
             return true;
         }
         if (most != Integer.MAX_VALUE) {
-            int left = most - desk.get(prepared.get()).contactIds.length;
+            int left = most - desk.contacts(prepared.get());
             if (left > 0) {
                 asked.put(serviceId, left);
             } else {
@@ -332,10 +333,6 @@ public class HandoverWorker implements SmartLifecycle {
             }
             case AT_EXIT, BY_HAND -> false;
         };
-    }
-
-    private boolean due(Handover handover) {
-        return handover.nextTryAt == null || !handover.nextTryAt.isAfter(clock.instant());
     }
 
     /** Has everything that waits or is held looked at again, after the rules' answers may have changed. In the background. */

@@ -1,5 +1,6 @@
 package yokebar.app.delivery;
 
+import jakarta.persistence.Tuple;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
@@ -93,22 +94,23 @@ record LaneView(
             @Nullable Integer taken,
             @Nullable Integer refused) {
 
-        static HandoverView of(Handover h) {
+        /** @param row the columns in the order of the components, with the contacts' numbers in the place of their count */
+        static HandoverView of(Tuple row) {
             return new HandoverView(
-                    h.number(),
-                    h.state,
-                    h.via,
-                    h.contactIds.length,
-                    h.preparedAt,
-                    h.attempts,
-                    h.nextTryAt,
-                    h.trouble,
-                    h.givenAt,
-                    h.receiptNumber,
-                    h.receiptWords,
-                    h.reportedAt,
-                    h.taken,
-                    h.refused);
+                    row.get(0, Long.class),
+                    row.get(1, Handover.State.class),
+                    row.get(2, Handover.Via.class),
+                    row.get(3, long[].class).length,
+                    row.get(4, Instant.class),
+                    row.get(5, Integer.class),
+                    row.get(6, Instant.class),
+                    row.get(7, String.class),
+                    row.get(8, Instant.class),
+                    row.get(9, String.class),
+                    row.get(10, String.class),
+                    row.get(11, Instant.class),
+                    row.get(12, Integer.class),
+                    row.get(13, Integer.class));
         }
     }
 }

@@ -251,8 +251,13 @@ class Lanes {
         return log.lines(ids);
     }
 
+    /** Without their content: this is read whenever something about the lane is different. */
     private List<LaneView.HandoverView> handovers(int serviceId) {
-        return db.createQuery("from Handover where serviceId = :service order by id desc", Handover.class)
+        return db.createQuery(
+                        "select id, state, via, contactIds, preparedAt, attempts, nextTryAt, trouble, givenAt,"
+                                + " receiptNumber, receiptWords, reportedAt, taken, refused"
+                                + " from Handover where serviceId = :service order by id desc",
+                        Tuple.class)
                 .setParameter("service", serviceId)
                 .setMaxResults(HANDOVERS_SHOWN)
                 .getResultStream()

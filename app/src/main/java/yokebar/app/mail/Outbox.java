@@ -1,11 +1,9 @@
 package yokebar.app.mail;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.time.Clock;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -20,6 +18,8 @@ import yokebar.links.mail.RadioMail;
 class Outbox {
     /** A few hundred kilobytes: an evening's work for a slow link. */
     private static final int MOST_CONTACTS = 3000;
+    /** More than these is not for radio mail. */
+    private static final int MOST_LETTERS = 40;
 
     private final EntityManager db;
     private final MailBatches batches;
@@ -74,6 +74,9 @@ class Outbox {
      */
     @Transactional
     public int pack() {
+        if (letters().size() >= MOST_LETTERS) {
+            throw new FieldProblem("letter", "The outbox holds " + MOST_LETTERS + " letters; send those first.");
+        }
         Optional<MailBatches.Letter> letter = batches.pack(batches.service(), MOST_CONTACTS);
         letter.ifPresent(packed -> {
             for (RadioMail.Part part : RadioMail.cut(packed.key(), packed.content())) {
@@ -135,25 +138,19 @@ class Outbox {
 
     @Transactional(readOnly = true)
     public List<LetterView> letters() {
-        Map<Long, List<MailPart>> byLetter = new LinkedHashMap<>();
-        db.createQuery("from MailPart order by key.handoverId, key.part", MailPart.class)
-                .getResultStream()
-                .forEach(part -> byLetter.computeIfAbsent(part.key.handoverId(), id -> new ArrayList<>())
-                        .add(part));
-        return byLetter.entrySet().stream()
-                .map(entry -> new LetterView(
-                        entry.getKey(),
-                        entry.getValue().size(),
-                        (int) entry.getValue().stream()
-                                .filter(part -> part.takenAt != null)
-                                .count(),
-                        entry.getValue().stream()
-                                .mapToLong(part -> part.content.length)
-                                .sum(),
-                        entry.getValue().stream()
-                                .mapToLong(part -> part.sentBytes)
-                                .sum()))
+        List<Tuple> rows = db.createNativeQuery(
+                        "select handover_id, count(*), count(taken_at), sum(octet_length(content)), sum(sent_bytes)"
+                                + " from mail_part group by handover_id order by handover_id",
+                        Tuple.class)
+                .getResultList();
+        return rows.stream()
+                .map(row -> new LetterView(
+                        number(row, 0), (int) number(row, 1), (int) number(row, 2), number(row, 3), number(row, 4)))
                 .toList();
+    }
+
+    private static long number(Tuple row, int column) {
+        return row.get(column, Number.class).longValue();
     }
 
     @Transactional
