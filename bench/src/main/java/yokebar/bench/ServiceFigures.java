@@ -26,7 +26,6 @@ public final class ServiceFigures {
     private static final int CONFIRMATIONS = Integer.getInteger("confirmations", 100_000);
     private static final int TO_PACK = Integer.getInteger("to-pack", 100_000);
     private static final int PART = 50_000;
-    private static final int LETTER = 3_000;
     private static final int COUNTS = 60;
     private static final Pattern FIELD = Pattern.compile("<([A-Z_]+):(\\d+)>");
 
@@ -44,6 +43,7 @@ public final class ServiceFigures {
         try (RunningYokebar yokebar = new RunningYokebar(home);
                 Countersign countersign = new Countersign(new World(9), Clock.systemUTC(), books, 0)) {
             countersign.setPaceOfOthers(0);
+            countersign.setQueueDelay(Duration.ofDays(1));
             ServiceFigures figures = new ServiceFigures(yokebar.address());
             figures.setUp(countersign);
             if (fresh) {
@@ -84,28 +84,33 @@ public final class ServiceFigures {
                 HttpResponse.BodyHandlers.discarding());
     }
 
-    /** Rules, claiming, rendering, signing and storing; nothing is sent. Radio mail packs the largest batches. */
+    /** Rules, claiming, rendering, signing and storing, and the way to a service that only queues what it gets. */
     private void pack() throws Exception {
         long began = System.nanoTime();
-        int packed = 0;
-        while (packed < TO_PACK && send("mail/letters", "POST", "").contains("letters")) {
-            packed += LETTER;
+        send("services/1/handovers", "POST", "{\"most\":" + TO_PACK + "}");
+        while (count("HANDED_OVER") < TO_PACK) {
+            Thread.sleep(200);
         }
         System.out.printf(
-                "services: rules and packing of %d due contacts %.1f s (target 15 for 100 000)%n",
-                packed, since(began) / 1e3);
+                "services: %d due contacts packed, signed and handed over in %.1f s (target 15 without the way there)%n",
+                count("HANDED_OVER"), since(began) / 1e3);
         System.out.printf("services: heap in use %.0f MB%n", heap());
     }
 
+    private long count(String state) throws Exception {
+        Matcher counts = Pattern.compile("\"" + state + "\":(\\d+)").matcher(send("services", "GET", ""));
+        return counts.find() ? Long.parseLong(counts.group(1)) : 0;
+    }
+
     private void fetch(Countersign countersign) throws Exception {
-        Instant received = Instant.now().minus(Duration.ofDays(300));
+        Instant received = Instant.now().minus(Duration.ofMinutes(50));
         int step = Math.max(1, CONTACTS / CONFIRMATIONS);
         int made = 0;
         for (int from = 0; from < CONTACTS && made < CONFIRMATIONS; from += PART) {
             String part = new String(LongLog.adi(from, Math.min(from + PART, CONTACTS)), StandardCharsets.UTF_8);
             String[] records = part.substring(part.indexOf("<EOH>") + 5).split("<EOR>");
             for (int i = 0; i + 1 < records.length && made < CONFIRMATIONS; i += step) {
-                countersign.confirm(fields(records[i]), received.plusSeconds(made));
+                countersign.confirm(fields(records[i]), received.plusMillis(made * 20L));
                 made++;
             }
         }

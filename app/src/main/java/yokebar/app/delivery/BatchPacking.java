@@ -18,6 +18,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.ContactLog;
+import yokebar.core.call.Call;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.delivery.DeliveryState;
 import yokebar.core.delivery.SigningIdentity;
@@ -91,7 +92,7 @@ class BatchPacking {
         StateTally tally = new StateTally();
         Map<Long, LoggedContact> contacts =
                 log.find(waiting.stream().map(Delivery::contactId).toList());
-        List<LoggedContact> twins = twins(service, contacts.values());
+        Map<Call, List<LoggedContact>> twins = twins(service, contacts.values());
         List<Delivery> claimed = new ArrayList<>();
         SigningIdentity identity = null;
         for (Delivery delivery : waiting) {
@@ -101,7 +102,8 @@ class BatchPacking {
             }
             deliveries.applyRules(delivery, service, contact.contact(), now, tally);
             if (delivery.state == DeliveryState.DUE) {
-                deliveries.holdTwin(delivery, service, contact, twins, now, tally);
+                List<LoggedContact> alike = twins.getOrDefault(contact.contact().call(), List.of());
+                deliveries.holdTwin(delivery, service, contact, alike, now, tally);
             }
             if (!delivery.state.waitsToGo()) {
                 continue;
@@ -165,11 +167,11 @@ class BatchPacking {
         return known.stream().collect(Collectors.toMap(one -> one.deliveryId, one -> one.number));
     }
 
-    /** Contacts of the log that the service might count as one with some of these. */
-    private List<LoggedContact> twins(ServiceAdapter service, Collection<LoggedContact> contacts) {
+    /** Contacts of the log that the service might count as one with some of these, by their call. */
+    private Map<Call, List<LoggedContact>> twins(ServiceAdapter service, Collection<LoggedContact> contacts) {
         Duration apart = service.rules().countsOnce();
         if (apart.isZero() || contacts.isEmpty()) {
-            return List.of();
+            return Map.of();
         }
         Instant from = Instant.MAX;
         Instant until = Instant.MIN;
@@ -180,7 +182,8 @@ class BatchPacking {
             until = start.isAfter(until) ? start : until;
             calls.add(logged.contact().call().text());
         }
-        return log.around(calls, from.minus(apart), until);
+        return log.around(calls, from.minus(apart), until).stream()
+                .collect(Collectors.groupingBy(logged -> logged.contact().call()));
     }
 
     /** Whether any contact waits to go. */

@@ -35,6 +35,7 @@ public class HandoverWorker implements SmartLifecycle {
     private static final Duration REST = Duration.ofSeconds(20);
 
     private static final Duration AT_EXIT_AT_MOST = Duration.ofSeconds(20);
+    private static final Duration AT_A_STRETCH = Duration.ofSeconds(3);
     private static final int WITHDRAWALS_AT_ONCE = 50;
     private static final int FILLS_AT_ONCE = 20;
 
@@ -307,20 +308,32 @@ public class HandoverWorker implements SmartLifecycle {
         if (most == null) {
             return true;
         }
-        Optional<Long> prepared = packing.prepare(serviceId, most);
-        if (prepared.isEmpty()) {
-            asked.remove(serviceId);
-            return true;
-        }
-        if (most != Integer.MAX_VALUE) {
-            int left = most - desk.contacts(prepared.get());
-            if (left > 0) {
-                asked.put(serviceId, left);
-            } else {
+        return sendMany(serviceId, most);
+    }
+
+    /** Batch after batch for a while, then others have their turn; returns whether the line still works. */
+    private boolean sendMany(int serviceId, int most) {
+        Instant until = clock.instant().plus(AT_A_STRETCH);
+        int left = most;
+        do {
+            Optional<Long> prepared = packing.prepare(serviceId, left);
+            if (prepared.isEmpty()) {
                 asked.remove(serviceId);
+                return true;
             }
-        }
-        return steps.send(prepared.get(), serviceId);
+            if (most != Integer.MAX_VALUE) {
+                left -= desk.contacts(prepared.get());
+                if (left > 0) {
+                    asked.put(serviceId, left);
+                } else {
+                    asked.remove(serviceId);
+                }
+            }
+            if (!steps.send(prepared.get(), serviceId)) {
+                return false;
+            }
+        } while (left > 0 && running && clock.instant().isBefore(until));
+        return true;
     }
 
     private boolean itIsTime(int serviceId, Services.Setup setup) {
