@@ -65,8 +65,8 @@
           >Try with one contact</Button
         >
       {/if}
-      <label>From <input type="date" bind:value={fromDay} /></label>
-      <label>until <input type="date" bind:value={untilDay} /></label>
+      <label>From <input placeholder="2026-05-01" bind:value={fromDay} /></label>
+      <label>until <input placeholder="2026-05-31" bind:value={untilDay} /></label>
       <Button
         kind="ghost"
         size="small"
@@ -117,6 +117,7 @@
   }
 
   input {
+    width: 112px;
     height: 28px;
     padding: 0 6px;
     border: 1px solid var(--yb-line-strong);
@@ -124,6 +125,5 @@
     background: var(--yb-raised);
     color: var(--yb-ink);
     font: inherit;
-    color-scheme: dark light;
   }
 </style>
