@@ -1,0 +1,94 @@
+package yokebar.app.delivery;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** What goes where: relayed contacts, event calls, edits while a batch is on its way, a service taken into use later. */
+class RulesTest extends ServiceTest {
+    @Test
+    void relayedContactsGoToQuaysideOnRequestAndToCountersignNever() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        importText(contact("ZP5QXA", "prop_mode", "RPT"));
+        useQuayside();
+        awaitState("ZP5QXA", QUAYSIDE, "HELD");
+        JsonNode held = get("/api/services/2/outlook").path("held").get(0);
+        assertThat(held.path("remedies").toString()).contains("ALLOW_RELAYED");
+        put("/api/services/2", Map.of("relayed", true));
+        awaitState("ZP5QXA", QUAYSIDE, "ACCEPTED");
+        sendJson("POST", "/api/services/1/handovers", Map.of());
+        sendJson("POST", "/api/services/1/handovers", Map.of("contactIds", List.of(idOf("ZP5QXA"))));
+        assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("HELD");
+        assertThat(countersign.books()).isEmpty();
+    }
+
+    @Test
+    void anEditWhileNobodyKnowsWhetherTheBatchArrivedAsksFirst() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        countersign.mishaps().failNext(Integer.MAX_VALUE);
+        importText(contact("ZP5QXA") + contact("OZ1QAB"));
+        sendJson("POST", "/api/services/1/handovers", Map.of());
+        await(
+                "a try failed",
+                () -> lane(COUNTERSIGN)
+                                        .path("handovers")
+                                        .path(0)
+                                        .path("attempts")
+                                        .asInt()
+                                > 0
+                        && lane(COUNTERSIGN)
+                                .path("hookup")
+                                .path("state")
+                                .asString()
+                                .equals("TROUBLE"));
+        edit("ZP5QXA", Map.of("PROP_MODE", "RPT"));
+        countersign.mishaps().failNext(0);
+        sendJson("POST", "/api/services/1/handovers", Map.of());
+        awaitState("OZ1QAB", COUNTERSIGN, "ACCEPTED");
+        assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("HELD");
+        assertThat(countersign.books()).hasSize(1);
+    }
+
+    @Test
+    void anEventCallIsSignedInsideItsDatesAndHeldOutside() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        installIdentity("CU9QLZ", "2026-05-01", "2026-05-07");
+        importText(contact("ZP5QXA", "station_callsign", "CU9QLZ")
+                + contact("OZ1QAB", "station_callsign", "CU9QLZ").replace("20260501", "20260509"));
+        sendJson("POST", "/api/services/1/handovers", Map.of());
+        awaitState("ZP5QXA", COUNTERSIGN, "ACCEPTED");
+        assertThat(countersign.books().toString()).contains("CU9QLZ ZP5QXA");
+        assertThat(state("OZ1QAB", COUNTERSIGN)).isEqualTo("HELD");
+        assertThat(get("/api/services/1/outlook")
+                        .path("held")
+                        .get(0)
+                        .path("reason")
+                        .asString())
+                .isEqualTo("The certificate for CU9QLZ covers contacts from 2026-05-01 to 2026-05-07 only.");
+    }
+
+    @Test
+    void aServiceTakenIntoUseLaterGetsTheWholeLogAndAPauseHoldsIt() throws Exception {
+        StringBuilder log = new StringBuilder();
+        for (char c = 'A'; c <= 'Z'; c++) {
+            log.append(contact("OZ1QA" + c, "rst_sent", "599"));
+        }
+        importText(log.toString());
+        assertThat(count("delivery")).isEqualTo(26);
+        put("/api/services/pause", Map.of("paused", true));
+        usePostbag();
+        await("rows", () -> lane(POSTBAG).path("due").asInt() == 26);
+        await("all looked at", () -> lane(POSTBAG).path("filling").isMissingNode());
+        assertThat(postbag.books()).isEmpty();
+        put("/api/services/pause", Map.of("paused", false));
+        await("accepted", () -> lane(POSTBAG).path("counts").path("ACCEPTED").asInt() == 26);
+        assertThat(postbag.books()).hasSize(26).allMatch(entry -> entry.get("copies")
+                .equals(1));
+    }
+}
