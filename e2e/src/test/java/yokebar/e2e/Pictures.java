@@ -77,6 +77,7 @@ public final class Pictures {
 
     /** Why a refused contact is not in the log; a log that is looked at before it is imported; a program on the link. */
     private static void intake(Page page, Path folder) {
+        backstage("countersign/bust", "{}");
         backstage("program/contact", "{\"CALL\":\"OZ1QAB\",\"MODE\":\"NOISE\"}");
         page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
                 .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Intake"))
