@@ -84,6 +84,7 @@ public class Compaction implements SmartLifecycle {
 
     /** @return whether it was; the database is closed then */
     static boolean compactIfDue(DataSource database, long worthwhileBytes) {
+        boolean written = false;
         try (Connection connection = database.getConnection();
                 Statement statement = connection.createStatement()) {
             long bytes = info(statement, "FILE_SIZE");
@@ -93,8 +94,13 @@ public class Compaction implements SmartLifecycle {
             }
             LOG.info("{} % of the log's {} MB are in use; it is written anew", livePercent, bytes >> 20);
             statement.execute("shutdown compact");
+            written = true;
             return true;
         } catch (SQLException e) {
+            // A pool cannot take back a connection to a database that is closed, and says so.
+            if (written) {
+                return true;
+            }
             LOG.warn("The log's file stays as large as it is: {}", e.getMessage());
             return false;
         }

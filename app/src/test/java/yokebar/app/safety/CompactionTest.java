@@ -2,6 +2,7 @@ package yokebar.app.safety;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.zaxxer.hikari.HikariDataSource;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -49,6 +50,20 @@ class CompactionTest {
                 ResultSet row = statement.executeQuery("select count(*) from t")) {
             row.next();
             assertThat(row.getInt(1)).isEqualTo(100);
+        }
+    }
+
+    /** What is to happen with the file afterwards, such as a backup of it, waits for this answer. */
+    @Test
+    void throughAPoolItIsToldToo() throws Exception {
+        try (HikariDataSource pool = new HikariDataSource()) {
+            pool.setDataSource(database);
+            try (Connection connection = pool.getConnection();
+                    Statement statement = connection.createStatement()) {
+                statement.execute("delete from t where id > 100");
+                statement.execute("checkpoint sync");
+            }
+            assertThat(Compaction.compactIfDue(pool, 1)).isTrue();
         }
     }
 
