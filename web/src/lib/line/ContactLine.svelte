@@ -97,7 +97,7 @@
   const left = (column: number) => `calc(${column} * 1ch)`;
 </script>
 
-<section class="line" aria-label="Contact line">
+<section class="line" aria-label="Contact line" data-says-of={line.readText}>
   {#if likely.length > 0}
     <div class="likely" role="group" aria-label="Likely calls">
       {#each likely as guess, i (guess.call)}

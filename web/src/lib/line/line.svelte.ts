@@ -60,6 +60,8 @@ export interface Outcome {
 export class LineStore {
   text = $state('');
   view = $state.raw<LineView | undefined>(undefined);
+  /** The text the view is of. */
+  readText = $state('');
   outcome = $state.raw<Outcome | undefined>(undefined);
   /** Lines on their way. */
   underWay = $state(0);
@@ -98,6 +100,7 @@ export class LineStore {
       this.#cleared = this.text;
     }
     this.text = '';
+    this.readText = '';
     this.view = undefined;
     this.outcome = undefined;
   }
@@ -200,6 +203,7 @@ export class LineStore {
         const view = asked.trim() === '' ? undefined : await this.#server.read(this.#body(asked));
         if (asked === this.text) {
           this.view = view;
+          this.readText = asked;
         }
       }
     } catch {

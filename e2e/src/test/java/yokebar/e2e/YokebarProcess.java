@@ -227,12 +227,21 @@ public final class YokebarProcess implements AutoCloseable {
         return command(log()).start();
     }
 
-    private ProcessBuilder command(Path output) {
+    /** As {@code ./yokebar start} does it. */
+    private boolean isLong() throws IOException {
+        Path database = home.resolve("log.mv.db");
+        return Files.exists(database) && Files.size(database) > 200 << 20;
+    }
+
+    private ProcessBuilder command(Path output) throws IOException {
         List<String> command = new ArrayList<>(runner);
         command.add(java());
         command.addAll(QUICK);
         command.addAll(List.of(
-                "-Xmx600m",
+                "-Xmx700m",
+                "-Xmn100m",
+                "-XX:MetaspaceSize=128m",
+                "-Xms" + (isLong() ? "700m" : "128m"),
                 "-XX:SharedArchiveFile=" + ARCHIVE,
                 "-Xshare:auto",
                 "-Dspring.aot.enabled=true",
