@@ -39,7 +39,7 @@ public final class WhoFigures {
                     new AdiReader(new ByteArrayInputStream(LongLog.adi(from, Math.min(from + PART, CONTACTS))));
             for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
                 if (ContactAdif.read(record.fields(), new Call("CU9QYB")) instanceof Reading.Readable readable) {
-                    facts.add(Facts.of(Entry.of(++counted, readable.contact(), entities), counted % 3 == 0));
+                    facts.add(Facts.of(Entry.of(++counted, readable.contact(), entities), counted % 3 == 0 ? 1 : 0));
                     if (calls.size() < 200_000) {
                         calls.add(readable.contact().call());
                         some.add(facts.get(facts.size() - 1));

@@ -34,7 +34,7 @@ class Novelty {
     @Nullable
     String of(LoggedContact logged) {
         return search.ask(index -> index.entry(logged.id()))
-                .map(entry -> words(search.workedBefore(), Facts.of(entry, true), logged.contact()))
+                .map(entry -> words(search.workedBefore(), Facts.of(entry, 0), logged.contact()))
                 .orElse(null);
     }
 

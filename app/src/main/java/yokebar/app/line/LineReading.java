@@ -221,7 +221,7 @@ class LineReading {
             values.put(LogFields.BAND, band.adifName());
             values.put(LogFields.GROUP, mode.group().name());
         }
-        Facts facts = placed ? Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), false) : null;
+        Facts facts = placed ? Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), 0) : null;
         return new LineView.StationHint(
                 call.text(),
                 situation == null ? null : situation.entity().name(),

@@ -1,7 +1,6 @@
 package yokebar.app.log;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
@@ -313,12 +312,15 @@ public class LogSearch implements SmartLifecycle {
         List<String> fields = new ArrayList<>(Facts.FIELDS);
         fields.add(LogFields.CONFIRMED_BY);
         fields.addAll(marks().values());
+        List<Integer> services = List.copyOf(marks().keySet());
         int given = index.forEachRow(place, LEARN_AT_ONCE, fields, values -> {
-            boolean confirmed = values[Facts.FIELDS.size()] != null
-                    || Arrays.asList(values)
-                            .subList(Facts.FIELDS.size() + 1, values.length)
-                            .contains(CONFIRMED);
-            facts.add(Facts.of(values, confirmed));
+            int proofs = values[Facts.FIELDS.size()] == null ? 0 : Proofs.ELSEWHERE;
+            for (int i = 0; i < services.size(); i++) {
+                if (CONFIRMED.equals(values[Facts.FIELDS.size() + 1 + i])) {
+                    proofs |= Proofs.by(services.get(i));
+                }
+            }
+            facts.add(Facts.of(values, proofs));
         });
         workedBefore.add(facts);
         if (given == LEARN_AT_ONCE) {
@@ -346,7 +348,7 @@ public class LogSearch implements SmartLifecycle {
         }
         index.add(fresh);
         workedBefore.add(fresh.stream()
-                .map(entry -> Facts.of(entry, entry.fields().get(LogFields.CONFIRMED_BY) != null))
+                .map(entry -> Facts.of(entry, provenElsewhere(entry)))
                 .toList());
         readAgain(known);
         markAgain(fresh.stream().map(Entry::id).toList());
@@ -377,17 +379,25 @@ public class LogSearch implements SmartLifecycle {
     }
 
     private void forget(long id) {
-        index.entry(id).ifPresent(entry -> workedBefore.remove(List.of(Facts.of(entry, confirmed(entry)))));
+        index.entry(id).ifPresent(entry -> workedBefore.remove(List.of(Facts.of(entry, proofs(entry)))));
     }
 
     private void learn(long id) {
-        index.entry(id).ifPresent(entry -> workedBefore.add(List.of(Facts.of(entry, confirmed(entry)))));
+        index.entry(id).ifPresent(entry -> workedBefore.add(List.of(Facts.of(entry, proofs(entry)))));
     }
 
-    private boolean confirmed(Entry entry) {
-        return entry.fields().get(LogFields.CONFIRMED_BY) != null
-                || marks().values().stream()
-                        .anyMatch(mark -> CONFIRMED.equals(entry.fields().get(mark)));
+    private int proofs(Entry entry) {
+        int proofs = provenElsewhere(entry);
+        for (Map.Entry<Integer, String> mark : marks().entrySet()) {
+            if (CONFIRMED.equals(entry.fields().get(mark.getValue()))) {
+                proofs |= Proofs.by(mark.getKey());
+            }
+        }
+        return proofs;
+    }
+
+    private static int provenElsewhere(Entry entry) {
+        return entry.fields().get(LogFields.CONFIRMED_BY) == null ? 0 : Proofs.ELSEWHERE;
     }
 
     private static String markName(String service) {

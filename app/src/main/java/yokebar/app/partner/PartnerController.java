@@ -131,9 +131,7 @@ class PartnerController {
 
     private List<LogLine> earlier(String base) {
         Search ofStation = new Search(
-                List.of(new Condition.Like(
-                        LogFields.CALL, List.of(base, base + "/*", "*/" + base, "*/" + base + "/*"))),
-                List.of());
+                List.of(new Condition.Like(LogFields.CALL, search.workedBefore().callsOf(base))), List.of());
         long[] ids = search.ask(index -> {
             Found found = index.search(ofStation, Order.NEWEST_FIRST);
             return found.ids(0, LOOKED_AT);

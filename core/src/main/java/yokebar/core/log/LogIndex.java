@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -30,6 +31,9 @@ public final class LogIndex {
     private final Slots slots = new Slots();
     private final Map<String, TextColumn> columns = new HashMap<>();
     private long[] frequencies = new long[1024];
+    /** One in so many is few: they are sorted rather than met on the way through the whole log. */
+    private static final int FEW = 20;
+
     private final Map<Object, Found> remembered = new LinkedHashMap<>(16, 0.75f, true) {
         private static final long serialVersionUID = 1L;
 
@@ -38,6 +42,8 @@ public final class LogIndex {
             return size() > MOST_REMEMBERED;
         }
     };
+
+    private @Nullable BitSet everyOne;
 
     private record Asked(List<Condition> conditions, Order order) {}
 
@@ -49,7 +55,7 @@ public final class LogIndex {
             fill(slot, entry);
         });
         slots.enter(first);
-        remembered.clear();
+        forgetAnswers();
     }
 
     public boolean has(long id) {
@@ -70,7 +76,7 @@ public final class LogIndex {
             }
         });
         fill(slot, entry);
-        remembered.clear();
+        forgetAnswers();
     }
 
     public void remove(Collection<Long> ids) {
@@ -81,14 +87,14 @@ public final class LogIndex {
             }
         });
         slots.remove(gone);
-        remembered.clear();
+        forgetAnswers();
     }
 
     /** Sets one field of a contact, such as where it stands at a service. */
     public void mark(long id, String field, @Nullable String text) {
         if (has(id)) {
             column(field).set(slots.slotOf(id), text);
-            remembered.clear();
+            forgetAnswers();
         }
     }
 
@@ -243,21 +249,32 @@ public final class LogIndex {
             }
             return new Found(places, slots);
         }
-        BitSet matching = all(search);
+        int[] found = inOrder(all(search), !order.field().equals(Order.START) || order.descending());
+        if (order.field().equals(Order.START)) {
+            return new Found(found, slots);
+        }
+        return new Found(
+                order.field().equals(Order.FREQUENCY) ? byFrequency(found, order) : byText(found, order), slots);
+    }
+
+    private int[] inOrder(BitSet matching, boolean newestFirst) {
         int[] found = new int[matching.cardinality()];
         int next = 0;
-        boolean newestFirst = !order.field().equals(Order.START) || order.descending();
+        if (found.length < slots.size() / FEW) {
+            int[] places = matching.stream().map(slots::placeOf).sorted().toArray();
+            for (int place : places) {
+                found[newestFirst ? places.length - 1 - next : next] = slots.at(place);
+                next++;
+            }
+            return found;
+        }
         for (int i = 0; i < slots.size(); i++) {
             int slot = slots.at(newestFirst ? slots.size() - 1 - i : i);
             if (matching.get(slot)) {
                 found[next++] = slot;
             }
         }
-        if (order.field().equals(Order.START)) {
-            return new Found(found, slots);
-        }
-        return new Found(
-                order.field().equals(Order.FREQUENCY) ? byFrequency(found, order) : byText(found, order), slots);
+        return found;
     }
 
     private int[] byFrequency(int[] found, Order order) {
@@ -314,12 +331,22 @@ public final class LogIndex {
         return both;
     }
 
+    /** Not to be changed. */
     private BitSet everyOne() {
-        BitSet every = new BitSet(slots.end());
-        for (int i = 0; i < slots.size(); i++) {
-            every.set(slots.at(i));
+        BitSet every = everyOne;
+        if (every == null) {
+            every = new BitSet(slots.end());
+            for (int i = 0; i < slots.size(); i++) {
+                every.set(slots.at(i));
+            }
+            everyOne = every;
         }
         return every;
+    }
+
+    private void forgetAnswers() {
+        remembered.clear();
+        everyOne = null;
     }
 
     private BitSet matching(Condition condition) {
@@ -331,10 +358,12 @@ public final class LogIndex {
             }
         } else if (condition instanceof Condition.Like like) {
             TextColumn column = columns.getOrDefault(like.field(), EMPTY);
-            BitSet codes = new BitSet();
-            for (String pattern : like.patterns()) {
-                codes.or(column.codesThat(TextTest.like(pattern, LogFields.FREE_TEXT.contains(like.field()))));
-            }
+            boolean anywhere = LogFields.FREE_TEXT.contains(like.field());
+            List<Predicate<String>> tests = like.patterns().stream()
+                    .map(pattern -> TextTest.like(pattern, anywhere))
+                    .toList();
+            BitSet codes =
+                    isWhole(like) ? codesOf(column, like.patterns()) : column.codesThat(text -> anyOf(tests, text));
             column.addSlots(codes, slots.end(), slotsFound);
         } else if (condition instanceof Condition.Within within) {
             addTexts(within.field(), TextTest.within(within.least(), within.most()), slotsFound);
@@ -366,6 +395,27 @@ public final class LogIndex {
             slotsFound.and(everyOne());
         }
         return slotsFound;
+    }
+
+    /** Calls are kept in upper case, so a whole one need not be compared with each. */
+    private static boolean isWhole(Condition.Like like) {
+        return like.field().equals(LogFields.CALL)
+                && like.patterns().stream().noneMatch(pattern -> pattern.contains("*"));
+    }
+
+    private static BitSet codesOf(TextColumn column, List<String> texts) {
+        BitSet codes = new BitSet();
+        texts.forEach(text -> codes.or(column.codeIs(text.toUpperCase(Locale.ROOT))));
+        return codes;
+    }
+
+    private static boolean anyOf(List<Predicate<String>> tests, String text) {
+        for (int i = 0; i < tests.size(); i++) {
+            if (tests.get(i).test(text)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private void addTexts(String field, Predicate<String> test, BitSet found) {

@@ -92,6 +92,10 @@ final class TextColumn {
         if (wanted.isEmpty()) {
             return;
         }
+        if (wanted.cardinality() == 1) {
+            addSlots(wanted.nextSetBit(0), end, slots);
+            return;
+        }
         boolean withNone = wanted.get(0);
         boolean[] isWanted = new boolean[words.codes()];
         wanted.stream().forEach(code -> isWanted[code] = true);
@@ -109,6 +113,23 @@ final class TextColumn {
                         slots.set(slot);
                     }
                 }
+            }
+        }
+    }
+
+    private void addSlots(int wanted, int end, BitSet slots) {
+        for (int chunk = 0; chunk << CHUNK_BITS < end; chunk++) {
+            int first = chunk << CHUNK_BITS;
+            int last = Math.min(end, first + CHUNK);
+            int[] codes = chunk < chunks.length ? chunks[chunk] : null;
+            if (codes != null) {
+                for (int slot = first; slot < last; slot++) {
+                    if (codes[slot - first] == wanted) {
+                        slots.set(slot);
+                    }
+                }
+            } else if (wanted == 0) {
+                slots.set(first, last);
             }
         }
     }

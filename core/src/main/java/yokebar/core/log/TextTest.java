@@ -2,7 +2,6 @@ package yokebar.core.log;
 
 import java.util.Locale;
 import java.util.function.Predicate;
-import java.util.regex.Pattern;
 
 /** Tests of a field's text, whatever its case. */
 final class TextTest {
@@ -36,13 +35,32 @@ final class TextTest {
         if (!pattern.contains("*")) {
             return anywhere ? contains(pattern) : text -> text.equalsIgnoreCase(pattern);
         }
-        StringBuilder expression = new StringBuilder();
-        for (String part : pattern.split("\\*", -1)) {
-            expression.append(expression.length() == 0 ? "" : ".*").append(Pattern.quote(part));
+        String[] parts = pattern.split("\\*", -1);
+        return text -> inTurn(text, parts);
+    }
+
+    /** Whether the parts follow one another in the text, the first at its start, the last at its end. Makes nothing, being asked of every text. */
+    private static boolean inTurn(String text, String[] parts) {
+        String first = parts[0];
+        String last = parts[parts.length - 1];
+        int end = text.length() - last.length();
+        if (end < first.length()
+                || !text.regionMatches(true, 0, first, 0, first.length())
+                || !text.regionMatches(true, end, last, 0, last.length())) {
+            return false;
         }
-        Pattern compiled = Pattern.compile(
-                expression.toString(), Pattern.CASE_INSENSITIVE | Pattern.UNICODE_CASE | Pattern.DOTALL);
-        return text -> compiled.matcher(text).matches();
+        int at = first.length();
+        for (int i = 1; i < parts.length - 1; i++) {
+            String part = parts[i];
+            while (at + part.length() <= end && !text.regionMatches(true, at, part, 0, part.length())) {
+                at++;
+            }
+            if (at + part.length() > end) {
+                return false;
+            }
+            at += part.length();
+        }
+        return true;
     }
 
     static Predicate<String> within(double least, double most) {

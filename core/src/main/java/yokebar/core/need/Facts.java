@@ -3,6 +3,7 @@ package yokebar.core.need;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.band.Band;
 import yokebar.core.call.Call;
@@ -16,20 +17,31 @@ import yokebar.core.mode.ModeGroup;
  * What a contact counts for.
  *
  * @param keys what it is of each kind; a kind it says nothing about is not there
- * @param confirmed whether a service proved it
+ * @param proofs who proved it, a bit each as the caller numbers them, up to eight; 0 when nobody did
  */
-public record Facts(Map<Kind, String> keys, Band band, ModeGroup group, boolean confirmed) {
+public record Facts(Map<Kind, String> keys, Band band, ModeGroup group, int proofs) {
 
-    /** The fields they are taken from, in the order {@link #of(String[], boolean)} wants them. */
-    public static final List<String> FIELDS = List.of(
-            LogFields.CALL, LogFields.BAND, LogFields.GROUP, LogFields.ENTITY, "CQZ", "STATE", LogFields.SQUARE);
+    /** The fields they are taken from, in the order {@link #of(String[], int)} wants them. */
+    public static final List<String> FIELDS = Stream.concat(
+                    Stream.of(
+                            LogFields.CALL,
+                            LogFields.BAND,
+                            LogFields.GROUP,
+                            LogFields.ENTITY,
+                            "CQZ",
+                            "STATE",
+                            LogFields.SQUARE),
+                    References.FIELDS.stream())
+            .toList();
 
-    public static Facts of(Entry entry, boolean confirmed) {
-        return of(FIELDS.stream().map(entry.fields()::get).toArray(String[]::new), confirmed);
+    private static final int FIRST_REFERENCE = 7;
+
+    public static Facts of(Entry entry, int proofs) {
+        return of(FIELDS.stream().map(entry.fields()::get).toArray(String[]::new), proofs);
     }
 
     /** @param values of {@link #FIELDS}; null where there is none */
-    public static Facts of(@Nullable String[] values, boolean confirmed) {
+    public static Facts of(@Nullable String[] values, int proofs) {
         Call call = new Call(String.valueOf(values[0]));
         Map<Kind, String> keys = new EnumMap<>(Kind.class);
         put(keys, Kind.CALL, call.text());
@@ -40,11 +52,12 @@ public record Facts(Map<Kind, String> keys, Band band, ModeGroup group, boolean 
         put(keys, Kind.CQ_ZONE, values[4]);
         put(keys, Kind.STATE, entity == null || values[5] == null ? null : entity + "/" + values[5]);
         put(keys, Kind.SQUARE, values[6]);
+        put(keys, Kind.REFERENCE, References.of(values, FIRST_REFERENCE));
         Band band = Band.named(String.valueOf(values[1]));
         if (band == null) {
             throw new IllegalArgumentException(call + " is on no band");
         }
-        return new Facts(keys, band, ModeGroup.valueOf(String.valueOf(values[2])), confirmed);
+        return new Facts(keys, band, ModeGroup.valueOf(String.valueOf(values[2])), proofs);
     }
 
     private static void put(Map<Kind, String> keys, Kind kind, @Nullable String key) {

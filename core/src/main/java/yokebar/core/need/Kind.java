@@ -12,5 +12,7 @@ public enum Kind {
     STATE,
     /** The first four characters of the locator. */
     SQUARE,
-    PREFIX
+    PREFIX,
+    /** An island, a summit, a park, as {@link References} reads it. */
+    REFERENCE
 }

@@ -5,28 +5,32 @@ import yokebar.core.band.Band;
 import yokebar.core.mode.ModeGroup;
 
 /**
- * How many contacts of one station, entity or the like there are by band and mode group. Most hold one or two of the hundred
- * cells, so only those with contacts are kept, sorted.
+ * How many contacts of one station, entity or the like there are by band, mode group and who proved them. Most hold one or two
+ * of the many thousand cells, so only those with contacts are kept, sorted.
  */
 final class Tally {
-    private static final int GROUPS = ModeGroup.values().length;
-    private static final byte[] NO_CELLS = {};
+    private static final ModeGroup[] GROUP = ModeGroup.values();
+    private static final int GROUPS = GROUP.length;
+    private static final Band[] BANDS = Band.values();
+    private static final int PROOFS = 1 << 8;
+    private static final short[] NO_CELLS = {};
     private static final int[] NO_COUNTS = {};
 
-    private byte[] cells = NO_CELLS;
-    private int[] worked = NO_COUNTS;
-    private int[] confirmed = NO_COUNTS;
+    private short[] cells = NO_CELLS;
+    private int[] contacts = NO_COUNTS;
 
-    void add(Band band, ModeGroup group, int contacts, int confirmations) {
-        byte cell = cell(band, group);
+    void add(Band band, ModeGroup group, int proofs, int count) {
+        if (proofs < 0 || proofs >= PROOFS) {
+            throw new IllegalArgumentException("there are eight proofs at the most");
+        }
+        short cell = (short) ((band.ordinal() * GROUPS + group.ordinal()) * PROOFS + proofs);
         int place = Arrays.binarySearch(cells, cell);
         if (place < 0) {
             place = -place - 1;
             insert(place, cell);
         }
-        worked[place] += contacts;
-        confirmed[place] += confirmations;
-        if (worked[place] == 0) {
+        contacts[place] += count;
+        if (contacts[place] == 0) {
             drop(place);
         }
     }
@@ -38,36 +42,28 @@ final class Tally {
     Worked snapshot() {
         Worked.Builder result = new Worked.Builder();
         for (int i = 0; i < cells.length; i++) {
-            result.put(
-                    Band.values()[cells[i] / GROUPS], ModeGroup.values()[cells[i] % GROUPS], worked[i], confirmed[i]);
+            int proofs = cells[i] % PROOFS;
+            int place = cells[i] / PROOFS;
+            result.add(BANDS[place / GROUPS], GROUP[place % GROUPS], proofs, contacts[i]);
         }
         return result.build();
     }
 
-    private static byte cell(Band band, ModeGroup group) {
-        return (byte) (band.ordinal() * GROUPS + group.ordinal());
-    }
-
-    private void insert(int place, byte cell) {
+    private void insert(int place, short cell) {
         int size = cells.length;
         cells = Arrays.copyOf(cells, size + 1);
-        worked = Arrays.copyOf(worked, size + 1);
-        confirmed = Arrays.copyOf(confirmed, size + 1);
+        contacts = Arrays.copyOf(contacts, size + 1);
         System.arraycopy(cells, place, cells, place + 1, size - place);
-        System.arraycopy(worked, place, worked, place + 1, size - place);
-        System.arraycopy(confirmed, place, confirmed, place + 1, size - place);
+        System.arraycopy(contacts, place, contacts, place + 1, size - place);
         cells[place] = cell;
-        worked[place] = 0;
-        confirmed[place] = 0;
+        contacts[place] = 0;
     }
 
     private void drop(int place) {
         int last = cells.length - 1;
         System.arraycopy(cells, place + 1, cells, place, last - place);
-        System.arraycopy(worked, place + 1, worked, place, last - place);
-        System.arraycopy(confirmed, place + 1, confirmed, place, last - place);
+        System.arraycopy(contacts, place + 1, contacts, place, last - place);
         cells = Arrays.copyOf(cells, last);
-        worked = Arrays.copyOf(worked, last);
-        confirmed = Arrays.copyOf(confirmed, last);
+        contacts = Arrays.copyOf(contacts, last);
     }
 }

@@ -18,8 +18,10 @@ public record Worked(List<Cell> cells) {
      * One band in one mode group.
      *
      * @param contacts at least one
+     * @param confirmed how many of them anybody proved
+     * @param proofs by whom any of them is proven, a bit each
      */
-    public record Cell(Band band, ModeGroup group, int contacts, int confirmed) {}
+    public record Cell(Band band, ModeGroup group, int contacts, int confirmed, int proofs) {}
 
     public int contacts() {
         return cells.stream().mapToInt(Cell::contacts).sum();
@@ -48,8 +50,23 @@ public record Worked(List<Cell> cells) {
     static final class Builder {
         private final List<Cell> cells = new ArrayList<>();
 
-        void put(Band band, ModeGroup group, int contacts, int confirmed) {
-            cells.add(new Cell(band, group, contacts, confirmed));
+        /** Cells come in order, those of one band and mode group one after the other. */
+        void add(Band band, ModeGroup group, int proofs, int contacts) {
+            int last = cells.size() - 1;
+            Cell before = last < 0 ? null : cells.get(last);
+            int confirmed = proofs == 0 ? 0 : contacts;
+            if (before != null && before.band() == band && before.group() == group) {
+                cells.set(
+                        last,
+                        new Cell(
+                                band,
+                                group,
+                                before.contacts() + contacts,
+                                before.confirmed() + confirmed,
+                                before.proofs() | proofs));
+            } else {
+                cells.add(new Cell(band, group, contacts, confirmed, proofs));
+            }
         }
 
         Worked build() {

@@ -2,9 +2,16 @@ package yokebar.core.log;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import java.util.Arrays;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.AlphaChars;
+import net.jqwik.api.constraints.CharRange;
 import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -24,6 +31,20 @@ class TextTestTest {
     })
     void patterns(String pattern, String text, boolean fits) {
         assertEquals(fits, TextTest.like(pattern, false).test(text));
+    }
+
+    @Property
+    void starsStandForAnything(
+            @ForAll @CharRange(from = 'a', to = 'c') @StringLength(max = 8) String text,
+            @ForAll("patterns") String pattern) {
+        String expression =
+                Arrays.stream(pattern.split("\\*", -1)).map(Pattern::quote).collect(Collectors.joining(".*"));
+        assertEquals(text.matches(expression), TextTest.like(pattern, false).test(text.toUpperCase()));
+    }
+
+    @Provide
+    Arbitrary<String> patterns() {
+        return Arbitraries.strings().withChars("abc*").ofMaxLength(6);
     }
 
     @ParameterizedTest

@@ -10,7 +10,7 @@ class BringsTest {
     private final WorkedBefore before = new WorkedBefore();
 
     private static Facts facts(String call, String band, String group, @Nullable String state, boolean confirmed) {
-        return Facts.of(new String[] {call, band, group, "291", "5", state, "FN42"}, confirmed);
+        return Facts.of(new String[] {call, band, group, "291", "5", state, "FN42"}, confirmed ? 1 : 0);
     }
 
     private List<String> brings(String call, String band, String group, @Nullable String state) {
@@ -51,7 +51,7 @@ class BringsTest {
     @Test
     void aStateOfOneCountryIsNotThatOfAnother() {
         before.add(List.of(facts("K1QAA", "20m", "CW", "WA", true)));
-        Facts australia = Facts.of(new String[] {"VK6QAA", "20m", "CW", "150", "29", "WA", null}, false);
+        Facts australia = Facts.of(new String[] {"VK6QAA", "20m", "CW", "150", "29", "WA", null}, 0);
         assertEquals(
                 List.of(
                         "Australia for the first time",

@@ -26,7 +26,7 @@ class WorkedBeforeTest {
                 .with("TIME_ON", "1407")
                 .with("STATION_CALLSIGN", "CU9QYB");
         Reading.Readable reading = (Reading.Readable) ContactAdif.read(fields, null);
-        return Facts.of(Entry.of(1, reading.contact(), Entities.shipped()), confirmed);
+        return Facts.of(Entry.of(1, reading.contact(), Entities.shipped()), confirmed ? 2 : 0);
     }
 
     @Test
@@ -58,12 +58,22 @@ class WorkedBeforeTest {
     }
 
     @Test
+    void knowsAStationUnderEveryCallOfIts() {
+        List<Facts> away = List.of(facts("OZ/K1QAA/P", "20m", "CW", false));
+        before.add(List.of(facts("K1QAA", "20m", "CW", false)));
+        before.add(away);
+        assertEquals(List.of("K1QAA", "OZ/K1QAA/P"), before.callsOf("K1QAA"));
+        before.remove(away);
+        assertEquals(List.of("K1QAA"), before.callsOf("K1QAA"));
+    }
+
+    @Test
     void whatIsTakenOutLeavesNoTrace() {
         List<Facts> two = List.of(facts("K1QAA", "20m", "CW", true), facts("K1QAA", "20m", "CW", false));
         before.add(two);
         before.remove(two.subList(0, 1));
         assertEquals(
-                List.of(new Worked.Cell(Band.M20, ModeGroup.CW, 1, 0)),
+                List.of(new Worked.Cell(Band.M20, ModeGroup.CW, 1, 0, 0)),
                 before.of(Kind.CALL, "K1QAA").cells());
         before.remove(two.subList(1, 2));
         assertFalse(before.has(Kind.CALL, "K1QAA"));
