@@ -51,6 +51,30 @@ public final class NearCalls {
         return near;
     }
 
+    /** Whether two texts differ by exactly one such slip. */
+    public static boolean oneSlip(String one, String other) {
+        if (one.length() > other.length()) {
+            return oneSlip(other, one);
+        }
+        int longer = other.length() - one.length();
+        if (longer > 1 || one.equals(other)) {
+            return false;
+        }
+        int start = 0;
+        while (start < one.length() && one.charAt(start) == other.charAt(start)) {
+            start++;
+        }
+        if (longer == 1) {
+            return one.regionMatches(start, other, start + 1, one.length() - start);
+        }
+        boolean wrong = one.regionMatches(start + 1, other, start + 1, one.length() - start - 1);
+        boolean swapped = start + 1 < one.length()
+                && one.charAt(start) == other.charAt(start + 1)
+                && one.charAt(start + 1) == other.charAt(start)
+                && one.regionMatches(start + 2, other, start + 2, one.length() - start - 2);
+        return wrong || swapped;
+    }
+
     private static void keep(StringBuilder slip, String text, Predicate<String> known, Set<String> near) {
         if (slip.length() >= SHORTEST) {
             String call = slip.toString();

@@ -16,13 +16,10 @@ public final class ClusterText {
     private static final int LONGEST_LINE = 400;
     private static final double LOWEST_KHZ = 100;
     private static final double HIGHEST_KHZ = 250_000_000;
-    private static final Pattern SPACE = Pattern.compile("\\s+");
     private static final Pattern TO_ALL = Pattern.compile("(?i)^To (ALL|LOCAL|[A-Z]{2,8}) de ([^\\s:]+)\\s*:\\s*(.*)$");
     private static final Pattern TALK = Pattern.compile("^([A-Z0-9/]{3,}) de ([A-Z0-9/-]{3,})\\s*:\\s*(.*)$");
     private static final Pattern SUN = Pattern.compile("(?i)^(WWV|WCY) de [^:]*:\\s*(.*)$");
     private static final Pattern NUMBER = Pattern.compile("(?i)(?<![a-z])(SFI|A|K)\\s*=\\s*(\\d{1,3})");
-    private static final Pattern SNR = Pattern.compile("(?i)(-?\\d{1,2}) ?dB\\b");
-    private static final Pattern CQ = Pattern.compile("(?i)\\bCQ\\b");
 
     private ClusterText() {}
 
@@ -54,37 +51,82 @@ public final class ClusterText {
 
     private static ClusterLine.@Nullable Spot spot(String text) {
         int colon = text.indexOf(':');
-        String[] words;
         String spotterText;
+        int at;
         if (colon > 0) {
             spotterText = text.substring(6, colon).strip();
-            words = SPACE.split(text.substring(colon + 1).strip(), 3);
+            at = colon + 1;
         } else {
-            String[] all = SPACE.split(text.substring(6).strip(), 4);
-            if (all.length < 3) {
-                return null;
-            }
-            spotterText = all[0];
-            words = new String[] {all[1], all[2], all.length > 3 ? all[3] : ""};
+            int start = wordStart(text, 6);
+            at = wordEnd(text, start);
+            spotterText = text.substring(start, at);
         }
+        int frequencyStart = wordStart(text, at);
+        int frequencyEnd = wordEnd(text, frequencyStart);
+        int callStart = wordStart(text, frequencyEnd);
+        int callEnd = wordEnd(text, callStart);
         Call spotter = station(spotterText);
-        Call call = words.length < 2 ? null : Call.read(words[1]);
-        long hertz = words.length < 2 ? 0 : hertz(words[0]);
+        Call call = Call.read(text.substring(callStart, callEnd));
+        long hertz = hertz(text.substring(frequencyStart, frequencyEnd));
         if (spotter == null || call == null || hertz == 0) {
             return null;
         }
-        String rest = words.length > 2 ? words[2] : "";
-        Ending ending = ending(rest);
-        Matcher snr = SNR.matcher(ending.comment());
+        Ending ending = ending(text.substring(wordStart(text, callEnd)));
         return new ClusterLine.Spot(
                 spotter,
                 spotterText.endsWith("#"),
                 hertz,
                 call,
                 ending.comment(),
-                snr.find() ? Integer.valueOf(snr.group(1)) : null,
-                CQ.matcher(ending.comment()).find(),
+                decibels(ending.comment()),
+                callsAnybody(ending.comment()),
                 ending.at());
+    }
+
+    private static int wordStart(String text, int from) {
+        int at = from;
+        while (at < text.length() && text.charAt(at) == ' ') {
+            at++;
+        }
+        return at;
+    }
+
+    private static int wordEnd(String text, int from) {
+        int at = text.indexOf(' ', from);
+        return at < 0 ? text.length() : at;
+    }
+
+    /** {@code 25 dB}, {@code -7dB}: the number before the unit, of two digits at the most. */
+    private static @Nullable Integer decibels(String comment) {
+        for (int unit = comment.indexOf("dB"); unit > 0; unit = comment.indexOf("dB", unit + 1)) {
+            int end = comment.charAt(unit - 1) == ' ' ? unit - 1 : unit;
+            int start = end;
+            while (start > 0 && end - start < 2 && isDigit(comment.charAt(start - 1))) {
+                start--;
+            }
+            boolean wholeNumber = start == 0 || !isDigit(comment.charAt(start - 1));
+            if (start < end && wholeNumber) {
+                int value = Integer.parseInt(comment, start, end, 10);
+                return start > 0 && comment.charAt(start - 1) == '-' ? -value : value;
+            }
+        }
+        return null;
+    }
+
+    private static boolean callsAnybody(String comment) {
+        for (int i = 0; i + 2 <= comment.length(); i++) {
+            if ((comment.charAt(i) | 0x20) == 'c'
+                    && (comment.charAt(i + 1) | 0x20) == 'q'
+                    && (i == 0 || !Character.isLetterOrDigit(comment.charAt(i - 1)))
+                    && (i + 2 == comment.length() || !Character.isLetterOrDigit(comment.charAt(i + 2)))) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    private static boolean isDigit(char c) {
+        return c >= '0' && c <= '9';
     }
 
     private record Ending(String comment, @Nullable LocalTime at) {}

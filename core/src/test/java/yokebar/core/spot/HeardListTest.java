@@ -20,7 +20,7 @@ class HeardListTest {
     private static final Instant NOW = Instant.parse("2026-05-01T14:07:00Z");
     private static final Mode CW = new Mode("CW", null);
 
-    private final HeardList list = new HeardList(Duration.ofMinutes(20));
+    private final HeardList list = new HeardList(Duration.ofMinutes(20), 5_000);
 
     private static ClusterLine.Spot spot(String spotter, boolean automatic, long hertz, String call, String comment) {
         return new ClusterLine.Spot(
@@ -86,7 +86,7 @@ class HeardListTest {
     @Property(tries = 50)
     void nobodyIsLeftOut(@ForAll long seed) {
         Random random = new Random(seed);
-        HeardList any = new HeardList(Duration.ofMinutes(20));
+        HeardList any = new HeardList(Duration.ofMinutes(20), 5_000);
         List<ClusterLine.Spot> spots = new ArrayList<>();
         Set<String> told = new HashSet<>();
         for (int i = 0; i < 300; i++) {

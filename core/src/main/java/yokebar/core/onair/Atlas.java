@@ -1,0 +1,85 @@
+package yokebar.core.onair;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.call.Call;
+import yokebar.core.call.CallParts;
+import yokebar.core.call.Prefix;
+import yokebar.core.entity.Entities;
+import yokebar.core.entity.Situation;
+import yokebar.core.geo.Locator;
+import yokebar.core.geo.Path;
+import yokebar.core.geo.Point;
+
+/** Where the stations are that are heard and that hear, each worked out once. Not thread-safe. */
+public final class Atlas {
+    private static final int MOST = 50_000;
+    private static final int SQUARE = 4;
+
+    private final Entities entities;
+    private final @Nullable Point here;
+    private final LocalDate today;
+    private final Map<Call, Whereabouts> known = new HashMap<>();
+    private final Map<Call, String> squares = new HashMap<>();
+
+    /**
+     * @param here our own place; null when it is not known
+     * @param today the day calls are read for, UTC
+     */
+    public Atlas(Entities entities, @Nullable Point here, LocalDate today) {
+        this.entities = entities;
+        this.here = here;
+        this.today = today;
+    }
+
+    public @Nullable Point here() {
+        return here;
+    }
+
+    public LocalDate today() {
+        return today;
+    }
+
+    public Whereabouts of(Call call) {
+        Whereabouts there = known.get(call);
+        if (there == null) {
+            if (known.size() >= MOST) {
+                known.clear();
+                squares.clear();
+            }
+            there = find(call);
+            known.put(call, there);
+        }
+        return there;
+    }
+
+    /** It said where it is. */
+    public void told(Call call, Locator locator) {
+        Whereabouts before = of(call);
+        Point point = locator.centre();
+        squares.put(call, locator.text().substring(0, SQUARE));
+
+        if (!point.equals(before.point())) {
+            known.put(call, new Whereabouts(before.situation(), before.area(), point, path(point)));
+        }
+    }
+
+    /** The first four characters of the locator it told; null when it told none. */
+    @Nullable
+    String square(Call call) {
+        return squares.get(call);
+    }
+
+    private Whereabouts find(Call call) {
+        Situation situation = entities.of(call, today).orElse(null);
+        Point point = situation == null ? null : situation.entity().centre();
+        String area = CallParts.of(call).nowhere() ? "" : Prefix.of(call).text();
+        return new Whereabouts(situation, area, point, path(point));
+    }
+
+    private @Nullable Path path(@Nullable Point point) {
+        return here == null || point == null ? null : Path.between(here, point);
+    }
+}

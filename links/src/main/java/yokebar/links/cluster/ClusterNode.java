@@ -1,0 +1,328 @@
+package yokebar.links.cluster;
+
+import java.io.BufferedInputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.net.ConnectException;
+import java.net.NoRouteToHostException;
+import java.net.SocketTimeoutException;
+import java.net.UnknownHostException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Locale;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.ScheduledThreadPoolExecutor;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Consumer;
+import org.apache.commons.net.telnet.TelnetClient;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import yokebar.links.device.ManagedLink;
+import yokebar.links.status.LinkState;
+import yokebar.links.status.LinkStatus;
+import yokebar.links.status.Pauses;
+
+/**
+ * Keeps a line to a node open: logs in when asked to, says the start-up commands, passes on each line that comes, and begins
+ * again after growing pauses when the line drops. Telnet's own negotiation never reaches a line.
+ */
+public final class ClusterNode implements ManagedLink {
+    private static final Logger LOG = LoggerFactory.getLogger(ClusterNode.class);
+    private static final Pauses PAUSES = new Pauses(Duration.ofSeconds(1), Duration.ofMinutes(2));
+    private static final int CONNECT_WITHIN_MS = 8_000;
+    /** A node that asks nothing within this time gets the login all the same. */
+    private static final Duration ASKS_WITHIN = Duration.ofSeconds(4);
+
+    private static final Duration STEADY = Duration.ofSeconds(30);
+    /** Longer lines are cut, the rest of them thrown away. */
+    private static final int LONGEST_LINE = 1_000;
+
+    private static final int MOST_NEGOTIATION = 10_000;
+
+    private final NodeSetting setting;
+    private final Clock clock;
+    private final Listener listener;
+    private final Consumer<LinkStatus> watcher;
+    private final Object pause = new Object();
+    private final ScheduledExecutorService timer;
+    private volatile LinkStatus status;
+    private volatile @Nullable TelnetClient open;
+    private volatile boolean closed;
+    private volatile Instant lastSaid;
+    private volatile boolean loggedIn;
+
+    /** Hears what goes over the line, on the link's thread. */
+    public interface Listener {
+        /** @param line without its end, cut when too long */
+        void heard(String line);
+
+        /** @param line as it was sent; a password is not told */
+        void said(String line);
+    }
+
+    public ClusterNode(NodeSetting setting, Clock clock, Listener listener, Consumer<LinkStatus> watcher) {
+        this.setting = setting;
+        this.clock = clock;
+        this.listener = listener;
+        this.watcher = watcher;
+        this.lastSaid = clock.instant();
+        this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
+        ScheduledThreadPoolExecutor one = new ScheduledThreadPoolExecutor(1, task -> daemon(task, "node-timer-" + setting.name()));
+        one.setRemoveOnCancelPolicy(true);
+        this.timer = one;
+    }
+
+    private static Thread daemon(Runnable task, String name) {
+        Thread thread = new Thread(task, name);
+        thread.setDaemon(true);
+        return thread;
+    }
+
+    @Override
+    public void start() {
+        become(LinkStatus.of(LinkState.STARTING, clock.instant(), null));
+        daemon(this::run, "node-" + setting.name()).start();
+    }
+
+    @Override
+    public LinkStatus status() {
+        LinkStatus now = status;
+        Instant last = now.lastData() == null ? now.since() : now.lastData();
+        boolean quiet = now.state() == LinkState.LIVE
+                && Duration.between(last, clock.instant()).compareTo(setting.quietAfter()) > 0;
+        return quiet ? LinkStatus.of(LinkState.QUIET, last.plus(setting.quietAfter()), now.lastData()) : now;
+    }
+
+    @Override
+    public void hurry() {
+        synchronized (pause) {
+            pause.notifyAll();
+        }
+    }
+
+    @Override
+    public void close() {
+        closed = true;
+        timer.shutdownNow();
+        hangUp();
+        hurry();
+        become(LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData()));
+    }
+
+    /**
+     * Says a line to the node.
+     *
+     * @throws IOException when there is no line to it
+     */
+    public void say(String line) throws IOException {
+        if (!loggedIn) {
+            throw new IOException(setting.name() + " is not connected");
+        }
+        send(line, true);
+    }
+
+    private void run() {
+        int failed = 0;
+        while (!closed) {
+            Instant began = clock.instant();
+            try {
+                converse();
+                failed = 1;
+                report(failed, "hung up", setting.name() + " closed the connection.", "It is called again by itself.");
+            } catch (IOException e) {
+                boolean steady = loggedIn && Duration.between(began, clock.instant()).compareTo(STEADY) > 0;
+                failed = steady ? 1 : failed + 1;
+                report(e, failed);
+            } catch (RuntimeException e) {
+                // A fault of our own, or of whoever listens, must not end the link for good.
+                LOG.error("Listening to {} broke off; it is called again", setting.name(), e);
+                report(++failed, "broke off", "Listening to " + setting.name() + " broke off because of a fault in Yokebar.",
+                        "It is called again by itself; the log file tells more.");
+            } finally {
+                loggedIn = false;
+                hangUp();
+            }
+            if (!closed) {
+                pause(PAUSES.after(failed));
+            }
+        }
+    }
+
+    private void converse() throws IOException {
+        TelnetClient client = new TelnetClient("VT100", MOST_NEGOTIATION);
+        client.setConnectTimeout(CONNECT_WITHIN_MS);
+        client.connect(setting.host(), setting.port());
+        client.setKeepAlive(true);
+        open = client;
+        if (closed) {
+            return;
+        }
+        ScheduledFuture<?> unasked = timer.schedule(this::logIn, ASKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
+        ScheduledFuture<?> alive = keepAlive();
+        boolean passwordAsked = false;
+        try (InputStream in = new BufferedInputStream(client.getInputStream())) {
+            StringBuilder line = new StringBuilder();
+            for (int c = in.read(); c >= 0; c = in.read()) {
+                if (c == '\n' || c == '\r') {
+                    if (line.length() > 0) {
+                        heard(line.toString());
+                        line.setLength(0);
+                    }
+                } else if (line.length() < LONGEST_LINE && c != 0) {
+                    line.append((char) c);
+                    if (c == ':' && line.length() < 200) {
+                        String asked = line.toString().toLowerCase(Locale.ROOT);
+                        if (!loggedIn && asksForCall(asked)) {
+                            unasked.cancel(false);
+                            logIn();
+                        } else if (!passwordAsked && asked.contains("password") && setting.password() != null) {
+                            passwordAsked = true;
+                            send(setting.password(), false);
+                        }
+                    }
+                }
+            }
+        } finally {
+            unasked.cancel(false);
+            alive.cancel(false);
+        }
+    }
+
+    private static boolean asksForCall(String asked) {
+        return asked.contains("login") || asked.contains("your call") || asked.contains("callsign");
+    }
+
+    private void heard(String line) {
+        Instant now = clock.instant();
+        if (status.state() != LinkState.LIVE) {
+            become(LinkStatus.of(LinkState.LIVE, now, now));
+        } else {
+            status = LinkStatus.of(LinkState.LIVE, status.since(), now);
+        }
+        listener.heard(line);
+    }
+
+    private ScheduledFuture<?> keepAlive() {
+        long millis = setting.keepAlive().toMillis();
+        if (millis <= 0) {
+            return timer.schedule(() -> {}, 0, TimeUnit.MILLISECONDS);
+        }
+        return timer.scheduleWithFixedDelay(
+                () -> {
+                    if (loggedIn && Duration.between(lastSaid, clock.instant()).toMillis() >= millis / 2) {
+                        try {
+                            send("", false);
+                        } catch (IOException e) {
+                            LOG.debug("{} is gone", setting.name(), e);
+                            hangUp();
+                        }
+                    }
+                },
+                millis,
+                millis,
+                TimeUnit.MILLISECONDS);
+    }
+
+    private synchronized void logIn() {
+        if (loggedIn) {
+            return;
+        }
+        loggedIn = true;
+        try {
+            if (!setting.login().isEmpty()) {
+                send(setting.login(), true);
+            }
+            for (String command : setting.commands()) {
+                send(command, true);
+            }
+            if (status.state() != LinkState.LIVE) {
+                become(LinkStatus.of(LinkState.LIVE, clock.instant(), clock.instant()));
+            }
+        } catch (IOException e) {
+            LOG.debug("{} hung up during the login", setting.name(), e);
+            hangUp();
+        }
+    }
+
+    private void send(String line, boolean tell) throws IOException {
+        TelnetClient client = open;
+        if (client == null) {
+            throw new IOException(setting.name() + " is not connected");
+        }
+        synchronized (this) {
+            OutputStream out = client.getOutputStream();
+            out.write((line + "\r\n").getBytes(StandardCharsets.ISO_8859_1));
+            out.flush();
+        }
+        lastSaid = clock.instant();
+        if (tell) {
+            listener.said(line);
+        }
+    }
+
+    private void hangUp() {
+        TelnetClient client = open;
+        open = null;
+        if (client != null) {
+            try {
+                client.disconnect();
+            } catch (IOException e) {
+                LOG.debug("Hanging up failed", e);
+            }
+        }
+    }
+
+    private void report(IOException e, int failed) {
+        String at = setting.host() + " port " + setting.port();
+        if (e instanceof UnknownHostException) {
+            report(failed, "address unknown", "The address " + setting.host() + " of " + setting.name() + " is not known.",
+                    "Is it written rightly, and is the network there?");
+        } else if (e instanceof SocketTimeoutException || e instanceof NoRouteToHostException) {
+            report(failed, "does not answer", setting.name() + " does not answer at " + at + ".", "Is the network there?");
+        } else if (e instanceof ConnectException) {
+            report(failed, "nobody listens", "Nothing listens at " + at + ", where " + setting.name() + " should be.",
+                    "Is the port right? The node may be down; it is called again by itself.");
+        } else {
+            report(failed, "line dropped", "The line to " + setting.name() + " dropped: " + e.getMessage() + ".",
+                    "It is called again by itself.");
+        }
+    }
+
+    private void report(int failed, String brief, String reason, String fix) {
+        if (closed) {
+            return;
+        }
+        Instant now = clock.instant();
+        become(new LinkStatus(
+                LinkState.TROUBLE,
+                status.state() == LinkState.TROUBLE ? status.since() : now,
+                failed,
+                now.plus(PAUSES.after(failed)),
+                brief,
+                reason,
+                fix,
+                status.lastData()));
+    }
+
+    private void pause(Duration length) {
+        synchronized (pause) {
+            if (!closed) {
+                try {
+                    pause.wait(length.toMillis());
+                } catch (InterruptedException e) {
+                    closed = true;
+                }
+            }
+        }
+    }
+
+    private void become(LinkStatus next) {
+        status = next;
+        watcher.accept(next);
+    }
+}
