@@ -43,8 +43,18 @@ public final class FilterSentence {
         filter.continents().stream().map(Continents::name).sorted().forEach(stations::add);
         filter.entities().stream().map(entityName::apply).sorted().forEach(stations::add);
         add(phrases, About.STATIONS, "stations in ", stations, " and ");
-        add(phrases, About.MODES, "", filter.groups().stream().sorted().map(Brings::words).toList(), " and ");
-        add(phrases, About.BANDS, "on ", filter.bands().stream().sorted().map(band -> band.adifName()).toList(), " and ");
+        add(
+                phrases,
+                About.MODES,
+                "",
+                filter.groups().stream().sorted().map(Brings::words).toList(),
+                " and ");
+        add(
+                phrases,
+                About.BANDS,
+                "on ",
+                filter.bands().stream().sorted().map(band -> band.adifName()).toList(),
+                " and ");
         if (filter.need() != null) {
             phrases.add(new Phrase(About.NEED, words(filter.need())));
         }
@@ -76,7 +86,8 @@ public final class FilterSentence {
         }
     }
 
-    private static void add(List<Phrase> phrases, About about, String before, Collection<String> names, String between) {
+    private static void add(
+            List<Phrase> phrases, About about, String before, Collection<String> names, String between) {
         if (!names.isEmpty()) {
             List<String> all = List.copyOf(names);
             String list = all.size() == 1

@@ -72,7 +72,8 @@ public final class ClusterNode implements ManagedLink {
         this.watcher = watcher;
         this.lastSaid = clock.instant();
         this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
-        ScheduledThreadPoolExecutor one = new ScheduledThreadPoolExecutor(1, task -> daemon(task, "node-timer-" + setting.name()));
+        ScheduledThreadPoolExecutor one =
+                new ScheduledThreadPoolExecutor(1, task -> daemon(task, "node-timer-" + setting.name()));
         one.setRemoveOnCancelPolicy(true);
         this.timer = one;
     }
@@ -135,13 +136,17 @@ public final class ClusterNode implements ManagedLink {
                 failed = 1;
                 report(failed, "hung up", setting.name() + " closed the connection.", "It is called again by itself.");
             } catch (IOException e) {
-                boolean steady = loggedIn && Duration.between(began, clock.instant()).compareTo(STEADY) > 0;
+                boolean steady =
+                        loggedIn && Duration.between(began, clock.instant()).compareTo(STEADY) > 0;
                 failed = steady ? 1 : failed + 1;
                 report(e, failed);
             } catch (RuntimeException e) {
                 // A fault of our own, or of whoever listens, must not end the link for good.
                 LOG.error("Listening to {} broke off; it is called again", setting.name(), e);
-                report(++failed, "broke off", "Listening to " + setting.name() + " broke off because of a fault in Yokebar.",
+                report(
+                        ++failed,
+                        "broke off",
+                        "Listening to " + setting.name() + " broke off because of a fault in Yokebar.",
                         "It is called again by itself; the log file tells more.");
             } finally {
                 loggedIn = false;
@@ -280,15 +285,28 @@ public final class ClusterNode implements ManagedLink {
     private void report(IOException e, int failed) {
         String at = setting.host() + " port " + setting.port();
         if (e instanceof UnknownHostException) {
-            report(failed, "address unknown", "The address " + setting.host() + " of " + setting.name() + " is not known.",
+            report(
+                    failed,
+                    "address unknown",
+                    "The address " + setting.host() + " of " + setting.name() + " is not known.",
                     "Is it written rightly, and is the network there?");
         } else if (e instanceof SocketTimeoutException || e instanceof NoRouteToHostException) {
-            report(failed, "does not answer", setting.name() + " does not answer at " + at + ".", "Is the network there?");
+            report(
+                    failed,
+                    "does not answer",
+                    setting.name() + " does not answer at " + at + ".",
+                    "Is the network there?");
         } else if (e instanceof ConnectException) {
-            report(failed, "nobody listens", "Nothing listens at " + at + ", where " + setting.name() + " should be.",
+            report(
+                    failed,
+                    "nobody listens",
+                    "Nothing listens at " + at + ", where " + setting.name() + " should be.",
                     "Is the port right? The node may be down; it is called again by itself.");
         } else {
-            report(failed, "line dropped", "The line to " + setting.name() + " dropped: " + e.getMessage() + ".",
+            report(
+                    failed,
+                    "line dropped",
+                    "The line to " + setting.name() + " dropped: " + e.getMessage() + ".",
                     "It is called again by itself.");
         }
     }
