@@ -301,7 +301,7 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    post: operations['preview'];
+    post: operations['preview_1'];
     delete?: never;
     options?: never;
     head?: never;
@@ -315,7 +315,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['change_5'];
+    get: operations['change_6'];
     put?: never;
     post?: never;
     delete?: never;
@@ -612,6 +612,70 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/feeds': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['all_3'];
+    put?: never;
+    post: operations['add_3'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/feeds/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['change_5'];
+    post?: never;
+    delete: operations['remove_4'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/feeds/{id}/console': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['console'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/feeds/{id}/say': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['say'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/hookups': {
     parameters: {
       query?: never;
@@ -619,7 +683,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['all_5'];
+    get: operations['all_6'];
     put?: never;
     post?: never;
     delete?: never;
@@ -699,7 +763,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['all_4'];
+    get: operations['all_5'];
     put?: never;
     post?: never;
     delete?: never;
@@ -812,7 +876,7 @@ export interface paths {
       cookie?: never;
     };
     get: operations['keeping'];
-    put: operations['keep'];
+    put: operations['keep_1'];
     post?: never;
     delete?: never;
     options?: never;
@@ -1035,7 +1099,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['views'];
+    get: operations['views_1'];
     put: operations['save_2'];
     post?: never;
     delete?: never;
@@ -1054,7 +1118,7 @@ export interface paths {
     get?: never;
     put?: never;
     post?: never;
-    delete: operations['remove_5'];
+    delete: operations['remove_6'];
     options?: never;
     head?: never;
     patch?: never;
@@ -1119,6 +1183,262 @@ export interface paths {
     put?: never;
     post: operations['begin'];
     delete: operations['end'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/alerts': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['alerts'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/choices': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['choices'];
+    put: operations['choose_1'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/choices/preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['preview'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/entities': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['entities'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/look': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['look_1'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/posting': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['posting'];
+    put?: never;
+    post: operations['post'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/said': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['said'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/spots/{id}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['one_1'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/spots/{id}/go': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['go'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/spots/{id}/strike': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post: operations['strike'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/stretches': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['stretches'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/strikes': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['unstrike'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/sun': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['sun_1'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/us': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['us'];
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/views': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['views'];
+    put: operations['keep'];
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/onair/views/{name}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    delete: operations['drop'];
     options?: never;
     head?: never;
     patch?: never;
@@ -1211,7 +1531,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['choices'];
+    get: operations['choices_1'];
     put?: never;
     post?: never;
     delete?: never;
@@ -1435,7 +1755,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['all_3'];
+    get: operations['all_4'];
     put?: never;
     post?: never;
     delete?: never;
@@ -1598,7 +1918,7 @@ export interface paths {
     get?: never;
     put?: never;
     post?: never;
-    delete: operations['remove_4'];
+    delete: operations['remove_5'];
     options?: never;
     head?: never;
     patch?: never;
@@ -2016,6 +2336,53 @@ export interface components {
     Again: {
       raw?: string;
     };
+    AirChoices: {
+      alerts: components['schemas']['AlertChoice'][];
+      goals: components['schemas']['GoalChoice'][];
+      ignore: string[];
+      /** Format: time-local */
+      quietFrom?: string;
+      /** Format: time-local */
+      quietUntil?: string;
+      turnBeam: boolean;
+      watch: string[];
+    };
+    AirNews: {
+      gone: number[];
+      mark: string;
+      /** Format: int32 */
+      onAir: number;
+      sentence: components['schemas']['Phrase'][];
+      spots: components['schemas']['SpotView'][];
+      whole: boolean;
+    };
+    Alert: {
+      /** Format: date-time */
+      at: string;
+      because: string;
+      kind: string;
+      notified: boolean;
+      /** Format: int64 */
+      number: number;
+      sentence: string;
+      shown: boolean;
+      spoken: boolean;
+      /** Format: int64 */
+      spotId?: number;
+      /** Format: int32 */
+      tone?: number;
+    };
+    AlertChoice: {
+      /** @enum {string} */
+      kind: 'WATCHED' | 'NEW_ENTITY' | 'NEW_ON_BAND' | 'OTHER_NEED' | 'US';
+      /** Format: int32 */
+      mostAMinute: number;
+      notified: boolean;
+      shown: boolean;
+      spoken: boolean;
+      /** Format: int32 */
+      tone?: number;
+    };
     AnswerThis: {
       decode: string;
     };
@@ -2028,6 +2395,14 @@ export interface components {
       /** Format: date-time */
       madeAt: string;
       name: string;
+    };
+    BandStretch: {
+      /** Format: int64 */
+      highHz: number;
+      inside: boolean;
+      /** Format: int64 */
+      lowHz: number;
+      words: string;
     };
     BandView: {
       /** Format: int64 */
@@ -2148,6 +2523,8 @@ export interface components {
       contacts: number;
       /** @enum {string} */
       group: 'PHONE' | 'CW' | 'DIGITAL';
+      /** Format: int32 */
+      proofs: number;
     };
     ChangeView: {
       /** Format: date-time */
@@ -2228,6 +2605,11 @@ export interface components {
       /** Format: int32 */
       version: number;
     };
+    EntityChoice: {
+      name: string;
+      /** Format: int32 */
+      number: number;
+    };
     EntityView: {
       continent: string;
       /** Format: int32 */
@@ -2237,6 +2619,14 @@ export interface components {
       name: string;
       /** Format: int32 */
       number: number;
+    };
+    Entry: {
+      /** Format: date-time */
+      at: string;
+      /** Format: int64 */
+      number: number;
+      said: boolean;
+      text: string;
     };
     Facet: {
       field: string;
@@ -2249,6 +2639,42 @@ export interface components {
       facets: components['schemas']['Facet'][];
       /** Format: int32 */
       found: number;
+    };
+    FeedCommand: {
+      line: string;
+    };
+    FeedConsole: {
+      lines: components['schemas']['Entry'][];
+    };
+    FeedDraft: {
+      commands?: string;
+      host: string;
+      /** Format: int32 */
+      keepAliveSeconds?: number;
+      login?: string;
+      name: string;
+      password?: string;
+      /** Format: int32 */
+      port: number;
+      skimmer: boolean;
+    };
+    FeedView: {
+      commands: string;
+      counts: {
+        [key: string]: number;
+      };
+      hasPassword: boolean;
+      hookup: string;
+      host: string;
+      /** Format: int64 */
+      id: number;
+      /** Format: int32 */
+      keepAliveSeconds: number;
+      login: string;
+      name: string;
+      /** Format: int32 */
+      port: number;
+      skimmer: boolean;
     };
     FetchResult: {
       complete: boolean;
@@ -2278,6 +2704,27 @@ export interface components {
       /** Format: int32 */
       leftOut: number;
     };
+    FilterChoice: {
+      bands?: string[];
+      callingCq: boolean;
+      confirms: boolean;
+      continents?: string[];
+      entities?: number[];
+      groups?: ('PHONE' | 'CW' | 'DIGITAL')[];
+      hearerAreas?: string[];
+      hearerContinents?: string[];
+      hearerEntities?: number[];
+      hearerZones?: number[];
+      insideLicence: boolean;
+      /** Format: int32 */
+      maxAgeMinutes?: number;
+      /** @enum {string} */
+      need?: 'EVER' | 'BAND' | 'MODE' | 'BAND_AND_MODE' | 'PROOF';
+      quiet: boolean;
+      /** Format: int32 */
+      snrFloorDb?: number;
+      watchedOnly: boolean;
+    };
     FindingView: {
       address: string;
       /** Format: int32 */
@@ -2300,6 +2747,27 @@ export interface components {
     GatewayDraft: {
       address: string;
       callSign: string;
+    };
+    GoRequest: {
+      answer: boolean;
+      /** Format: int64 */
+      positionId?: number;
+    };
+    GoalChoice: {
+      /** @enum {string} */
+      bar: 'WORKED' | 'CONFIRMED';
+      /** @enum {string} */
+      kind: 'CALL' | 'BASE_CALL' | 'ENTITY' | 'CQ_ZONE' | 'STATE' | 'SQUARE' | 'PREFIX' | 'REFERENCE';
+      /** @enum {string} */
+      scope: 'EVER' | 'BAND' | 'MODE' | 'BAND_AND_MODE';
+      services: number[];
+    };
+    GoalPreview: {
+      byGoal: number[];
+      /** Format: int32 */
+      needed: number;
+      /** Format: int32 */
+      onAir: number;
     };
     Going: {
       /** Format: int64 */
@@ -2382,6 +2850,34 @@ export interface components {
       nonsense: number;
       /** Format: int64 */
       total: number;
+    };
+    HearerView: {
+      /** Format: date-time */
+      at: string;
+      call: string;
+      /** @enum {string} */
+      ear: 'PERSON' | 'SKIMMER' | 'DECODER';
+      entity?: string;
+      /** Format: int32 */
+      km?: number;
+      /** Format: double */
+      latitudeDegrees?: number;
+      /** Format: double */
+      longitudeDegrees?: number;
+      /** Format: int32 */
+      snrDb?: number;
+    };
+    HearsUs: {
+      /** Format: int32 */
+      bearingDegrees?: number;
+      entity?: string;
+      /** Format: int32 */
+      km?: number;
+      /** Format: double */
+      latitudeDegrees?: number;
+      /** Format: double */
+      longitudeDegrees?: number;
+      report: components['schemas']['Report'];
     };
     HeldBack: {
       /** Format: int64 */
@@ -2688,6 +3184,12 @@ export interface components {
       search: string;
       sort: string;
     };
+    LookAt: {
+      filter: components['schemas']['FilterChoice'];
+      /** Format: int64 */
+      positionId?: number;
+      since?: string;
+    };
     Lookup: {
       news: boolean;
       problem?: string;
@@ -2703,6 +3205,10 @@ export interface components {
     Meant: {
       contactIds?: number[];
       meant: boolean;
+    };
+    NamedFilter: {
+      filter: components['schemas']['FilterChoice'];
+      name: string;
     };
     NeedMark: {
       /** @enum {string} */
@@ -2725,6 +3231,12 @@ export interface components {
       options?: components['schemas']['SourceDraft'];
       /** Format: int32 */
       port: number;
+    };
+    Node: {
+      connected: boolean;
+      /** Format: int64 */
+      id: number;
+      name: string;
     };
     Now: {
       band?: string;
@@ -2813,6 +3325,23 @@ export interface components {
     Pause: {
       paused: boolean;
     };
+    Phrase: {
+      /** @enum {string} */
+      about:
+        | 'HEARERS'
+        | 'STATIONS'
+        | 'MODES'
+        | 'BANDS'
+        | 'NEED'
+        | 'LICENCE'
+        | 'CONFIRMS'
+        | 'CQ'
+        | 'WATCH'
+        | 'WORKED'
+        | 'SNR'
+        | 'AGE';
+      words: string;
+    };
     Piles: {
       /** Format: int64 */
       received: number;
@@ -2897,6 +3426,19 @@ export interface components {
       /** Format: int64 */
       radioId?: number;
       segment?: string;
+    };
+    Posted: {
+      /** Format: date-time */
+      at: string;
+      call: string;
+      comment: string;
+      /** Format: int64 */
+      frequencyHz: number;
+      node: string;
+    };
+    PostingView: {
+      nodes: components['schemas']['Node'][];
+      posted: components['schemas']['Posted'][];
     };
     Preferences: {
       bandsInUse?: string[];
@@ -3033,6 +3575,18 @@ export interface components {
       /** Format: date */
       shipped: string;
     };
+    Report: {
+      /** Format: date-time */
+      at: string;
+      automatic: boolean;
+      comment: string;
+      /** Format: int64 */
+      frequencyHz: number;
+      hearer: string;
+      ownCall: string;
+      /** Format: int32 */
+      snrDb?: number;
+    };
     RequestView: {
       /** Format: date-time */
       askedAt: string;
@@ -3103,6 +3657,14 @@ export interface components {
       copyFolder?: string;
       problem?: string;
     };
+    Said: {
+      /** Format: date-time */
+      at: string;
+      feed: string;
+      from: string;
+      text: string;
+      toUs: boolean;
+    };
     Sample: {
       call: string;
       /** Format: int64 */
@@ -3164,6 +3726,20 @@ export interface components {
       relayed?: boolean;
       when?: string;
     };
+    SolarPoint: {
+      /** Format: int32 */
+      aIndex?: number;
+      /** Format: date-time */
+      at: string;
+      /** Format: int32 */
+      flux?: number;
+      /** Format: int32 */
+      kIndex?: number;
+    };
+    SolarView: {
+      readings: components['schemas']['SolarPoint'][];
+      sentence?: string;
+    };
     SourceDraft: {
       holdDeliveries?: boolean;
       lookUp?: boolean;
@@ -3195,6 +3771,77 @@ export interface components {
     };
     SplitOff: {
       journalIds: number[];
+    };
+    SpotDetail: {
+      hearers: components['schemas']['HearerView'][];
+      spot: components['schemas']['SpotView'];
+    };
+    SpotDraft: {
+      call: string;
+      comment?: string;
+      /** Format: int64 */
+      feedId?: number;
+      /** Format: int64 */
+      frequencyHz: number;
+    };
+    SpotView: {
+      answers: boolean;
+      band: string;
+      /** Format: int32 */
+      bearingDegrees?: number;
+      call: string;
+      callingCq: boolean;
+      comment: string;
+      /** Format: date */
+      confirmsUntil?: string;
+      continent?: string;
+      /** Format: int32 */
+      cqZone: number;
+      doubt?: string;
+      ears: ('PERSON' | 'SKIMMER' | 'DECODER')[];
+      entity?: string;
+      /** Format: date-time */
+      firstAt: string;
+      /** Format: int64 */
+      frequencyHz: number;
+      /** @enum {string} */
+      group?: 'PHONE' | 'CW' | 'DIGITAL';
+      /** Format: int32 */
+      hearers: number;
+      /** Format: int64 */
+      id: number;
+      insideLicence: boolean;
+      /** Format: int32 */
+      km?: number;
+      /** Format: date-time */
+      lastAt: string;
+      /** Format: double */
+      latitudeDegrees?: number;
+      /** @enum {string} */
+      level?: 'EVER' | 'BAND' | 'MODE' | 'BAND_AND_MODE' | 'PROOF';
+      /** Format: int32 */
+      likelihood: number;
+      /** Format: double */
+      longitudeDegrees?: number;
+      mark?: components['schemas']['NeedMark'];
+      mode?: string;
+      /** Format: double */
+      score: number;
+      /** Format: int32 */
+      snrDb?: number;
+      wants: components['schemas']['SpotWant'][];
+      watched: boolean;
+      why: string;
+      /** Format: int32 */
+      worked: number;
+      workedHere: boolean;
+    };
+    SpotWant: {
+      /** @enum {string} */
+      kind: 'CALL' | 'BASE_CALL' | 'ENTITY' | 'CQ_ZONE' | 'STATE' | 'SQUARE' | 'PREFIX' | 'REFERENCE';
+      /** @enum {string} */
+      level: 'EVER' | 'BAND' | 'MODE' | 'BAND_AND_MODE' | 'PROOF';
+      words: string;
     };
     State: {
       /** Format: int64 */
@@ -3238,6 +3885,10 @@ export interface components {
       groups: components['schemas']['ValueCount'][];
       modes: components['schemas']['ValueCount'][];
       squares: components['schemas']['ValueCount'][];
+    };
+    Strikes: {
+      /** Format: int32 */
+      count: number;
     };
     SunView: {
       /** Format: date-time */
@@ -3364,6 +4015,13 @@ export interface components {
       sunriseHere?: string;
       /** Format: date-time */
       sunsetHere?: string;
+    };
+    Went: {
+      /** Format: int32 */
+      bearingDegrees?: number;
+      call: string;
+      good: boolean;
+      sentence: string;
     };
     Where: {
       addresses?: string[];
@@ -3868,7 +4526,7 @@ export interface operations {
       };
     };
   };
-  preview: {
+  preview_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -3892,7 +4550,7 @@ export interface operations {
       };
     };
   };
-  change_5: {
+  change_6: {
     parameters: {
       query?: never;
       header?: never;
@@ -4395,7 +5053,149 @@ export interface operations {
       };
     };
   };
-  all_5: {
+  all_3: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['FeedView'][];
+        };
+      };
+    };
+  };
+  add_3: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FeedDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['FeedView'][];
+        };
+      };
+    };
+  };
+  change_5: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FeedDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['FeedView'][];
+        };
+      };
+    };
+  };
+  remove_4: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['FeedView'][];
+        };
+      };
+    };
+  };
+  console: {
+    parameters: {
+      query?: {
+        after?: number;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['FeedConsole'];
+        };
+      };
+    };
+  };
+  say: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['FeedCommand'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['FeedConsole'];
+        };
+      };
+    };
+  };
+  all_6: {
     parameters: {
       query?: never;
       header?: never;
@@ -4508,7 +5308,7 @@ export interface operations {
       };
     };
   };
-  all_4: {
+  all_5: {
     parameters: {
       query?: never;
       header?: never;
@@ -4712,7 +5512,7 @@ export interface operations {
       };
     };
   };
-  keep: {
+  keep_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -5045,7 +5845,7 @@ export interface operations {
       };
     };
   };
-  views: {
+  views_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -5089,7 +5889,7 @@ export interface operations {
       };
     };
   };
-  remove_5: {
+  remove_6: {
     parameters: {
       query?: never;
       header?: never;
@@ -5233,6 +6033,427 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['MailView'];
+        };
+      };
+    };
+  };
+  alerts: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Alert'][];
+        };
+      };
+    };
+  };
+  choices: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['AirChoices'];
+        };
+      };
+    };
+  };
+  choose_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AirChoices'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['AirChoices'];
+        };
+      };
+    };
+  };
+  preview: {
+    parameters: {
+      query?: {
+        positionId?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['AirChoices'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['GoalPreview'];
+        };
+      };
+    };
+  };
+  entities: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['EntityChoice'][];
+        };
+      };
+    };
+  };
+  look_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['LookAt'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['AirNews'];
+        };
+      };
+    };
+  };
+  posting: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['PostingView'];
+        };
+      };
+    };
+  };
+  post: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['SpotDraft'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Posted'];
+        };
+      };
+    };
+  };
+  said: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Said'][];
+        };
+      };
+    };
+  };
+  one_1: {
+    parameters: {
+      query?: {
+        positionId?: number;
+      };
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SpotDetail'];
+        };
+      };
+    };
+  };
+  go: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['GoRequest'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Went'];
+        };
+      };
+    };
+  };
+  strike: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Strikes'];
+        };
+      };
+    };
+  };
+  stretches: {
+    parameters: {
+      query: {
+        band: string;
+        positionId?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['BandStretch'][];
+        };
+      };
+    };
+  };
+  unstrike: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Strikes'];
+        };
+      };
+    };
+  };
+  sun_1: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['SolarView'];
+        };
+      };
+    };
+  };
+  us: {
+    parameters: {
+      query?: {
+        positionId?: number;
+      };
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['HearsUs'][];
+        };
+      };
+    };
+  };
+  views: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['NamedFilter'][];
+        };
+      };
+    };
+  };
+  keep: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['NamedFilter'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['NamedFilter'][];
+        };
+      };
+    };
+  };
+  drop: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        name: string;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['NamedFilter'][];
         };
       };
     };
@@ -5419,7 +6640,7 @@ export interface operations {
       };
     };
   };
-  choices: {
+  choices_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -5852,7 +7073,7 @@ export interface operations {
       };
     };
   };
-  all_3: {
+  all_4: {
     parameters: {
       query?: never;
       header?: never;
@@ -6149,7 +7370,7 @@ export interface operations {
       };
     };
   };
-  remove_4: {
+  remove_5: {
     parameters: {
       query?: never;
       header?: never;

@@ -65,6 +65,8 @@ public final class YokebarProcess implements AutoCloseable {
                 freeTcpPort(),
                 freeTcpPort(),
                 freeTcpPort(),
+                freeTcpPort(),
+                freeTcpPort(),
                 freeTcpPort());
     }
 

@@ -12,7 +12,7 @@ import yokebar.standins.demo.DemoSetup;
  * {@code YOKEBAR_BACKSTAGE_PORT}, {@code YOKEBAR_COUNTERSIGN_PORT},
  * {@code YOKEBAR_HF_RADIO_PORT}, {@code YOKEBAR_VHF_RADIO_PORT}, {@code YOKEBAR_ROTATOR_PORT},
  * {@code YOKEBAR_TIME_SERVER_PORT}, {@code YOKEBAR_CALLBOOK_PORT}, {@code YOKEBAR_REFERENCE_PORT}, {@code YOKEBAR_PORTABLE_PORT},
- * {@code YOKEBAR_QUAYSIDE_PORT}, {@code YOKEBAR_POSTBAG_PORT}, {@code YOKEBAR_MAIL_PORT},
+ * {@code YOKEBAR_QUAYSIDE_PORT}, {@code YOKEBAR_POSTBAG_PORT}, {@code YOKEBAR_MAIL_PORT}, {@code YOKEBAR_NODE_PORT}, {@code YOKEBAR_SKIMMER_PORT},
  * {@code YOKEBAR_SERIAL_FOLDER} (where the serial ports appear), {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO}
  * (seconds between contacts, 0 for none).
  */
@@ -38,7 +38,9 @@ public final class Main {
                         number("YOKEBAR_PORTABLE_PORT", 7408),
                         number("YOKEBAR_QUAYSIDE_PORT", 7409),
                         number("YOKEBAR_POSTBAG_PORT", 7410),
-                        number("YOKEBAR_MAIL_PORT", 7411)),
+                        number("YOKEBAR_MAIL_PORT", 7411),
+                        number("YOKEBAR_NODE_PORT", 7412),
+                        number("YOKEBAR_SKIMMER_PORT", 7413)),
                 Path.of(setting("YOKEBAR_SERIAL_FOLDER", "serial"))));
         Runtime.getRuntime().addShutdownHook(new Thread(standIns::close));
         System.out.println("Backstage is at " + standIns.backstage().address());
@@ -48,6 +50,8 @@ public final class Main {
             System.out.println("The demo station is set up.");
         }
         standIns.linked().listen(5);
+        standIns.node().setSpotsASecond(0.7);
+        standIns.skimmer().setSpotsASecond(2.5);
         standIns.program().useRadio(number("YOKEBAR_RADIO_SHARE_PORT", 7380));
         standIns.program().setSecondsBetween(Double.parseDouble(setting("YOKEBAR_DEMO_TEMPO", "6")));
         Thread.currentThread().join();

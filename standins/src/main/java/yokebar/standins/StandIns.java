@@ -7,12 +7,16 @@ import java.time.Clock;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import yokebar.standins.air.Air;
+import yokebar.standins.backstage.AirKnobs;
 import yokebar.standins.backstage.Backstage;
 import yokebar.standins.backstage.DeliveryKnobs;
 import yokebar.standins.backstage.DeviceKnobs;
 import yokebar.standins.backstage.ServiceKnobs;
 import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.clock.TimeServer;
+import yokebar.standins.cluster.BeaconHill;
+import yokebar.standins.cluster.Nightjar;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.device.HfRadio;
 import yokebar.standins.device.Rotator;
@@ -65,6 +69,8 @@ public final class StandIns implements AutoCloseable {
      * @param quayside of the online log
      * @param postbag of the batch log with cards
      * @param mail of the radio mail gateway
+     * @param node of the cluster node
+     * @param skimmer of the skimmer feed
      */
     public record LoopbackPorts(
             int hfRadio,
@@ -76,8 +82,10 @@ public final class StandIns implements AutoCloseable {
             int portable,
             int quayside,
             int postbag,
-            int mail) {
-        public static final LoopbackPorts FREE = new LoopbackPorts(0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
+            int mail,
+            int node,
+            int skimmer) {
+        public static final LoopbackPorts FREE = new LoopbackPorts(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
     }
 
     private final World world;
@@ -95,6 +103,9 @@ public final class StandIns implements AutoCloseable {
     private final DigitalProgram program;
     private final LinkedProgram linked;
     private final PortableDevice portable;
+    private final Air air;
+    private final BeaconHill node;
+    private final Nightjar skimmer;
     private final Backstage backstage;
 
     public StandIns(Settings settings) throws IOException, GeneralSecurityException, InterruptedException {
@@ -125,6 +136,11 @@ public final class StandIns implements AutoCloseable {
                 world, settings.clock(), settings.seed() + 1, "wavelet-2", "Wavelet 2", settings.linkPort(), 4);
         portable =
                 new PortableDevice(world, settings.clock(), settings.devices().portable());
+        air = new Air(world, settings.clock(), settings.seed() + 2);
+        node = new BeaconHill(
+                air, settings.clock(), settings.seed() + 3, settings.devices().node());
+        skimmer = new Nightjar(air, settings.clock(), settings.devices().skimmer());
+        linked.listenTo(air);
         backstage = new Backstage(
                 program,
                 linked,
@@ -132,6 +148,7 @@ public final class StandIns implements AutoCloseable {
                 new ServiceKnobs(countersign, callbook, almanac),
                 new DeliveryKnobs(quayside, postbag, mail),
                 new DeviceKnobs(hfRadio, vhfRadio, rotator, timeServer, serialLines),
+                new AirKnobs(air, node, skimmer),
                 settings.backstagePort());
     }
 
@@ -202,12 +219,27 @@ public final class StandIns implements AutoCloseable {
         return portable;
     }
 
+    /** Who is on the air. */
+    public Air air() {
+        return air;
+    }
+
+    public BeaconHill node() {
+        return node;
+    }
+
+    public Nightjar skimmer() {
+        return skimmer;
+    }
+
     public Backstage backstage() {
         return backstage;
     }
 
     @Override
     public void close() {
+        node.close();
+        skimmer.close();
         portable.close();
         linked.close();
         program.close();

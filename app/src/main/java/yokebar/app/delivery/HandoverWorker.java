@@ -257,7 +257,10 @@ public class HandoverWorker implements SmartLifecycle {
 
     @EventListener
     void hookupChanged(HookupChanged event) {
-        restUntil.clear();
+        // Feeds tell their rate all the time; only what services are coupled by matters here.
+        if (lines.isOne(event.id())) {
+            restUntil.clear();
+        }
     }
 
     @TransactionalEventListener(fallbackExecution = true)

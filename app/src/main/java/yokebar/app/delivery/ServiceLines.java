@@ -26,6 +26,11 @@ public class ServiceLines {
         this.clock = clock;
     }
 
+    /** Whether a coupling is that of a service. */
+    boolean isOne(String hookupId) {
+        return lines.values().stream().anyMatch(line -> line.id().equals(hookupId));
+    }
+
     void couple(int serviceId) {
         String name = services.name(serviceId);
         ServiceLine line = new ServiceLine(name.toLowerCase(), name, serviceId, services, hookups, clock);

@@ -198,11 +198,21 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
         }
         if (message instanceof LinkMessage.Decode decode) {
             LinkMessage.Status status = program.told();
-            decodes.add(
-                    program.id(),
-                    decode,
-                    status == null ? null : status.dialHz(),
-                    status == null ? null : status.mode());
+            Long dialHz = status == null ? null : status.dialHz();
+            String mode = status == null ? null : status.mode();
+            if (decodes.add(program.id(), decode, dialHz, mode) && decode.call() != null && dialHz != null) {
+                events.publishEvent(new DecodeHeard(
+                        program.id(),
+                        decode.head().run() + ' ' + decode.id(),
+                        decode.at(),
+                        decode.snrDb(),
+                        dialHz + decode.audioHz(),
+                        mode,
+                        decode.call(),
+                        decode.locator(),
+                        decode.calling(),
+                        decode.text()));
+            }
         } else if (message instanceof LinkMessage.ContactMade contact) {
             storing.execute(() -> store(program, contact, datagram.sender(), datagram.receivedAt()));
         }

@@ -12,6 +12,15 @@ public class DigitalPrograms {
         this.link = link;
     }
 
+    /**
+     * Tells a program to answer something it has read; it transmits then. Only the operator's own word calls this.
+     *
+     * @param decodeId as {@link DecodeHeard} has it
+     */
+    public void answer(String programId, String decodeId) {
+        link.answer(programId, decodeId);
+    }
+
     public List<ProgramView> views() {
         return link.programs().stream().map(ProgramView::of).toList();
     }

@@ -33,6 +33,9 @@ import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.LogChanges;
 import yokebar.app.log.LogLine;
 import yokebar.app.log.SealsChanged;
+import yokebar.app.onair.AirMoved;
+import yokebar.app.onair.Alert;
+import yokebar.app.onair.AlertsFired;
 import yokebar.app.position.Positions;
 import yokebar.app.position.PositionsChanged;
 import yokebar.app.radio.RadioMoved;
@@ -108,6 +111,7 @@ class LiveFacts {
         private final Set<Integer> lanes = new HashSet<>();
         private final Set<Long> radios = new HashSet<>();
         private final List<ConfirmationReceived.First> firsts = new ArrayList<>();
+        private final List<Alert> alerts = new ArrayList<>();
         private final Set<Topic> topics = EnumSet.noneOf(Topic.class);
         private boolean rotors;
     }
@@ -119,7 +123,8 @@ class LiveFacts {
         POSITIONS,
         CLOCK,
         SEARCH,
-        PROGRAMS
+        PROGRAMS,
+        AIR
     }
 
     /**
@@ -223,6 +228,17 @@ class LiveFacts {
         note(facts -> facts.topics.add(Topic.PROGRAMS));
     }
 
+    /** Many times a second in a storm: with no page open nobody need be woken. */
+    @EventListener
+    void air(AirMoved event) {
+        noteDevice(facts -> facts.topics.add(Topic.AIR));
+    }
+
+    @EventListener
+    void alerts(AlertsFired event) {
+        note(facts -> facts.alerts.addAll(event.alerts()));
+    }
+
     @EventListener
     void radios(RadiosChanged event) {
         note(facts -> facts.topics.add(Topic.RADIO_SET));
@@ -316,6 +332,12 @@ class LiveFacts {
         }
         if (facts.topics.contains(Topic.SEARCH)) {
             stream.send("search", searches.view());
+        }
+        if (facts.topics.contains(Topic.AIR)) {
+            stream.send("air", List.of());
+        }
+        if (!facts.alerts.isEmpty()) {
+            stream.send("alerts", facts.alerts);
         }
         if (facts.topics.contains(Topic.PROGRAMS)) {
             stream.send("programs", programs.views());

@@ -212,6 +212,30 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         return reported(radio, frequencyHz, radioMode);
     }
 
+    /**
+     * Tunes a radio to a station: where it sends, and where it listens when that is elsewhere.
+     *
+     * @param id null for the first radio
+     * @param transmitHz where to call it, Hz; null to call it where it sends
+     * @return false when the radio did not report it within two seconds
+     */
+    public boolean goTo(@Nullable Long id, long frequencyHz, @Nullable Mode mode, @Nullable Long transmitHz) {
+        long radioId = id != null ? id : radios.keySet().stream().findFirst().orElse(0L);
+        Radio radio = connected(radioId);
+        boolean split = transmitHz != null;
+        if (!split && radio.state().split()) {
+            radio.tell(new RadioCommand.SetSplit(false));
+        }
+        RadioMode radioMode =
+                mode == null ? null : new ModeMapping(radio.row().lowerSidebandKeyed).toRadio(mode, frequencyHz);
+        tune(radioId, frequencyHz, radioMode == null ? null : radioMode.label(), null);
+        if (split) {
+            radio.tell(new RadioCommand.Tune(radio.state().vfo().other(), transmitHz));
+            radio.tell(new RadioCommand.SetSplit(true));
+        }
+        return reported(radio, split ? transmitHz : frequencyHz, radioMode);
+    }
+
     private boolean reported(Radio radio, @Nullable Long frequencyHz, @Nullable RadioMode mode) {
         long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(REPORTS_WITHIN_SECONDS);
         synchronized (moves) {

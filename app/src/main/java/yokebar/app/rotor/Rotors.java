@@ -130,6 +130,24 @@ public class Rotors implements SmartLifecycle, Rotor.Listener {
         link.point(headingDegrees);
     }
 
+    /**
+     * Turns the first connected antenna towards a bearing.
+     *
+     * @param headingDegrees degrees true
+     * @return its name, or empty when none is connected or it cannot point there
+     */
+    public Optional<String> turnTo(double headingDegrees) {
+        for (Rotor rotor : rotors.values()) {
+            if (rotor.hookup().live()
+                    && rotor.state().headingDegrees() != null
+                    && !rotor.row().travel().inDeadZone(headingDegrees)) {
+                point(rotor.row().number(), headingDegrees);
+                return Optional.of(rotor.row().name);
+            }
+        }
+        return Optional.empty();
+    }
+
     /** Raises an antenna, degrees above the horizon. */
     void raise(long id, double elevationDegrees) {
         if (!(elevationDegrees >= 0 && elevationDegrees <= 90)) {

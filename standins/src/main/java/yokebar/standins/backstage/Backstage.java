@@ -24,6 +24,7 @@ public final class Backstage implements AutoCloseable {
     private final ServiceKnobs services;
     private final DeliveryKnobs deliveries;
     private final DeviceKnobs devices;
+    private final AirKnobs air;
     private final HttpService http;
 
     /** @param port 0 for any free port */
@@ -34,6 +35,7 @@ public final class Backstage implements AutoCloseable {
             ServiceKnobs services,
             DeliveryKnobs deliveries,
             DeviceKnobs devices,
+            AirKnobs air,
             int port)
             throws IOException {
         this.linked = linked;
@@ -42,6 +44,7 @@ public final class Backstage implements AutoCloseable {
         this.services = services;
         this.deliveries = deliveries;
         this.devices = devices;
+        this.air = air;
         this.http = new HttpService(port)
                 .on("/api/state", request -> Answer.json(200, state()))
                 .on("/api/program/", this::program)
@@ -56,6 +59,9 @@ public final class Backstage implements AutoCloseable {
                 .on("/api/radio/", request -> answer(devices.radio(request.path(), words(request))))
                 .on("/api/vhf/", request -> answer(devices.vhf(request.path(), words(request))))
                 .on("/api/rotator/", request -> answer(devices.rotator(request.path(), words(request))))
+                .on("/api/air/", request -> answer(air.air(request.path(), words(request))))
+                .on("/api/node/", request -> air.node(request.path(), words(request)))
+                .on("/api/skimmer/", request -> answer(air.skimmer(request.path(), words(request))))
                 .on("/api/time/", request -> answer(devices.time(request.path(), words(request))))
                 .on("/", request -> page());
         http.start();
@@ -78,6 +84,7 @@ public final class Backstage implements AutoCloseable {
         state.putAll(services.state());
         state.putAll(deliveries.state());
         state.putAll(devices.state());
+        state.putAll(air.state());
         return state;
     }
 

@@ -85,6 +85,7 @@ public final class DemoSetup {
         countersign();
         otherServices();
         callbook();
+        feeds();
         put("api/reference", Map.of("address", standIns.almanac().address()));
     }
 
@@ -250,6 +251,35 @@ public final class DemoSetup {
                         "fetchEverySeconds",
                         20));
         put("api/mail", Map.of("address", "127.0.0.1:" + standIns.mail().port(), "callSign", "CU9QYB"));
+    }
+
+    private void feeds() throws IOException, InterruptedException {
+        post(
+                "api/feeds",
+                Map.of(
+                        "name",
+                        "Beacon Hill",
+                        "host",
+                        "127.0.0.1",
+                        "port",
+                        standIns.node().port(),
+                        "login",
+                        "CU9QYB",
+                        "commands",
+                        "sh/dx"));
+        post(
+                "api/feeds",
+                Map.of(
+                        "name",
+                        "Nightjar",
+                        "host",
+                        "127.0.0.1",
+                        "port",
+                        standIns.skimmer().port(),
+                        "login",
+                        "CU9QYB",
+                        "skimmer",
+                        true));
     }
 
     private void callbook() throws IOException, InterruptedException {

@@ -4,6 +4,7 @@ import java.net.SocketException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.ConcurrentHashMap;
@@ -11,6 +12,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
+import yokebar.standins.air.Air;
+import yokebar.standins.air.Transmission;
 import yokebar.standins.world.Station;
 import yokebar.standins.world.World;
 
@@ -27,6 +30,8 @@ public final class LinkedProgram implements AutoCloseable {
     /** Slots a contact takes. */
     private static final int SLOTS = 4;
 
+    private static final int PASSBAND_HZ = 3_000;
+
     private final World world;
     private final Clock clock;
     private final Random random;
@@ -38,6 +43,8 @@ public final class LinkedProgram implements AutoCloseable {
     });
     private final Map<String, Station> read = new ConcurrentHashMap<>();
     private final int heardInASlot;
+    private @Nullable Air air;
+
     private long dialHz = 21_074_000;
     private long slots;
     private @Nullable Station partner;
@@ -59,6 +66,11 @@ public final class LinkedProgram implements AutoCloseable {
         link.obey(this::answer, this::stop);
         timer.scheduleWithFixedDelay(this::beat, 0, HEARTBEAT_MS, TimeUnit.MILLISECONDS);
         timer.scheduleWithFixedDelay(link::again, AGAIN_MS, AGAIN_MS, TimeUnit.MILLISECONDS);
+    }
+
+    /** Reads who is on the air at its dial, before others of the world. */
+    public synchronized void listenTo(Air air) {
+        this.air = air;
     }
 
     /** Begins to listen, with a slot every so many seconds; on the air it is 15. */
@@ -118,7 +130,8 @@ public final class LinkedProgram implements AutoCloseable {
         slots++;
         Instant at = clock.instant();
         for (int i = 0; i < heardInASlot; i++) {
-            Station station = world.any(random);
+            Transmission sent = somebodyAtTheDial();
+            Station station = sent == null ? world.any(random) : sent.station();
             String id = slots + "." + i;
             if (read.size() > MOST_REMEMBERED) {
                 read.clear();
@@ -129,7 +142,7 @@ public final class LinkedProgram implements AutoCloseable {
             decode.put("at", LinkSide.time(at));
             decode.put("snrDb", random.nextInt(30) - 22);
             decode.put("offsetSeconds", Math.round(random.nextGaussian() * 2) / 10.0);
-            decode.put("audioHz", 200 + random.nextInt(2600));
+            decode.put("audioHz", sent == null ? 200 + random.nextInt(2600) : sent.hz() - dialHz);
             String locator = station.locator().substring(0, 4);
             decode.put("text", "CQ " + station.call() + " " + locator);
             decode.put("call", station.call());
@@ -143,6 +156,15 @@ public final class LinkedProgram implements AutoCloseable {
             tell(worked);
         }
         status();
+    }
+
+    private @Nullable Transmission somebodyAtTheDial() {
+        List<Transmission> there = air == null
+                ? List.of()
+                : air.onAir().stream()
+                        .filter(one -> one.mode().equals("FT8") && one.hz() > dialHz && one.hz() - dialHz < PASSBAND_HZ)
+                        .toList();
+        return there.isEmpty() ? null : there.get(random.nextInt(there.size()));
     }
 
     private synchronized void answer(String decode) {

@@ -1,0 +1,167 @@
+package yokebar.app.feed;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicLong;
+import org.jspecify.annotations.Nullable;
+import yokebar.app.hookup.Coupling;
+import yokebar.links.cluster.ClusterNode;
+import yokebar.links.cluster.NodeSetting;
+import yokebar.links.status.LinkState;
+import yokebar.links.status.LinkStatus;
+
+/** One feed as a coupling. */
+final class Feed extends Coupling implements ClusterNode.Listener {
+    private static final Duration QUIET_AFTER = Duration.ofMinutes(10);
+    private static final int SHOWN = 60;
+
+    private final FeedRow row;
+    private final NodeSetting setting;
+    private final Clock clock;
+    private final FeedLine.Ear ear;
+    private final Runnable changed;
+    private final Console console = new Console();
+    private final Map<String, AtomicLong> counts = new ConcurrentHashMap<>();
+    private final AtomicBoolean moved = new AtomicBoolean();
+    private volatile @Nullable ClusterNode node;
+
+    /**
+     * @param ear makes something of each line
+     * @param changed to be run when its state is different
+     */
+    Feed(FeedRow row, @Nullable String password, Clock clock, FeedLine.Ear ear, Runnable changed) {
+        super(hookupId(row.number()), Kind.FEED, row.name, clock);
+        this.row = row;
+        this.clock = clock;
+        this.ear = ear;
+        this.changed = changed;
+        this.setting = new NodeSetting(
+                row.name,
+                row.host,
+                row.port,
+                row.login,
+                password,
+                row.commands
+                        .lines()
+                        .map(String::strip)
+                        .filter(line -> !line.isEmpty())
+                        .toList(),
+                Duration.ofSeconds(row.keepAliveSeconds),
+                QUIET_AFTER);
+    }
+
+    static String hookupId(long id) {
+        return "feed-" + id;
+    }
+
+    FeedRow row() {
+        return row;
+    }
+
+    List<Console.Entry> console(long after) {
+        return console.after(after);
+    }
+
+    /** How many lines became what. */
+    Map<String, Long> counts() {
+        Map<String, Long> all = new TreeMap<>();
+        counts.forEach((what, count) -> all.put(what, count.get()));
+        return all;
+    }
+
+    @Override
+    public void heard(String line) {
+        console.add(clock.instant(), false, line);
+        String became = ear.hear(new FeedLine(row.number(), row.name, row.skimmer, line, clock.instant()));
+        if (became != null) {
+            counts.computeIfAbsent(became, what -> new AtomicLong()).incrementAndGet();
+            moved.set(true);
+            activity()
+                    .moved(
+                            1,
+                            line.length() <= SHOWN
+                                    ? line.strip()
+                                    : line.substring(0, SHOWN).strip() + "…");
+        }
+    }
+
+    @Override
+    public void said(String line) {
+        console.add(clock.instant(), true, line);
+    }
+
+    /** Whether lines came since this was asked last. */
+    boolean movedSinceAsked() {
+        return moved.getAndSet(false);
+    }
+
+    void say(String line) throws IOException {
+        ClusterNode open = node;
+        if (open == null) {
+            throw new IOException(name() + " is switched off");
+        }
+        open.say(line);
+    }
+
+    boolean live() {
+        LinkState state = status().state();
+        return state == LinkState.LIVE || state == LinkState.QUIET;
+    }
+
+    @Override
+    public String where() {
+        return row.host + " port " + row.port + (row.skimmer ? ", skimmer feed" : ", cluster node");
+    }
+
+    @Override
+    public LinkStatus status() {
+        return Optional.ofNullable(node)
+                .map(ClusterNode::status)
+                .orElseGet(() -> LinkStatus.of(LinkState.OFF, clock.instant(), null));
+    }
+
+    @Override
+    public Proof test() {
+        ClusterNode open = node;
+        if (open == null) {
+            return new Proof(false, "It is switched off. Connect it first.");
+        }
+        open.hurry();
+        LinkStatus status = open.status();
+        if (live()) {
+            long lines = counts.values().stream().mapToLong(AtomicLong::get).sum();
+            return new Proof(true, name() + " is connected; " + lines + " lines came that say something.");
+        }
+        return new Proof(
+                false,
+                status.reason() == null ? name() + " has not answered yet." : status.reason() + " " + status.fix());
+    }
+
+    @Override
+    public synchronized void connect() {
+        ClusterNode open = node;
+        if (open == null) {
+            ClusterNode fresh = new ClusterNode(setting, clock, this, status -> changed.run());
+            node = fresh;
+            fresh.start();
+        } else {
+            open.hurry();
+        }
+    }
+
+    @Override
+    public synchronized void disconnect() {
+        ClusterNode open = node;
+        node = null;
+        if (open != null) {
+            open.close();
+        }
+    }
+}

@@ -1,0 +1,174 @@
+package yokebar.app.onair;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.LongPredicate;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import yokebar.app.confirm.MemberActivity;
+import yokebar.app.log.LogSearch;
+import yokebar.app.position.PositionView;
+import yokebar.app.position.Positions;
+import yokebar.app.position.PositionsChanged;
+import yokebar.app.reference.ReferenceData;
+import yokebar.app.reference.ReferenceDataChanged;
+import yokebar.app.station.Licences;
+import yokebar.app.station.Station;
+import yokebar.app.station.StationChanged;
+import yokebar.app.station.StationView;
+import yokebar.core.band.Band;
+import yokebar.core.band.BandPlan;
+import yokebar.core.band.Licence;
+import yokebar.core.band.Region;
+import yokebar.core.band.Segment;
+import yokebar.core.call.Call;
+import yokebar.core.call.CallParts;
+import yokebar.core.geo.Locator;
+import yokebar.core.geo.Point;
+import yokebar.core.onair.Aims;
+import yokebar.core.onair.Appraiser;
+import yokebar.core.onair.Atlas;
+import yokebar.core.onair.CallPatterns;
+
+/** How the air looks from each position: its place, its operator's licence, what all are after. */
+@Service
+class Perspectives {
+    private static final long NOWHERE = -1;
+
+    private final Positions positions;
+    private final Station station;
+    private final Licences licences;
+    private final LogSearch log;
+    private final ReferenceData reference;
+    private final MemberActivity members;
+    private final ChoicesStore choices;
+    private final Clock clock;
+    private final Map<Long, Perspective> byPosition = new ConcurrentHashMap<>();
+
+    Perspectives(
+            Positions positions,
+            Station station,
+            Licences licences,
+            LogSearch log,
+            ReferenceData reference,
+            MemberActivity members,
+            ChoicesStore choices,
+            Clock clock) {
+        this.positions = positions;
+        this.station = station;
+        this.licences = licences;
+        this.log = log;
+        this.reference = reference;
+        this.members = members;
+        this.choices = choices;
+        this.clock = clock;
+    }
+
+    /**
+     * How the air looks from somewhere. Lock it while using the appraiser.
+     *
+     * @param choices those it was made for
+     */
+    record Perspective(Appraiser appraiser, AirChoices choices, LocalDate day) {}
+
+    /** @param positionId null for the first one */
+    Perspective of(@Nullable Long positionId) {
+        long key = positionId == null ? NOWHERE : positionId;
+        LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
+        AirChoices now = choices.get();
+        Perspective known = byPosition.get(key);
+        if (known == null || known.choices() != now || !known.day().equals(today)) {
+            known = with(positionId, now, today);
+            byPosition.put(key, known);
+        }
+        return known;
+    }
+
+    /** The same with choices that are not kept, to see what they would do. */
+    Perspective with(@Nullable Long positionId, AirChoices choices, LocalDate today) {
+        String locator = positions.settingAt(positionId).fields().get("MY_GRIDSQUARE");
+        Locator own = locator == null ? null : Locator.read(locator);
+        Point here = own == null ? null : own.centre();
+        Atlas atlas = new Atlas(reference.entities(), here, today);
+        Aims aims = new Aims(
+                ChoicesStore.goals(choices),
+                CallPatterns.of(choices.watch()),
+                CallPatterns.of(choices.ignore()),
+                licence(positionId),
+                this::confirms);
+        return new Perspective(new Appraiser(log.workedBefore(), atlas, aims, Air.OLDEST), choices, today);
+    }
+
+    private @Nullable LocalDate confirms(Call call) {
+        return members.lastDay(call.text())
+                .or(() -> members.lastDay(CallParts.of(call).base()))
+                .orElse(null);
+    }
+
+    /**
+     * A stretch of a band that is for the same all along.
+     *
+     * @param words what it is for by custom
+     * @param inside whether the operator may send there
+     */
+    record BandStretch(long lowHz, long highHz, String words, boolean inside) {}
+
+    /** A band in stretches, from its lower edge up, cut where the custom or the licence changes. */
+    List<BandStretch> stretches(Band band, @Nullable Long positionId) {
+        Region region = station.preferences().region();
+        BandPlan plan = BandPlan.of(region == null ? Region.EUROPE_AFRICA : region);
+        LongPredicate inside = licence(positionId);
+        TreeSet<Long> edges = new TreeSet<>(List.of(band.lowHz(), band.highHz()));
+        plan.of(band).forEach(segment -> edges.addAll(List.of(segment.lowHz(), segment.highHz())));
+        operatorsLicence(positionId).ifPresent(licence -> licence.limits().stream()
+                .filter(limit -> limit.lowHz() < band.highHz() && limit.highHz() > band.lowHz())
+                .forEach(limit -> edges.addAll(List.of(limit.lowHz(), limit.highHz()))));
+        List<BandStretch> stretches = new ArrayList<>();
+        Long low = null;
+        for (long edge : edges) {
+            if (edge < band.lowHz() || edge > band.highHz()) {
+                continue;
+            }
+            if (low != null) {
+                long middle = (low + edge) / 2;
+                Segment segment = plan.at(middle);
+                stretches.add(new BandStretch(
+                        low, edge, segment == null ? "" : segment.use().words(), inside.test(middle)));
+            }
+            low = edge;
+        }
+        return stretches;
+    }
+
+    /** Without an operator, or one whose licence nobody knows, everything is allowed. */
+    private LongPredicate licence(@Nullable Long positionId) {
+        return operatorsLicence(positionId)
+                .<LongPredicate>map(one -> one::covers)
+                .orElse(hz -> true);
+    }
+
+    private Optional<Licence> operatorsLicence(@Nullable Long positionId) {
+        return positions.views().stream()
+                .filter(position -> positionId == null || position.id() == positionId)
+                .map(PositionView::operatorId)
+                .filter(Objects::nonNull)
+                .findFirst()
+                .flatMap(station::operator)
+                .map(StationView.OperatorView::licence)
+                .flatMap(licences::named);
+    }
+
+    @EventListener({StationChanged.class, PositionsChanged.class, ReferenceDataChanged.class})
+    void forget() {
+        byPosition.clear();
+    }
+}
