@@ -16,6 +16,8 @@
   import ChangesDrawer from './lib/log/ChangesDrawer.svelte';
   import ContactDrawer from './lib/log/ContactDrawer.svelte';
   import LogView from './lib/log/LogView.svelte';
+  import Announcer from './lib/onair/Announcer.svelte';
+  import OnAirView from './lib/onair/OnAirView.svelte';
   import PositionDrawer from './lib/position/PositionDrawer.svelte';
   import Firsts from './lib/services/Firsts.svelte';
   import ServicesView from './lib/services/ServicesView.svelte';
@@ -25,6 +27,7 @@
   app.start();
 
   let awaitingView = false;
+  const onAirNow = $derived(app.page === '' || app.page === 'now');
 
   function typing(target: EventTarget | null): boolean {
     return (
@@ -83,6 +86,8 @@
       <div class="place">
         {#if app.view === 'desk'}
           <DeskView {app} />
+        {:else if app.view === 'on-air'}
+          <OnAirView {app} />
         {:else if app.view === 'log'}
           <LogView {app} />
         {:else if app.view === 'intake'}
@@ -97,9 +102,12 @@
           <StationView {app} />
         {/if}
       </div>
+      <Announcer {app} />
       <Firsts {app} />
       <ChangeBar {app} />
-      {#if app.view === 'desk' || app.lineOpen}<ContactLine {app} />{/if}
+      {#if app.view === 'desk' || (app.view === 'on-air' && onAirNow) || app.lineOpen}<ContactLine
+          {app}
+        />{/if}
     </main>
     {#if app.drawer?.of === 'contact'}
       {#key app.drawer.id}

@@ -3,6 +3,7 @@
   import RadioPanel from '../radio/RadioPanel.svelte';
   import RotorPanel from '../rotor/RotorPanel.svelte';
   import PartnerCard from '../partner/PartnerCard.svelte';
+  import Shortlist from '../onair/Shortlist.svelte';
   import LatestContacts from './LatestContacts.svelte';
 
   let { app }: { app: AppState } = $props();
@@ -10,6 +11,7 @@
 
 <section class="view desk" aria-label="Desk">
   <h1 class="visually-hidden">Desk</h1>
+  <div class="needed"><Shortlist {app} /></div>
   <div class="left">
     <PartnerCard {app} />
     <LatestContacts {app} />
@@ -23,8 +25,8 @@
 <style>
   .desk {
     display: grid;
-    grid-template-columns: minmax(0, 1fr) 424px;
-    gap: 24px;
+    grid-template-columns: 224px minmax(0, 1fr) 400px;
+    gap: 20px;
   }
 
   .left {
@@ -37,7 +39,7 @@
     display: flex;
     flex-direction: column;
     gap: 24px;
-    padding-left: 24px;
+    padding-left: 20px;
     border-left: 1px solid var(--yb-line);
   }
 
@@ -45,6 +47,10 @@
     .desk {
       grid-template-columns: 1fr;
       align-content: start;
+    }
+
+    .needed {
+      order: 1;
     }
 
     .right {

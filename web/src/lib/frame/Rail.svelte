@@ -7,6 +7,7 @@
     Download,
     Light,
     Radio,
+    Satellite,
     SendAlt,
     UserAvatar,
     View as Eye,
@@ -17,6 +18,7 @@
 
   const entries: { view: View; label: string; icon: typeof Catalog }[] = [
     { view: 'desk', label: 'Desk', icon: Dashboard },
+    { view: 'on-air', label: 'On air', icon: Satellite },
     { view: 'log', label: 'Log', icon: Catalog },
     { view: 'intake', label: 'Intake', icon: Download },
     { view: 'services', label: 'Services', icon: SendAlt },

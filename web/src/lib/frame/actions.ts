@@ -14,6 +14,7 @@ export interface Action {
 
 const VIEWS: { view: View; key: string; label: string }[] = [
   { view: 'desk', key: 'd', label: 'Desk' },
+  { view: 'on-air', key: 'a', label: 'On air' },
   { view: 'log', key: 'l', label: 'Log' },
   { view: 'intake', key: 'i', label: 'Intake' },
   { view: 'services', key: 's', label: 'Services' },
@@ -23,12 +24,30 @@ const VIEWS: { view: View; key: string; label: string }[] = [
 
 /** All that can be done from anywhere, for the key map, the palette and the keys themselves. */
 export function actions(app: AppState): Action[] {
-  const way = () => (app.view === 'desk' ? app.partner.view?.whereabouts?.path : undefined);
+  const way = () =>
+    app.view === 'desk' || app.view === 'on-air' ? app.partner.view?.whereabouts?.path : undefined;
+  const onAir = () => app.view === 'desk' || app.view === 'on-air';
   const canTurn = () => way() !== undefined && app.rotors.chosen !== undefined;
   const beam = (degrees: number | undefined) =>
     degrees === undefined ? undefined : app.rotors.point(Math.round(degrees) % 360);
   return [
     { label: 'Type a contact', keys: 'c', run: () => app.askForLine() },
+    {
+      label: 'The next station on the air, and there',
+      keys: '.',
+      possible: onAir,
+      run: () => app.stepSpot(1),
+    },
+    {
+      label: 'The station before, and there',
+      keys: ',',
+      possible: onAir,
+      run: () => app.stepSpot(-1),
+    },
+    { label: 'Strike the station off', keys: 'x', possible: onAir, run: () => app.strikeSpot() },
+    { label: 'What counts as needed', run: () => app.go('on-air', 'goals') },
+    { label: 'What is announced', run: () => app.go('on-air', 'alerts') },
+    { label: 'Who hears us', run: () => app.go('on-air', 'us') },
     { label: 'Search the log', keys: '/', run: () => app.searchLog() },
     ...VIEWS.map(({ view, key, label }) => ({
       label: `Go to ${label}`,
@@ -88,6 +107,11 @@ export const LOCAL_KEYS: { where: string; keys: string; label: string }[] = [
   { where: 'Log', keys: 'Enter', label: 'Open the contact' },
   { where: 'Log', keys: 'e', label: 'Edit in place; Tab goes on, Enter saves' },
   { where: 'Log', keys: 'Space, Shift+↑↓, Ctrl+A', label: 'Choose contacts' },
+  { where: 'On air', keys: '↑ ↓', label: 'Choose a station' },
+  { where: 'On air', keys: 'Enter', label: 'Go there: radio, contact line, card' },
+  { where: 'On air', keys: 'a', label: 'Have the program answer a decode' },
+  { where: 'On air', keys: 'x', label: 'Strike off' },
+  { where: 'Ladder', keys: '+ − ↑ ↓', label: 'Zoom and move' },
   { where: 'Readout', keys: 'figures, ↑ ↓', label: 'Tune' },
   { where: 'Compass', keys: '← →, s', label: 'Turn, stop' },
   { where: 'Anywhere', keys: 'Ctrl+K', label: 'Do anything by its name' },

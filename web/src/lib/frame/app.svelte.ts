@@ -1,4 +1,5 @@
 import { ClockCheckStore } from '../clock/clock-check.svelte';
+import { FeedStore } from '../feed/feeds.svelte';
 import { IntakeStore } from '../intake/intake.svelte';
 import { LatestStore } from '../desk/latest.svelte';
 import { DigitalStore } from '../digital/digital.svelte';
@@ -8,6 +9,11 @@ import { LineStore } from '../line/line.svelte';
 import { ChangeStore } from '../log/changes.svelte';
 import { besides, FIRST_COLUMNS } from '../log/columns';
 import { LogStore } from '../log/log.svelte';
+import { AirStore } from '../onair/air.svelte';
+import { ChoicesStore } from '../onair/choices.svelte';
+import { EVERYTHING, WANTED } from '../onair/filter';
+import { notify, speak, tone } from '../onair/sound';
+import type { AirAlert, AirFilter } from '../api/client';
 import { PathStore } from '../map/path.svelte';
 import { PartnerStore } from '../partner/partner.svelte';
 import { PositionStore } from '../position/positions.svelte';
@@ -18,7 +24,16 @@ import { SearchStore } from '../search/search.svelte';
 import { LaneStore } from '../services/lanes.svelte';
 import { StationStore } from '../station/station.svelte';
 
-export const VIEWS = ['desk', 'log', 'intake', 'hookups', 'services', 'station', 'first-steps'] as const;
+export const VIEWS = [
+  'desk',
+  'on-air',
+  'log',
+  'intake',
+  'hookups',
+  'services',
+  'station',
+  'first-steps',
+] as const;
 export type View = (typeof VIEWS)[number];
 
 export const THEMES = ['night', 'day', 'red'] as const;
@@ -38,6 +53,8 @@ const THEME_KEY = 'yokebar-theme';
 const COLUMNS_KEY = 'yokebar-log-columns';
 const LINE_FIELDS_KEY = 'yokebar-line-fields';
 const STEPS_KEY = 'yokebar-first-steps';
+const AIR_FILTER_KEY = 'yokebar-air-filter';
+const ANNOUNCED_FOR_MS = 20_000;
 
 /** Everything the page holds, and how news reach it. */
 export class AppState {
@@ -59,6 +76,16 @@ export class AppState {
   readonly path = new PathStore();
   readonly partner = new PartnerStore();
   readonly line = new LineStore(() => this.positions.here?.id);
+  readonly feeds = new FeedStore();
+  readonly choices = new ChoicesStore();
+  /** Who is on the air, as the operator filters it, and those worth a call, for the desk. */
+  readonly air = new AirStore(() => this.positions.here?.id);
+  readonly shortlist = new AirStore(() => this.positions.here?.id, WANTED);
+
+  /** Counts up when something on the air is different. */
+  airMoves = $state(0);
+  /** What was announced and not put away yet. */
+  announced = $state.raw<AirAlert[]>([]);
 
   view = $state<View>('log');
   /** The page within a view that has several, as the address says. */
@@ -90,6 +117,13 @@ export class AppState {
     this.live.on('afresh', () => this.#loadAll());
     this.lineFields = localStorage.getItem(LINE_FIELDS_KEY)?.split(',') ?? this.lineFields;
     this.showColumns(localStorage.getItem(COLUMNS_KEY)?.split(',') ?? FIRST_COLUMNS);
+    this.air.filter = JSON.parse(localStorage.getItem(AIR_FILTER_KEY) ?? 'null') ?? EVERYTHING;
+    this.live.on('air', () => {
+      this.airMoves++;
+      this.air.moved();
+      this.shortlist.moved();
+    });
+    this.live.on('alerts', (alerts) => this.#announce(alerts));
     this.live.on('log', (news) => {
       this.latest.take(news);
       this.log.take(news);
@@ -99,6 +133,9 @@ export class AppState {
     });
     this.live.on('change', (change) => this.changes.take(change));
     this.live.on('hookup', (hookup) => {
+      if (hookup.kind === 'FEED' && !this.feeds.all.some((f) => f.hookup === hookup.id)) {
+        void this.feeds.load();
+      }
       const before = this.hookups.all.find((h) => h.id === hookup.id);
       this.hookups.take(hookup);
       if (hookup.kind === 'SERVICE' && hookup.lastMinute > (before?.lastMinute ?? hookup.lastMinute)) {
@@ -107,8 +144,13 @@ export class AppState {
     });
     this.live.on('hookup-gone', ({ id }) => this.hookups.gone(id));
     this.live.on('radio', (radio) => {
+      const before = this.radios.chosen?.now?.frequencyHz;
       this.radios.take(radio);
       this.line.refresh();
+      const now = this.radios.chosen?.now;
+      if (now && now.frequencyHz !== before) {
+        this.air.dialAt(now.frequencyHz, now.mode?.startsWith('CW') ? 'CW' : 'PHONE');
+      }
     });
     this.live.on('radios', (radios) => this.radios.takeAll(radios));
     this.live.on('rotors', (rotors) => this.rotors.takeAll(rotors));
@@ -174,6 +216,58 @@ export class AppState {
     this.lineAsked = true;
   }
 
+  filterAir(filter: AirFilter): void {
+    localStorage.setItem(AIR_FILTER_KEY, JSON.stringify(filter));
+    this.air.filterBy(filter);
+  }
+
+  /** Radio, antenna, contact line and card go to a station; a decode is answered when that is asked for. */
+  async goToSpot(id: number, answer = false): Promise<void> {
+    const spot = this.air.spots.find((s) => s.id === id) ?? this.shortlist.spots.find((s) => s.id === id);
+    const list = this.view === 'desk' ? this.shortlist : this.air;
+    if (spot && !answer) {
+      this.line.type(`${spot.call.toLowerCase()} `);
+      this.lineOpen = true;
+    }
+    await list.go(id, answer);
+  }
+
+  /** The next of the list in view, or the one before, and there. */
+  async stepSpot(by: 1 | -1): Promise<void> {
+    const list = this.view === 'desk' ? this.shortlist : this.air;
+    const spot = list.step(by);
+    if (spot) {
+      await this.goToSpot(spot.id);
+    }
+  }
+
+  async strikeSpot(): Promise<void> {
+    const list = this.view === 'desk' ? this.shortlist : this.air;
+    if (list.selected !== undefined) {
+      await list.strike(list.selected);
+    }
+  }
+
+  putAway(alert: number): void {
+    this.announced = this.announced.filter((one) => one.number !== alert);
+  }
+
+  #announce(alerts: AirAlert[]): void {
+    this.announced = [...alerts, ...this.announced].slice(0, 20);
+    for (const alert of alerts) {
+      if (alert.tone !== undefined && alert.tone !== null) {
+        tone(alert.tone);
+      }
+      if (alert.spoken) {
+        speak(alert.sentence);
+      }
+      if (alert.notified) {
+        notify(alert.sentence);
+      }
+      setTimeout(() => this.putAway(alert.number), ANNOUNCED_FOR_MS);
+    }
+  }
+
   showLineFields(fields: string[]): void {
     this.lineFields = fields;
     localStorage.setItem(LINE_FIELDS_KEY, fields.join(','));
@@ -212,6 +306,9 @@ export class AppState {
     void this.positions.load();
     void this.clockCheck.load();
     void this.digital.load();
+    void this.feeds.load();
+    this.air.afresh();
+    this.shortlist.afresh();
     void this.station.load().then(() => this.#welcome());
   }
 

@@ -4,6 +4,8 @@
   import RadioForm from '../radio/RadioForm.svelte';
   import RadioSharing from '../radio/RadioSharing.svelte';
   import RotorForm from '../rotor/RotorForm.svelte';
+  import FeedForm from '../feed/FeedForm.svelte';
+  import FeedPanel from '../feed/FeedPanel.svelte';
   import Finder from '../search/Finder.svelte';
   import ProgramPanel from '../digital/ProgramPanel.svelte';
   import Drawer from '../shared/Drawer.svelte';
@@ -14,6 +16,7 @@
   const hookup = $derived(app.hookups.all.find((h) => h.id === id));
   const radio = $derived(app.radios.all.find((r) => r.hookup === id));
   const rotor = $derived(app.rotors.all.find((r) => r.hookup === id));
+  const feed = $derived(app.feeds.all.find((f) => f.hookup === id));
   const program = $derived(app.digital.programs.find((p) => p.id === id));
   const address = $derived(radio?.address ?? rotor?.address);
   let settingUp = $state(false);
@@ -54,12 +57,14 @@
     <RadioForm radios={app.radios} search={app.search} {radio} onclose={() => (settingUp = false)} />
   {:else if settingUp && rotor}
     <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (settingUp = false)} />
+  {:else if settingUp && feed}
+    <FeedForm feeds={app.feeds} {feed} onclose={() => (settingUp = false)} />
   {:else}
     <HookupCard
       plain
       {hookup}
       store={app.hookups}
-      onsetup={radio || rotor ? () => (settingUp = true) : undefined}
+      onsetup={radio || rotor || feed ? () => (settingUp = true) : undefined}
     >
       {#snippet details()}{#if radio}<RadioSharing {radio} />{/if}{/snippet}
     </HookupCard>
@@ -80,6 +85,7 @@
     {#if hookup.kind === 'COPY'}<p><a href="#/station/safety">Choose the folder</a></p>{/if}
     {#if hookup.kind === 'CALLBOOK'}<p><a href="#/station/callbook">Set the callbook up</a></p>{/if}
     {#if hookup.kind === 'CLOCK'}<p><a href="#/station/clocks">Choose the time server</a></p>{/if}
+    {#if feed}<FeedPanel {app} {feed} />{/if}
     {#if program}<ProgramPanel {program} />{/if}
     {#if hookup.kind === 'PROGRAM'}<p><a href="#/intake">See what arrived lately</a></p>{/if}
   {/if}

@@ -5,6 +5,7 @@
   import { Add } from 'carbon-icons-svelte';
   import RadioSharing from '../radio/RadioSharing.svelte';
   import RadioForm from '../radio/RadioForm.svelte';
+  import FeedForm from '../feed/FeedForm.svelte';
   import RotorForm from '../rotor/RotorForm.svelte';
   import HookupCard from './HookupCard.svelte';
 
@@ -35,16 +36,19 @@
       {#each app.hookups.sources as hookup (hookup.id)}
         {@const radio = app.radios.all.find((r) => r.hookup === hookup.id)}
         {@const rotor = app.rotors.all.find((r) => r.hookup === hookup.id)}
+        {@const feed = app.feeds.all.find((f) => f.hookup === hookup.id)}
         {#if radio && setUp === hookup.id}
           <RadioForm radios={app.radios} search={app.search} {radio} onclose={() => (setUp = '')} />
         {:else if rotor && setUp === hookup.id}
           <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (setUp = '')} />
+        {:else if feed && setUp === hookup.id}
+          <FeedForm feeds={app.feeds} {feed} onclose={() => (setUp = '')} />
         {:else}
           <div class="wired right">
             <HookupCard
               {hookup}
               store={app.hookups}
-              onsetup={radio || rotor ? () => (setUp = hookup.id) : undefined}
+              onsetup={radio || rotor || feed ? () => (setUp = hookup.id) : undefined}
             >
               {#snippet details()}{#if radio}<RadioSharing {radio} />{/if}{/snippet}
             </HookupCard>
@@ -55,12 +59,17 @@
         <RadioForm radios={app.radios} search={app.search} onclose={() => (setUp = '')} />
       {:else if setUp === 'new-rotor'}
         <RotorForm rotors={app.rotors} search={app.search} onclose={() => (setUp = '')} />
+      {:else if setUp === 'new-feed'}
+        <FeedForm feeds={app.feeds} ownCall={app.station.view?.ownCall} onclose={() => (setUp = '')} />
       {:else}
         <div class="add">
           <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-radio')}>Radio</Button
           >
           <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-rotor')}
             >Rotator</Button
+          >
+          <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-feed')}
+            >Cluster or skimmer</Button
           >
         </div>
       {/if}

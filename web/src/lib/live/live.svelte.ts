@@ -1,4 +1,5 @@
 import type {
+  AirAlert,
   ClockView,
   DigitalProgram,
   Hookup,
@@ -43,6 +44,8 @@ export interface LiveTopics {
   clock: ClockView;
   search: SearchView;
   programs: DigitalProgram[];
+  air: unknown;
+  alerts: AirAlert[];
 }
 
 type Listener<K extends keyof LiveTopics> = (content: LiveTopics[K]) => void;
@@ -71,6 +74,8 @@ const KINDS: (keyof LiveTopics)[] = [
   'clock',
   'search',
   'programs',
+  'air',
+  'alerts',
 ];
 /** The server beats every ten seconds; without a sign for this long the connection is dead, whatever the browser says. */
 const SILENCE_MS = 25_000;

@@ -1,0 +1,303 @@
+<script lang="ts">
+  import { api, got, Problem, type AirFilter, type NamedFilter } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import Menu from '../shared/Menu.svelte';
+  import { CONTINENTS, EVERYTHING, GROUPS, NEEDS, toggled, WANTED, without } from './filter';
+
+  let { app }: { app: AppState } = $props();
+
+  const FLAGS = [
+    { name: 'quiet', label: 'not worked here yet' },
+    { name: 'insideLicence', label: 'inside my licence' },
+    { name: 'confirms', label: 'confirms electronically' },
+    { name: 'callingCq', label: 'calling CQ' },
+    { name: 'watchedOnly', label: 'on my watch list' },
+  ] as const;
+  const AGES = [5, 10, 20, 30, 60];
+
+  const air = $derived(app.air);
+  const filter = $derived(air.filter);
+  let views = $state.raw<NamedFilter[]>([]);
+  let entities = $state.raw<{ number: number; name: string }[]>([]);
+  let name = $state('');
+  let place = $state('');
+  let area = $state('');
+  let problem = $state('');
+
+  const set = (more: Partial<AirFilter>) => app.filterAir({ ...filter, ...more });
+  const bands = $derived(app.bandPlan.bands.map((b) => b.name));
+
+  async function load() {
+    try {
+      views = await got(api.GET('/api/onair/views'));
+      if (entities.length === 0) {
+        entities = await got(api.GET('/api/onair/entities'));
+      }
+      problem = '';
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+    }
+  }
+
+  async function keep(event: Event) {
+    event.preventDefault();
+    try {
+      views = await got(api.PUT('/api/onair/views', { body: { name, filter } }));
+      name = '';
+      problem = '';
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+    }
+  }
+
+  async function drop(view: string) {
+    views = await got(api.DELETE('/api/onair/views/{name}', { params: { path: { name: view } } }));
+  }
+
+  /** Takes an entity by its name, as far as it was typed. */
+  function entityNamed(text: string): number | undefined {
+    const typed = text.trim().toLowerCase();
+    return (
+      entities.find((e) => e.name.toLowerCase() === typed) ??
+      (typed.length > 2 ? entities.find((e) => e.name.toLowerCase().startsWith(typed)) : undefined)
+    )?.number;
+  }
+
+  function addPlace(event: Event, of: 'hearerEntities' | 'entities') {
+    event.preventDefault();
+    const number = entityNamed(place);
+    if (number === undefined) {
+      problem = `No entity is called “${place}”.`;
+      return;
+    }
+    problem = '';
+    place = '';
+    set({ [of]: [...(filter[of] ?? []), number] });
+  }
+
+  function addArea(event: Event) {
+    event.preventDefault();
+    const zone = Number(area);
+    if (area.trim() !== '' && Number.isInteger(zone) && zone >= 1 && zone <= 40) {
+      set({ hearerZones: [...(filter.hearerZones ?? []), zone] });
+    } else if (area.trim() !== '') {
+      set({ hearerAreas: [...(filter.hearerAreas ?? []), area.trim().toUpperCase()] });
+    }
+    area = '';
+  }
+</script>
+
+<datalist id="air-entities">
+  {#each entities as entity (entity.number)}<option value={entity.name}></option>{/each}
+</datalist>
+
+<div class="filter" role="group" aria-label="Filter">
+  <span class="muted">Shown:</span>
+  <p class="sentence">
+    {#each air.sentence as phrase, i (phrase.about)}
+      {#if i > 0}<span class="muted" aria-hidden="true">·</span>{/if}
+      {#if phrase.about === 'AGE'}
+        <select
+          aria-label="Heard in the last minutes"
+          value={String(filter.maxAgeMinutes ?? 30)}
+          onchange={(e) => set({ maxAgeMinutes: Number(e.currentTarget.value) })}
+        >
+          {#each AGES as minutes (minutes)}<option value={String(minutes)}>last {minutes} min</option>{/each}
+        </select>
+      {:else}
+        <button
+          class="phrase"
+          title="Take this out"
+          onclick={() => app.filterAir(without(filter, phrase.about))}
+          >{phrase.words} <span aria-hidden="true">×</span></button
+        >
+      {/if}
+    {/each}
+  </p>
+  <Menu label="Ask for more" onopen={load}>
+    <div class="form">
+      <h3>Needed</h3>
+      <div class="keys">
+        {#each NEEDS as need (need.id)}
+          <button
+            aria-pressed={filter.need === need.id}
+            onclick={() => set({ need: filter.need === need.id ? undefined : need.id })}>{need.name}</button
+          >
+        {/each}
+      </div>
+      <h3>Modes and bands</h3>
+      <div class="keys">
+        {#each GROUPS as group (group.id)}
+          <button
+            aria-pressed={filter.groups?.includes(group.id) ?? false}
+            onclick={() => set({ groups: toggled(filter.groups, group.id) })}>{group.name}</button
+          >
+        {/each}
+        {#each bands as band (band)}
+          <button
+            aria-pressed={filter.bands?.includes(band) ?? false}
+            onclick={() => set({ bands: toggled(filter.bands, band) })}>{band}</button
+          >
+        {/each}
+      </div>
+      <h3>Heard from</h3>
+      <div class="keys">
+        {#each CONTINENTS as continent (continent.id)}
+          <button
+            aria-pressed={filter.hearerContinents?.includes(continent.id) ?? false}
+            onclick={() => set({ hearerContinents: toggled(filter.hearerContinents, continent.id) })}
+            >{continent.name}</button
+          >
+        {/each}
+      </div>
+      <div class="pair">
+        <form onsubmit={(e) => addPlace(e, 'hearerEntities')}>
+          <input
+            list="air-entities"
+            bind:value={place}
+            placeholder="an entity"
+            aria-label="Heard from an entity"
+          />
+        </form>
+        <form onsubmit={addArea}>
+          <input
+            bind:value={area}
+            placeholder="zone 14, or area K1"
+            aria-label="Heard from a zone or a call area"
+          />
+        </form>
+        <label
+          >at least <input
+            class="db"
+            type="number"
+            value={filter.snrFloorDb ?? ''}
+            placeholder="any"
+            aria-label="Least signal, dB"
+            onchange={(e) =>
+              set({ snrFloorDb: e.currentTarget.value === '' ? undefined : Number(e.currentTarget.value) })}
+          /> dB</label
+        >
+      </div>
+      <h3>Stations in</h3>
+      <div class="keys">
+        {#each CONTINENTS as continent (continent.id)}
+          <button
+            aria-pressed={filter.continents?.includes(continent.id) ?? false}
+            onclick={() => set({ continents: toggled(filter.continents, continent.id) })}
+            >{continent.name}</button
+          >
+        {/each}
+      </div>
+      <form onsubmit={(e) => addPlace(e, 'entities')}>
+        <input
+          list="air-entities"
+          bind:value={place}
+          placeholder="an entity"
+          aria-label="Stations in an entity"
+        />
+      </form>
+      <h3>And only who</h3>
+      <div class="keys">
+        {#each FLAGS as flag (flag.name)}
+          <button aria-pressed={filter[flag.name]} onclick={() => set({ [flag.name]: !filter[flag.name] })}
+            >{flag.label}</button
+          >
+        {/each}
+      </div>
+      {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+    </div>
+  </Menu>
+  <Menu label="Views" onopen={load}>
+    <div class="form">
+      <button class="more" onclick={() => app.filterAir(EVERYTHING)}>Everything on the air</button>
+      <button class="more" onclick={() => app.filterAir(WANTED)}>What I need</button>
+      {#each views as view (view.name)}
+        <div class="saved">
+          <button class="more" onclick={() => app.filterAir(view.filter)}>{view.name}</button>
+          <button class="more" aria-label={`Forget ${view.name}`} onclick={() => void drop(view.name)}
+            >×</button
+          >
+        </div>
+      {/each}
+      <form class="pair" onsubmit={keep}>
+        <input bind:value={name} placeholder="Name for this filter" aria-label="Name for this filter" />
+        <button class="more" disabled={name.trim() === ''}>Keep it</button>
+      </form>
+      {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+    </div>
+  </Menu>
+</div>
+
+<style>
+  .filter {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    min-height: 32px;
+  }
+
+  .sentence {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 6px;
+  }
+
+  .phrase,
+  select {
+    height: 26px;
+    padding: 0 8px;
+    border: 1px solid var(--yb-line);
+    border-radius: 13px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+    font-size: 13px;
+    cursor: pointer;
+  }
+
+  .form {
+    width: 420px;
+    padding: 4px 12px 12px;
+  }
+
+  h3 {
+    margin: 10px 0 4px;
+    color: var(--yb-ink-2);
+    font-size: 12px;
+    font-weight: 400;
+  }
+
+  .pair {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin-top: 6px;
+  }
+
+  .form input {
+    width: 150px;
+    height: 28px;
+    padding: 0 8px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 2px;
+    background: var(--yb-ground);
+    color: var(--yb-ink);
+    font: inherit;
+    font-size: 13px;
+  }
+
+  .form input.db {
+    width: 60px;
+  }
+
+  .form > .more,
+  .saved {
+    display: flex;
+    justify-content: space-between;
+    width: 100%;
+    padding: 4px 0;
+    text-align: left;
+  }
+</style>

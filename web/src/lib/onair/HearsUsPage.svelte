@@ -1,0 +1,148 @@
+<script lang="ts">
+  import { geoAzimuthalEquidistant, geoPath } from 'd3-geo';
+  import type { Feature, FeatureCollection } from 'geojson';
+  import { api, got, Problem, type HearsUs } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import { land as loadLand } from '../map/land';
+  import { clock } from '../shared/clock.svelte';
+  import { ago, distance, kiloHertz } from '../shared/format';
+
+  let { app }: { app: AppState } = $props();
+
+  const SIZE = 460;
+  let all = $state.raw<HearsUs[] | undefined>(undefined);
+  let problem = $state('');
+  let land = $state.raw<FeatureCollection | Feature | undefined>(undefined);
+
+  const here = $derived(app.positions.here);
+  const home = $derived<[number, number]>([here?.longitudeDegrees ?? 0, here?.latitudeDegrees ?? 0]);
+  const projection = $derived(
+    geoAzimuthalEquidistant()
+      .rotate([-home[0], -home[1]])
+      .clipAngle(179.9)
+      .scale((SIZE / 2 - 8) / Math.PI)
+      .translate([SIZE / 2, SIZE / 2]),
+  );
+  const draw = $derived(geoPath(projection));
+  /** The latest of each hearer on each band. */
+  const latest = $derived(
+    [
+      ...new Map(
+        [...(all ?? [])]
+          .reverse()
+          .map((one) => [`${one.report.hearer} ${Math.round(one.report.frequencyHz / 1e6)}`, one] as const),
+      ).values(),
+    ].sort((a, b) => (b.km ?? 0) - (a.km ?? 0)),
+  );
+
+  void loadLand().then((shapes) => (land = shapes));
+  $effect(() => {
+    void app.airMoves;
+    const positionId = app.positions.here?.id;
+    got(api.GET('/api/onair/us', { params: { query: { positionId } } })).then(
+      (found) => {
+        all = found;
+        problem = '';
+      },
+      (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.'),
+    );
+  });
+</script>
+
+{#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+{#if all === undefined}
+  <p class="muted">Reading who hears us…</p>
+{:else if latest.length === 0}
+  <p class="muted">
+    Nobody has reported our signal in the last hour. Call CQ where skimmers listen, and their reports show
+    here by themselves.
+  </p>
+{:else}
+  <div class="us">
+    <table class="list">
+      <thead>
+        <tr
+          ><th>Who</th><th>Where</th><th class="number">Away</th><th class="number">kHz</th><th class="number"
+            >dB</th
+          ><th>When</th></tr
+        >
+      </thead>
+      <tbody>
+        {#each latest as one (one.report.hearer + one.report.frequencyHz)}
+          <tr>
+            <td class="mono">{one.report.hearer}{one.report.automatic ? '' : ' (person)'}</td>
+            <td>{one.entity ?? ''}</td>
+            <td class="number">{one.km === undefined ? '' : distance(one.km)}</td>
+            <td class="mono number">{kiloHertz(one.report.frequencyHz)}</td>
+            <td class="mono number">{one.report.snrDb ?? ''}</td>
+            <td class="muted">{ago(one.report.at, clock.now)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <svg width={SIZE} height={SIZE} role="img" aria-label="Who hears us, seen from here">
+      <path class="sea" d={draw({ type: 'Sphere' })} />
+      {#if land}<path class="land" d={draw(land)} />{/if}
+      {#each latest as one (one.report.hearer + one.report.frequencyHz)}
+        {#if one.latitudeDegrees !== undefined && one.longitudeDegrees !== undefined}
+          {@const at = projection([one.longitudeDegrees, one.latitudeDegrees]) ?? [0, 0]}
+          <path
+            class="way"
+            d={draw({ type: 'LineString', coordinates: [home, [one.longitudeDegrees, one.latitudeDegrees]] })}
+          />
+          <path class="hearer" transform={`translate(${at[0]} ${at[1]})`} d="M-4 3L0 -4L4 3Z"
+            ><title>{one.report.hearer}</title></path
+          >
+        {/if}
+      {/each}
+      <rect class="home" x={SIZE / 2 - 4} y={SIZE / 2 - 4} width="8" height="8" />
+    </svg>
+  </div>
+{/if}
+
+<style>
+  .us {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 32px;
+    align-items: start;
+  }
+
+  td,
+  th {
+    height: 30px;
+  }
+
+  .number {
+    text-align: right;
+  }
+
+  .sea {
+    fill: var(--yb-panel);
+    stroke: var(--yb-line);
+  }
+
+  .land {
+    fill: var(--yb-line);
+  }
+
+  .way {
+    fill: none;
+    stroke: var(--yb-accent);
+    stroke-width: 1.5;
+  }
+
+  .hearer {
+    fill: var(--yb-ink);
+  }
+
+  .home {
+    fill: var(--yb-accent);
+  }
+
+  @container (max-width: 960px) {
+    .us {
+      grid-template-columns: 1fr;
+    }
+  }
+</style>

@@ -1,0 +1,348 @@
+<script lang="ts">
+  import { api, got, type BandStretch } from '../api/client';
+  import type { AppState } from '../frame/app.svelte';
+  import { kiloHertz } from '../shared/format';
+  import { dialY, fitted, layOut, ticks, within, zoomed, type Stretch } from './ladder';
+
+  let { app, band, onclose }: { app: AppState; band: string; onclose?: () => void } = $props();
+
+  const ROW = 18;
+  const LABEL = 84;
+  const AXIS = 64;
+  const KEPT = 'yokebar-ladder-';
+
+  const air = $derived(app.air);
+  const plan = $derived(app.bandPlan.bands.find((b) => b.name === band));
+  const whole = $derived<Stretch>({ lowHz: plan?.lowHz ?? 14_000_000, highHz: plan?.highHz ?? 14_350_000 });
+  let stretches = $state.raw<BandStretch[]>([]);
+  let seen = $state.raw<Stretch | undefined>(undefined);
+  let following = $state(false);
+  let width = $state(300);
+  let height = $state(500);
+  let dragged = $state.raw<{ y: number; from: Stretch } | undefined>(undefined);
+
+  const stretch = $derived(seen ?? whole);
+  const here = $derived(air.spots.filter((spot) => spot.band === band));
+  const columns = $derived(Math.max(1, Math.floor((width - AXIS - 26) / LABEL)));
+  const layout = $derived(layOut(here, stretch, height, columns, ROW));
+  const radio = $derived(app.radios.chosen?.now);
+  const dial = $derived(radio && radio.band === band ? radio.frequencyHz : undefined);
+
+  $effect(() => {
+    const asked = band;
+    const positionId = app.positions.here?.id;
+    const kept = JSON.parse(localStorage.getItem(KEPT + asked) ?? 'null') as {
+      seen?: Stretch;
+      following: boolean;
+    } | null;
+    seen = kept?.seen;
+    following = kept?.following ?? false;
+    got(api.GET('/api/onair/stretches', { params: { query: { band: asked, positionId } } })).then(
+      (all) => (stretches = all),
+      () => (stretches = []),
+    );
+  });
+  $effect(() => {
+    if (
+      following &&
+      dial !== undefined &&
+      (dial < stretch.lowHz || dial > stretch.highHz || nearEdge(dial))
+    ) {
+      const half = (stretch.highHz - stretch.lowHz) / 2;
+      seen = within({ lowHz: dial - half, highHz: dial + half }, whole);
+    }
+  });
+
+  function nearEdge(hz: number): boolean {
+    const edge = (stretch.highHz - stretch.lowHz) * 0.1;
+    return (
+      (hz < stretch.lowHz + edge && stretch.lowHz > whole.lowHz) ||
+      (hz > stretch.highHz - edge && stretch.highHz < whole.highHz)
+    );
+  }
+
+  function show(next: Stretch | undefined) {
+    seen = next;
+    localStorage.setItem(KEPT + band, JSON.stringify({ seen: next, following }));
+  }
+
+  function follow() {
+    following = !following;
+    localStorage.setItem(KEPT + band, JSON.stringify({ seen, following }));
+  }
+
+  const y = (hz: number) => dialY(hz, stretch, height);
+  const hzAt = (offset: number) =>
+    stretch.lowHz + ((height - offset) / height) * (stretch.highHz - stretch.lowHz);
+  const zoom = (by: number, around = dial ?? (stretch.lowHz + stretch.highHz) / 2) =>
+    show(zoomed(stretch, whole, by, Math.max(stretch.lowHz, Math.min(stretch.highHz, around))));
+
+  function onwheel(event: WheelEvent) {
+    event.preventDefault();
+    zoom(event.deltaY > 0 ? 1.25 : 0.8, hzAt(event.offsetY));
+  }
+
+  function onpointerdown(event: PointerEvent) {
+    dragged = { y: event.clientY, from: stretch };
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+  }
+
+  function onpointermove(event: PointerEvent) {
+    if (dragged) {
+      const hz = ((event.clientY - dragged.y) / height) * (dragged.from.highHz - dragged.from.lowHz);
+      seen = within({ lowHz: dragged.from.lowHz + hz, highHz: dragged.from.highHz + hz }, whole);
+    }
+  }
+
+  function onpointerup(event: PointerEvent) {
+    if (dragged && Math.abs(event.clientY - dragged.y) < 3) {
+      void app.radios.tune({ frequencyHz: Math.round(hzAt(event.offsetY) / 100) * 100 });
+    } else {
+      show(seen);
+    }
+    dragged = undefined;
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    const step = (stretch.highHz - stretch.lowHz) * 0.1;
+    if (event.key === '+' || event.key === '=') {
+      zoom(0.7);
+    } else if (event.key === '-') {
+      zoom(1.4);
+    } else if (event.key === 'ArrowUp') {
+      show(within({ lowHz: stretch.lowHz + step, highHz: stretch.highHz + step }, whole));
+    } else if (event.key === 'ArrowDown') {
+      show(within({ lowHz: stretch.lowHz - step, highHz: stretch.highHz - step }, whole));
+    } else {
+      return;
+    }
+    event.preventDefault();
+  }
+
+  const visible = $derived(stretches.filter((s) => s.highHz > stretch.lowHz && s.lowHz < stretch.highHz));
+</script>
+
+<section class="ladder" aria-label={`Ladder ${band}`}>
+  <header>
+    <strong>{band.replace(/(c?m)$/, '\u2009$1')}</strong>
+    <span class="muted">{here.length}</span>
+    <div class="keys">
+      <button onclick={() => zoom(0.6)} aria-label={`Closer on ${band}`}>+</button>
+      <button onclick={() => zoom(1.6)} aria-label={`Further on ${band}`}>−</button>
+      <button onclick={() => show(fitted(here, whole))} title="Show all stations">Fit</button>
+      <button onclick={() => show(undefined)} title="Show the whole band">All</button>
+      <button aria-pressed={following} onclick={follow} title="Keep the radio in view">Follow</button>
+      {#if onclose}<button onclick={onclose} aria-label={`Close the ladder of ${band}`}>×</button>{/if}
+    </div>
+  </header>
+  <div class="sheet" bind:clientWidth={width} bind:clientHeight={height}>
+    <svg {width} {height} aria-hidden="true">
+      {#each visible as part (part.lowHz)}
+        {@const top = Math.max(0, y(part.highHz))}
+        {@const bottom = Math.min(height, y(part.lowHz))}
+        <rect
+          class="part"
+          class:outside={!part.inside}
+          x={AXIS - 12}
+          y={top}
+          width="12"
+          height={Math.max(0, bottom - top)}
+        />
+        <line class="edge" x1="0" x2={AXIS} y1={bottom} y2={bottom} />
+        {#if bottom - top > 40}
+          <text class="use" transform={`translate(${AXIS - 3} ${(top + bottom) / 2}) rotate(-90)`}
+            >{part.inside ? part.words : `${part.words} · not yours`}</text
+          >
+        {/if}
+      {/each}
+      {#each ticks(stretch, height) as hz (hz)}
+        <line class="tick" x1={AXIS} x2={AXIS + 6} y1={y(hz)} y2={y(hz)} />
+        <text class="hz" x="2" y={Math.max(10, Math.min(height - 3, y(hz) + 4))}
+          >{kiloHertz(hz).replace(/\.0$/, '')}</text
+        >
+      {/each}
+      {#each layout.rungs as rung (rung.spot.id)}
+        <polyline
+          class="lead"
+          points={`${AXIS},${rung.dialY} ${AXIS + 10},${rung.dialY} ${AXIS + 20},${rung.labelY} ${AXIS + 24 + rung.column * LABEL},${rung.labelY}`}
+        />
+      {/each}
+      {#each layout.hidden as spot (spot.id)}
+        <line class="lone" x1={AXIS} x2={AXIS + 8} y1={y(spot.frequencyHz)} y2={y(spot.frequencyHz)} />
+      {/each}
+      {#if dial !== undefined && dial >= stretch.lowHz && dial <= stretch.highHz}
+        <path class="dial" d={`M0 ${y(dial)}H${width}`} />
+        <path class="hand" d={`M${AXIS - 12} ${y(dial)}l-8 -5v10z`} />
+      {/if}
+    </svg>
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+    <div
+      class="axis"
+      style:width={`${AXIS}px`}
+      tabindex="0"
+      role="application"
+      aria-label={`Dial of ${band}: plus and minus zoom, arrow keys move, a click tunes`}
+      {onwheel}
+      {onpointerdown}
+      {onpointermove}
+      {onpointerup}
+      {onkeydown}
+    ></div>
+    {#each layout.rungs as rung (rung.spot.id)}
+      <button
+        class="label mono"
+        class:wanted={rung.spot.wants.length > 0 || rung.spot.watched}
+        class:worked={rung.spot.workedHere}
+        class:selected={rung.spot.id === air.selected}
+        style:left={`${AXIS + 24 + rung.column * LABEL}px`}
+        style:top={`${rung.labelY - ROW / 2}px`}
+        title={`${kiloHertz(rung.spot.frequencyHz)} kHz · ${rung.spot.why}`}
+        onclick={() => void app.goToSpot(rung.spot.id)}
+        >{rung.spot.watched ? '★' : rung.spot.wants.length > 0 ? '▸' : ''}{rung.spot.call}</button
+      >
+    {/each}
+    {#if layout.hidden.length > 0}
+      <p class="more-there muted">{layout.hidden.length} more; zoom in</p>
+    {/if}
+  </div>
+</section>
+
+<style>
+  .ladder {
+    display: flex;
+    flex-direction: column;
+    min-width: 0;
+    min-height: 0;
+  }
+
+  header {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    height: 36px;
+  }
+
+  header .keys {
+    flex-wrap: nowrap;
+    margin-left: auto;
+  }
+
+  header .keys button {
+    min-width: 26px;
+    height: 26px;
+    padding: 0 6px;
+    font-size: 12px;
+  }
+
+  strong {
+    font-weight: 600;
+  }
+
+  .sheet {
+    position: relative;
+    flex: 1;
+    min-height: 0;
+    overflow: hidden;
+    border: 1px solid var(--yb-line);
+    border-radius: 4px;
+    background: var(--yb-panel);
+  }
+
+  svg {
+    position: absolute;
+    inset: 0;
+  }
+
+  .axis {
+    position: absolute;
+    top: 0;
+    bottom: 0;
+    left: 0;
+    cursor: ns-resize;
+    touch-action: none;
+  }
+
+  .part {
+    fill: var(--yb-raised);
+  }
+
+  .part.outside {
+    fill: var(--yb-line);
+  }
+
+  .edge,
+  .tick {
+    stroke: var(--yb-line-strong);
+  }
+
+  .use {
+    fill: var(--yb-ink-2);
+    font-size: 9px;
+    text-anchor: middle;
+  }
+
+  .hz {
+    fill: var(--yb-ink-2);
+    font-family: var(--yb-mono);
+    font-size: 10px;
+  }
+
+  .lead {
+    fill: none;
+    stroke: var(--yb-line-strong);
+  }
+
+  .lone {
+    stroke: var(--yb-ink-2);
+  }
+
+  .dial {
+    stroke: var(--yb-accent);
+    stroke-dasharray: 2 3;
+  }
+
+  .hand {
+    fill: var(--yb-accent);
+  }
+
+  .label {
+    position: absolute;
+    width: 80px;
+    height: 18px;
+    padding: 0 2px;
+    overflow: hidden;
+    border: 0;
+    background: var(--yb-panel);
+    color: var(--yb-ink-2);
+    font-size: 12px;
+    line-height: 18px;
+    text-align: left;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    cursor: pointer;
+  }
+
+  .label:hover,
+  .label.selected {
+    background: var(--yb-selected);
+    color: var(--yb-ink);
+  }
+
+  .label.wanted {
+    color: var(--yb-ink);
+    font-weight: 600;
+  }
+
+  .label.worked {
+    text-decoration: line-through;
+  }
+
+  .more-there {
+    position: absolute;
+    right: 8px;
+    bottom: 4px;
+    padding: 0 6px;
+    background: var(--yb-panel);
+    font-size: 12px;
+  }
+</style>

@@ -1,0 +1,165 @@
+<script lang="ts">
+  import type { AppState } from '../frame/app.svelte';
+  import Pages from '../shared/Pages.svelte';
+  import AirMap from './AirMap.svelte';
+  import AlertsPage from './AlertsPage.svelte';
+  import FilterBar from './FilterBar.svelte';
+  import GoalsPage from './GoalsPage.svelte';
+  import HearsUsPage from './HearsUsPage.svelte';
+  import Ladder from './Ladder.svelte';
+  import PostSpot from './PostSpot.svelte';
+  import SpotList from './SpotList.svelte';
+  import SunPage from './SunPage.svelte';
+
+  let { app }: { app: AppState } = $props();
+
+  const PAGES = [
+    { id: 'now', label: 'Now', says: '' },
+    { id: 'us', label: 'Who hears us', says: 'Reports of our own signal in the last hour.' },
+    { id: 'goals', label: 'Goals', says: 'What counts as needed, for everybody at this station.' },
+    { id: 'alerts', label: 'Alerts', says: 'What is announced, how, and why it was.' },
+    { id: 'sun', label: 'Sun', says: 'As the feeds told it.' },
+  ] as const;
+  const KEPT = 'yokebar-air-parts';
+
+  const page = $derived(PAGES.find((p) => p.id === app.page)?.id ?? 'now');
+  const air = $derived(app.air);
+
+  interface Parts {
+    list: boolean;
+    map: boolean;
+    bands: string[];
+  }
+
+  let parts = $state.raw<Parts>(
+    (JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Parts | null) ?? {
+      list: true,
+      map: false,
+      bands: ['20m'],
+    },
+  );
+
+  function show(next: Parts) {
+    parts = next;
+    localStorage.setItem(KEPT, JSON.stringify(next));
+  }
+
+  const bands = $derived(app.bandPlan.bands.map((b) => b.name));
+  const free = $derived(bands.filter((b) => !parts.bands.includes(b)));
+
+  $effect(() => air.watch());
+</script>
+
+<Pages title="On air" base="on-air" pages={PAGES} {page}>
+  {#snippet beside()}
+    {#if page === 'now'}
+      <span class="muted count">{air.spots.length} of {air.onAir} stations</span>
+      <div class="keys parts" role="group" aria-label="Parts of the view">
+        <button aria-pressed={parts.list} onclick={() => show({ ...parts, list: !parts.list })}>List</button>
+        <button aria-pressed={parts.map} onclick={() => show({ ...parts, map: !parts.map })}>Map</button>
+        <select
+          aria-label="Add a ladder"
+          value=""
+          onchange={(e) => {
+            show({ ...parts, bands: [...parts.bands, e.currentTarget.value] });
+            e.currentTarget.value = '';
+          }}
+        >
+          <option value="" disabled>Ladder…</option>
+          {#each free as band (band)}<option value={band}>{band}</option>{/each}
+        </select>
+      </div>
+      <PostSpot {app} />
+    {/if}
+  {/snippet}
+  {#if page === 'us'}<HearsUsPage {app} />
+  {:else if page === 'goals'}<GoalsPage {app} />
+  {:else if page === 'alerts'}<AlertsPage {app} />
+  {:else if page === 'sun'}<SunPage />
+  {:else}
+    <div class="now">
+      <FilterBar {app} />
+      {#if air.problem}<p class="trouble" role="alert">{air.problem}</p>
+      {:else if air.went}
+        <p class="went" class:trouble={!air.went.good} role="status">{air.went.call}: {air.went.sentence}</p>
+      {/if}
+      <div class="parts-there" style:--ladders={parts.bands.length}>
+        {#if parts.list}<div class="list"><SpotList {app} /></div>{/if}
+        {#if parts.map}<div class="chart"><AirMap {app} /></div>{/if}
+        {#each parts.bands as band (band)}
+          <div class="rungs">
+            <Ladder
+              {app}
+              {band}
+              onclose={() => show({ ...parts, bands: parts.bands.filter((b) => b !== band) })}
+            />
+          </div>
+        {/each}
+        {#if !parts.list && !parts.map && parts.bands.length === 0}
+          <p class="muted">Nothing is chosen to look at. Choose the list, the map or a ladder at the top.</p>
+        {/if}
+      </div>
+    </div>
+  {/if}
+</Pages>
+
+<style>
+  .count {
+    margin-left: auto;
+    white-space: nowrap;
+  }
+
+  .parts {
+    flex-wrap: nowrap;
+  }
+
+  .parts select {
+    height: 28px;
+    border: 1px solid var(--yb-line);
+    border-radius: 2px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+    font-size: 13px;
+  }
+
+  .now {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    /* The view's head and its own padding are above and below. */
+    height: calc(100cqh - 96px);
+    min-height: 420px;
+  }
+
+  .went {
+    min-height: 20px;
+  }
+
+  .parts-there {
+    display: flex;
+    flex: 1;
+    gap: 16px;
+    min-height: 0;
+  }
+
+  .list {
+    display: grid;
+    flex: 3 1 480px;
+    min-width: 0;
+    container-type: inline-size;
+  }
+
+  .chart {
+    display: grid;
+    flex: 2 1 340px;
+    min-width: 0;
+  }
+
+  .rungs {
+    display: grid;
+    flex: 1 1 260px;
+    max-width: 420px;
+    min-width: 180px;
+  }
+</style>

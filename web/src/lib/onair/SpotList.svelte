@@ -1,0 +1,272 @@
+<script lang="ts">
+  import type { AppState } from '../frame/app.svelte';
+  import NeedMark from '../partner/NeedMark.svelte';
+  import { clock } from '../shared/clock.svelte';
+  import { kiloHertz } from '../shared/format';
+  import { rowWindow } from '../log/row-window';
+  import { age, freshness, heardBy } from './words';
+
+  let { app }: { app: AppState } = $props();
+
+  const ROW = 30;
+
+  const air = $derived(app.air);
+  let scroller = $state<HTMLDivElement | null>(null);
+  let scrollTop = $state(0);
+  let viewHeight = $state(400);
+  let pointed = $state(false);
+
+  const view = $derived(rowWindow(scrollTop, viewHeight, air.spots.length, ROW));
+  const shown = $derived(air.spots.slice(view.first, view.end));
+  const maxAge = $derived(air.filter.maxAgeMinutes ?? 30);
+
+  $effect(() => air.hold(pointed || scrollTop > ROW / 2));
+  $effect(() => {
+    const at = air.spots.findIndex((spot) => spot.id === air.selected);
+    if (at >= 0 && scroller && !pointed) {
+      const top = at * ROW;
+      if (top < scroller.scrollTop || top + ROW > scroller.scrollTop + viewHeight) {
+        scroller.scrollTop = Math.max(0, top - viewHeight / 3);
+      }
+    }
+  });
+
+  function onkeydown(event: KeyboardEvent) {
+    const spot = air.chosen;
+    if (event.key === 'ArrowDown') {
+      air.step(1);
+    } else if (event.key === 'ArrowUp') {
+      air.step(-1);
+    } else if (event.key === 'Enter' && spot) {
+      void app.goToSpot(spot.id);
+    } else if (event.key === 'a' && spot?.answers) {
+      void app.goToSpot(spot.id, true);
+    } else if (event.key === 'x' && spot) {
+      void air.strike(spot.id);
+    } else {
+      return;
+    }
+    event.preventDefault();
+    event.stopPropagation();
+  }
+
+  function settle() {
+    if (scroller) {
+      scroller.scrollTop = 0;
+    }
+    pointed = false;
+    air.hold(false);
+  }
+</script>
+
+<section class="spots" aria-label="Stations on the air">
+  <div class="heads" aria-hidden="true">
+    <span title="ever, this band, this mode">Need</span><span>Call</span><span class="number">kHz</span><span
+      >Mode</span
+    >
+    <span>Why</span><span>Heard by</span><span class="number">dB</span><span>Heard</span>
+  </div>
+  {#if air.waiting > 0}
+    <button class="waiting" onclick={settle}>{air.waiting} new · show them</button>
+  {/if}
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+  <div
+    class="scroller"
+    tabindex="0"
+    role="listbox"
+    aria-label="Stations; arrow keys choose, Enter goes there, a answers a decode, x strikes off"
+    aria-activedescendant={air.selected !== undefined ? `spot-${air.selected}` : undefined}
+    bind:this={scroller}
+    bind:clientHeight={viewHeight}
+    onscroll={() => (scrollTop = scroller?.scrollTop ?? 0)}
+    onpointerenter={() => (pointed = true)}
+    onpointerleave={() => (pointed = false)}
+    {onkeydown}
+  >
+    <div style:height={`${view.height}px`} class="all">
+      {#each shown as spot, i (spot.id)}
+        <div
+          id={`spot-${spot.id}`}
+          class="row"
+          class:selected={spot.id === air.selected}
+          class:doubted={spot.doubt}
+          style:top={`${(view.first + i) * ROW}px`}
+          role="option"
+          aria-selected={spot.id === air.selected}
+          tabindex="-1"
+          onclick={() => void app.goToSpot(spot.id)}
+          onkeydown={() => undefined}
+          data-spot={spot.call}
+        >
+          <span
+            >{#if spot.mark}<NeedMark mark={spot.mark} size={13} />{/if}</span
+          >
+          <span class="mono call" title={spot.entity}>{spot.watched ? '★ ' : ''}{spot.call}</span>
+          <span class="mono number">{kiloHertz(spot.frequencyHz)}</span>
+          <span>{spot.mode ?? '?'}</span>
+          <span class="why" title={`${spot.why}${spot.comment ? ` · “${spot.comment}”` : ''}`}>
+            {#if spot.wants.length > 0 || spot.watched}<strong>{spot.why}</strong>{:else}{spot.entity ??
+                spot.why}{/if}
+            {#if spot.comment}<q>{spot.comment}</q>{/if}
+          </span>
+          <span class="muted ears" title={heardBy(spot)}
+            >{heardBy(spot)}{spot.hearers > 1 ? ` · ${spot.hearers}` : ''}</span
+          >
+          <span class="mono number">{spot.snrDb ?? ''}</span>
+          <span class="age" title={`heard ${age(spot, clock.now)} ago`}>
+            <span class="bar" style:width={`${Math.round(freshness(spot, clock.now, maxAge) * 36)}px`}></span>
+            <span class="muted">{age(spot, clock.now)}</span>
+          </span>
+        </div>
+      {/each}
+    </div>
+    {#if air.spots.length === 0}
+      <p class="empty muted">
+        {#if air.loading}Reading what is on the air…
+        {:else if air.onAir > 0}None of the {air.onAir} stations on the air passes the filter. Take a phrase out
+          of the sentence above.
+        {:else}Nobody is heard yet. Connect a cluster node, a skimmer feed or a digital program under
+          <a href="#/hookups">Hookups</a>.{/if}
+      </p>
+    {/if}
+  </div>
+</section>
+
+<style>
+  .spots {
+    display: flex;
+    flex-direction: column;
+    min-width: 0;
+    min-height: 0;
+    position: relative;
+  }
+
+  .heads,
+  .row {
+    display: grid;
+    grid-template-columns: 44px 92px 82px 46px minmax(120px, 1fr) 124px 34px 84px;
+    column-gap: 10px;
+    align-items: center;
+  }
+
+  .heads {
+    height: 28px;
+    padding-right: 12px;
+    border-bottom: 1px solid var(--yb-line);
+    color: var(--yb-ink-2);
+    font-size: 12px;
+  }
+
+  .scroller {
+    flex: 1;
+    min-height: 0;
+    overflow-y: scroll;
+    scrollbar-width: thin;
+    overflow-anchor: none;
+  }
+
+  .all {
+    position: relative;
+  }
+
+  .row {
+    position: absolute;
+    left: 0;
+    right: 0;
+    height: 30px;
+    border-bottom: 1px solid var(--yb-line);
+    cursor: pointer;
+    white-space: nowrap;
+  }
+
+  .row:hover {
+    background: var(--yb-hover);
+  }
+
+  .row.selected {
+    background: var(--yb-selected);
+    box-shadow: inset 3px 0 0 var(--yb-accent);
+  }
+
+  .row.doubted .call {
+    text-decoration: line-through;
+  }
+
+  .row > span {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+
+  .row > span:first-child {
+    padding-left: 6px;
+  }
+
+  .call {
+    font-weight: 600;
+  }
+
+  .number {
+    text-align: right;
+  }
+
+  .why strong {
+    font-weight: 500;
+  }
+
+  q {
+    margin-left: 6px;
+    color: var(--yb-ink-2);
+  }
+
+  .ears {
+    font-size: 12px;
+  }
+
+  .age {
+    display: flex;
+    align-items: center;
+    gap: 6px;
+    font-size: 12px;
+  }
+
+  .bar {
+    flex: none;
+    height: 4px;
+    background: var(--yb-ink-2);
+  }
+
+  .waiting {
+    position: absolute;
+    top: 32px;
+    left: 50%;
+    z-index: 2;
+    transform: translateX(-50%);
+    padding: 4px 16px;
+    border: 1px solid var(--yb-accent);
+    border-radius: 14px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+    cursor: pointer;
+  }
+
+  .empty {
+    padding: 24px 8px;
+  }
+
+  @container (max-width: 760px) {
+    .heads,
+    .row {
+      grid-template-columns: 44px 92px 82px minmax(100px, 1fr) 56px;
+    }
+
+    .heads > :nth-child(4),
+    .row > :nth-child(4),
+    .heads > :nth-child(6),
+    .row > :nth-child(6),
+    .heads > :nth-child(7),
+    .row > :nth-child(7) {
+      display: none;
+    }
+  }
+</style>
