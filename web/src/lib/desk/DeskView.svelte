@@ -30,6 +30,7 @@
   }
 
   .left {
+    container: card / inline-size;
     display: flex;
     flex-direction: column;
     gap: 16px;

@@ -7,7 +7,7 @@
 
   let { app }: { app: AppState } = $props();
 
-  const SHOWN = 8;
+  const SHOWN = 7;
   const latest = $derived(app.latest.lines.slice(0, SHOWN));
   /** The contact the card shows while no call is typed: the one that was pointed out, else the newest. */
   let pointedId = $state<number | undefined>(undefined);

@@ -11,6 +11,8 @@
   const EVERY_MS = 1_000;
   const lines = $derived(new ConsoleStore(feed.id));
   let typed = $state('');
+  /** Whether lines were shown already; the first ones are read from the end. */
+  let begun = false;
   let box = $state<HTMLDivElement | null>(null);
 
   $effect(() => {
@@ -24,7 +26,8 @@
   });
   $effect(() => {
     void lines.lines;
-    const stuck = box && box.scrollHeight - box.scrollTop - box.clientHeight < 60;
+    const stuck = box && !begun ? true : box && box.scrollHeight - box.scrollTop - box.clientHeight < 60;
+    begun ||= lines.lines.length > 0;
     if (stuck) {
       void tick().then(() => box && (box.scrollTop = box.scrollHeight));
     }

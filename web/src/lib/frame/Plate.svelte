@@ -35,7 +35,7 @@
     flex: 0 1 auto;
     min-width: 54px;
     height: 40px;
-    padding: 0 8px;
+    padding: 0 6px;
     border: 1px solid var(--yb-line);
     border-radius: 3px;
     background: var(--yb-raised);
@@ -60,8 +60,8 @@
     max-width: 100%;
     display: flex;
     align-items: center;
-    gap: 5px;
-    font-size: 13px;
+    gap: 4px;
+    font-size: 12px;
     line-height: 18px;
     white-space: nowrap;
   }

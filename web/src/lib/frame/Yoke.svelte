@@ -149,7 +149,7 @@
     align-items: baseline;
     gap: 8px;
     height: 40px;
-    padding: 0 14px;
+    padding: 0 12px;
     line-height: 38px;
     border: 2px solid var(--yb-line-strong);
     border-radius: 20px;

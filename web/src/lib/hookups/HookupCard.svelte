@@ -25,7 +25,11 @@
 
   const proof = $derived(store.proofs[hookup.id]);
   const busy = $derived(store.busy[hookup.id] ?? false);
-  const UNITS: Partial<Record<Hookup['kind'], string>> = { SERVICE: 'contacts', CALLBOOK: 'answers' };
+  const UNITS: Partial<Record<Hookup['kind'], string>> = {
+    SERVICE: 'contacts',
+    CALLBOOK: 'answers',
+    FEED: 'lines',
+  };
   const unit = $derived(UNITS[hookup.kind] ?? 'records');
 </script>
 

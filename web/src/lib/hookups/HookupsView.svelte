@@ -15,7 +15,10 @@
   let setUp = $state('');
 
   const arriving = $derived(
-    app.hookups.sources.reduce((sum, h) => sum + (h.kind === 'CALLBOOK' ? 0 : h.lastMinute), 0),
+    app.hookups.sources.reduce(
+      (sum, h) => sum + (h.kind === 'CALLBOOK' || h.kind === 'FEED' ? 0 : h.lastMinute),
+      0,
+    ),
   );
   const leaving = $derived(app.hookups.services.reduce((sum, h) => sum + h.lastMinute, 0));
 </script>

@@ -3,6 +3,9 @@ import { api, got, Problem, type Hookup } from '../api/client';
 /** More would leave no room for the radios' names; every path is listed under Intake. */
 const MOST_PROGRAM_PLATES = 1;
 
+/** One feed stands for all of them while they are well. */
+const MOST_FEED_PLATES = 1;
+
 /** Programs that tell what they do come before mere paths for records. */
 const rank = (h: Hookup) => (h.id.startsWith('link-') ? 0 : h.id === 'adif-datagrams' ? 1 : 2);
 
@@ -24,12 +27,17 @@ export class HookupStore {
       .filter((h) => h.kind === 'PROGRAM' && h.lastData !== undefined)
       .sort((a, b) => rank(a) - rank(b) || a.id.localeCompare(b.id))
       .slice(0, MOST_PROGRAM_PLATES);
+    const feeds = this.sources
+      .filter((h) => h.kind === 'FEED' && h.state !== 'OFF')
+      .slice(0, MOST_FEED_PLATES);
     return this.sources.filter(
       (h) =>
         h.state === 'TROUBLE' ||
-        (h.kind === 'PROGRAM'
-          ? programs.includes(h) || (programs.length === 0 && h.id === 'adif-datagrams')
-          : h.kind !== 'CALLBOOK'),
+        (h.kind === 'FEED'
+          ? feeds.includes(h)
+          : h.kind === 'PROGRAM'
+            ? programs.includes(h) || (programs.length === 0 && h.id === 'adif-datagrams')
+            : h.kind !== 'CALLBOOK'),
     );
   }
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { geoAzimuthalEquidistant, geoCircle, geoEquirectangular, geoGraticule10, geoPath } from 'd3-geo';
+  import { geoAzimuthalEquidistant, geoCircle, geoEquirectangular, geoPath } from 'd3-geo';
   import type { Feature, FeatureCollection } from 'geojson';
   import { api, got, type Spot, type SpotDetail } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
@@ -79,7 +79,6 @@
   <div class="sheet" bind:clientWidth={width} bind:clientHeight={height}>
     <svg {width} {height} role="img" aria-label="Stations on the air, night, and who hears the chosen one">
       <path class="sea" d={draw({ type: 'Sphere' })} />
-      <path class="net" d={draw(geoGraticule10())} />
       {#if land}<path class="land" d={draw(land)} />{/if}
       {#if night}
         {#each DUSK as below (below)}
@@ -201,11 +200,6 @@
   .sea {
     fill: var(--yb-panel);
     stroke: var(--yb-line);
-  }
-
-  .net {
-    fill: none;
-    stroke: var(--yb-raised);
   }
 
   .land {

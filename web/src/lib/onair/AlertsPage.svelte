@@ -114,7 +114,8 @@
     <p class="quiet">
       No sound from
       <input
-        type="time"
+        class="hour mono"
+        placeholder="22:00"
         aria-label="Quiet from, UTC"
         value={store.chosen.quietFrom?.slice(0, 5) ?? ''}
         onchange={(e) =>
@@ -125,7 +126,8 @@
       />
       until
       <input
-        type="time"
+        class="hour mono"
+        placeholder="06:00"
         aria-label="Quiet until, UTC"
         value={store.chosen.quietUntil?.slice(0, 5) ?? ''}
         onchange={(e) =>
@@ -184,7 +186,7 @@
   }
 
   select,
-  input[type='time'],
+  .hour,
   .few {
     height: 28px;
     padding: 0 8px;
@@ -193,6 +195,10 @@
     background: var(--yb-ground);
     color: var(--yb-ink);
     font: inherit;
+  }
+
+  .hour {
+    width: 72px;
   }
 
   .few {

@@ -1,6 +1,5 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { Add } from 'carbon-icons-svelte';
   import type { GoalChoice } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
   import SavedMark from '../shared/SavedMark.svelte';
@@ -34,18 +33,15 @@
     { id: 0, name: 'marks from imported logs' },
   ]);
   let preview = $state.raw<{ onAir: number; needed: number; byGoal: number[] } | undefined>(undefined);
-  let calls = $state({ watch: '', ignore: '' });
+  const calls = $derived({
+    watch: store.chosen?.watch.join(' ') ?? '',
+    ignore: store.chosen?.ignore.join(' ') ?? '',
+  });
 
   $effect(() => void app.choices.load());
   $effect(() => {
     const asked = goals;
     void store.preview(asked, app.positions.here?.id).then((found) => (preview = found));
-  });
-  $effect(() => {
-    calls = {
-      watch: store.chosen?.watch.join(' ') ?? '',
-      ignore: store.chosen?.ignore.join(' ') ?? '',
-    };
   });
 
   const change = (at: number, more: Partial<GoalChoice>) =>
@@ -119,11 +115,10 @@
       <Button
         kind="tertiary"
         size="small"
-        icon={Add}
         on:click={() =>
           void store.save({
             goals: [...goals, { kind: 'ENTITY', scope: 'EVER', bar: 'WORKED', services: [] }],
-          })}>Goal</Button
+          })}>Add a goal</Button
       >
       <SavedMark saved={store.savedAt > 0} problem={store.problem} />
     </section>
@@ -133,14 +128,14 @@
       <textarea
         aria-label="Calls I look out for"
         rows="3"
-        bind:value={calls.watch}
-        onchange={() => void store.save({ watch: list(calls.watch) })}></textarea>
+        value={calls.watch}
+        onchange={(e) => void store.save({ watch: list(e.currentTarget.value) })}></textarea>
       <h2>Calls I never want to see</h2>
       <textarea
         aria-label="Calls I never want to see"
         rows="3"
-        bind:value={calls.ignore}
-        onchange={() => void store.save({ ignore: list(calls.ignore) })}></textarea>
+        value={calls.ignore}
+        onchange={(e) => void store.save({ ignore: list(e.currentTarget.value) })}></textarea>
       <h2>When I go to a station</h2>
       <label class="check">
         <input

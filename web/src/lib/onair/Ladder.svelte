@@ -6,9 +6,9 @@
 
   let { app, band, onclose }: { app: AppState; band: string; onclose?: () => void } = $props();
 
-  const ROW = 18;
-  const LABEL = 84;
-  const AXIS = 64;
+  const ROW = 15;
+  const LABEL = 76;
+  const AXIS = 58;
   const KEPT = 'yokebar-ladder-';
 
   const air = $derived(app.air);
@@ -23,7 +23,7 @@
 
   const stretch = $derived(seen ?? whole);
   const here = $derived(air.spots.filter((spot) => spot.band === band));
-  const columns = $derived(Math.max(1, Math.floor((width - AXIS - 26) / LABEL)));
+  const columns = $derived(Math.max(1, Math.floor((width - AXIS - 24) / LABEL)));
   const layout = $derived(layOut(here, stretch, height, columns, ROW));
   const radio = $derived(app.radios.chosen?.now);
   const dial = $derived(radio && radio.band === band ? radio.frequencyHz : undefined);
@@ -125,12 +125,17 @@
 <section class="ladder" aria-label={`Ladder ${band}`}>
   <header>
     <strong>{band.replace(/(c?m)$/, '\u2009$1')}</strong>
-    <span class="muted">{here.length}</span>
+    <span
+      class="muted"
+      title={layout.hidden.length > 0
+        ? `${layout.hidden.length} without room for their calls; zoom in`
+        : `${here.length} stations`}
+      >{here.length}{layout.hidden.length > 0 ? ` (−${layout.hidden.length})` : ''}</span
+    >
     <div class="keys">
       <button onclick={() => zoom(0.6)} aria-label={`Closer on ${band}`}>+</button>
       <button onclick={() => zoom(1.6)} aria-label={`Further on ${band}`}>−</button>
       <button onclick={() => show(fitted(here, whole))} title="Show all stations">Fit</button>
-      <button onclick={() => show(undefined)} title="Show the whole band">All</button>
       <button aria-pressed={following} onclick={follow} title="Keep the radio in view">Follow</button>
       {#if onclose}<button onclick={onclose} aria-label={`Close the ladder of ${band}`}>×</button>{/if}
     </div>
@@ -149,7 +154,7 @@
           height={Math.max(0, bottom - top)}
         />
         <line class="edge" x1="0" x2={AXIS} y1={bottom} y2={bottom} />
-        {#if bottom - top > 40}
+        {#if bottom - top > part.words.length * 5 + 8}
           <text class="use" transform={`translate(${AXIS - 3} ${(top + bottom) / 2}) rotate(-90)`}
             >{part.inside ? part.words : `${part.words} · not yours`}</text
           >
@@ -201,9 +206,6 @@
         >{rung.spot.watched ? '★' : rung.spot.wants.length > 0 ? '▸' : ''}{rung.spot.call}</button
       >
     {/each}
-    {#if layout.hidden.length > 0}
-      <p class="more-there muted">{layout.hidden.length} more; zoom in</p>
-    {/if}
   </div>
 </section>
 
@@ -218,20 +220,26 @@
   header {
     display: flex;
     align-items: center;
-    gap: 8px;
+    gap: 6px;
     height: 36px;
   }
 
   header .keys {
     flex-wrap: nowrap;
+    gap: 2px;
     margin-left: auto;
   }
 
   header .keys button {
-    min-width: 26px;
+    min-width: 22px;
     height: 26px;
-    padding: 0 6px;
+    padding: 0 5px;
     font-size: 12px;
+  }
+
+  strong,
+  header .muted {
+    white-space: nowrap;
   }
 
   strong {
@@ -277,7 +285,7 @@
 
   .use {
     fill: var(--yb-ink-2);
-    font-size: 9px;
+    font-size: 10px;
     text-anchor: middle;
   }
 
@@ -307,15 +315,15 @@
 
   .label {
     position: absolute;
-    width: 80px;
-    height: 18px;
+    width: 74px;
+    height: 15px;
     padding: 0 2px;
     overflow: hidden;
     border: 0;
     background: var(--yb-panel);
     color: var(--yb-ink-2);
-    font-size: 12px;
-    line-height: 18px;
+    font-size: 11px;
+    line-height: 15px;
     text-align: left;
     text-overflow: ellipsis;
     white-space: nowrap;
@@ -335,14 +343,5 @@
 
   .label.worked {
     text-decoration: line-through;
-  }
-
-  .more-there {
-    position: absolute;
-    right: 8px;
-    bottom: 4px;
-    padding: 0 6px;
-    background: var(--yb-panel);
-    font-size: 12px;
   }
 </style>

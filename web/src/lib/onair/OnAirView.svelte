@@ -50,7 +50,7 @@
   $effect(() => air.watch());
 </script>
 
-<Pages title="On air" base="on-air" pages={PAGES} {page}>
+<Pages title="On air" base="on-air" pages={PAGES} {page} fill={page === 'now'}>
   {#snippet beside()}
     {#if page === 'now'}
       <span class="muted count">{air.spots.length} of {air.onAir} stations</span>
@@ -126,10 +126,9 @@
   .now {
     display: flex;
     flex-direction: column;
+    flex: 1;
     gap: 8px;
-    /* The view's head and its own padding are above and below. */
-    height: calc(100cqh - 96px);
-    min-height: 420px;
+    min-height: 0;
   }
 
   .went {
@@ -145,7 +144,7 @@
 
   .list {
     display: grid;
-    flex: 3 1 480px;
+    flex: 4 1 560px;
     min-width: 0;
     container-type: inline-size;
   }
@@ -158,8 +157,8 @@
 
   .rungs {
     display: grid;
-    flex: 1 1 260px;
-    max-width: 420px;
-    min-width: 180px;
+    flex: 1 1 220px;
+    max-width: 320px;
+    min-width: 256px;
   }
 </style>

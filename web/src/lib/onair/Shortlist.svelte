@@ -39,7 +39,6 @@
       {:else}None of the {list.onAir} stations heard is needed. <a href="#/on-air/goals">Goals</a>{/if}
     </p>
   {/if}
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <div
     class="rows"
     tabindex="0"

@@ -69,7 +69,6 @@
   {#if air.waiting > 0}
     <button class="waiting" onclick={settle}>{air.waiting} new · show them</button>
   {/if}
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <div
     class="scroller"
     tabindex="0"
@@ -110,7 +109,7 @@
             {#if spot.comment}<q>{spot.comment}</q>{/if}
           </span>
           <span class="muted ears" title={heardBy(spot)}
-            >{heardBy(spot)}{spot.hearers > 1 ? ` · ${spot.hearers}` : ''}</span
+            >{spot.hearers > 1 ? `${spot.hearers} · ` : ''}{heardBy(spot)}</span
           >
           <span class="mono number">{spot.snrDb ?? ''}</span>
           <span class="age" title={`heard ${age(spot, clock.now)} ago`}>
@@ -144,8 +143,8 @@
   .heads,
   .row {
     display: grid;
-    grid-template-columns: 44px 92px 82px 46px minmax(120px, 1fr) 124px 34px 84px;
-    column-gap: 10px;
+    grid-template-columns: 52px 84px 70px 38px minmax(120px, 1fr) 138px 26px 78px;
+    column-gap: 8px;
     align-items: center;
   }
 
@@ -257,7 +256,7 @@
   @container (max-width: 760px) {
     .heads,
     .row {
-      grid-template-columns: 44px 92px 82px minmax(100px, 1fr) 56px;
+      grid-template-columns: 52px 84px 70px minmax(100px, 1fr) 78px;
     }
 
     .heads > :nth-child(4),

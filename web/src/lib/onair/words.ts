@@ -2,14 +2,17 @@ import type { Spot } from '../api/client';
 
 /** By which ears a station was heard, as people say it. */
 export const EARS: Record<Spot['ears'][number], string> = {
-  PERSON: 'people',
-  SKIMMER: 'skimmers',
-  DECODER: 'decoded here',
+  PERSON: 'cluster',
+  SKIMMER: 'skimmer',
+  DECODER: 'here',
 };
 
-/** `cluster, skimmers and decoded here`, with how many hear it. */
+/** `here, skimmer, cluster`: the nearest ear first. */
 export function heardBy(spot: Spot): string {
-  return `${spot.ears.map((ear) => EARS[ear]).join(' + ')}`;
+  return [...spot.ears]
+    .reverse()
+    .map((ear) => EARS[ear])
+    .join(', ');
 }
 
 /** Minutes since it was heard, `now` within the first. */

@@ -67,13 +67,15 @@
       {#if app.partner.lookup.problem}
         <p class="muted small" title={app.partner.lookup.problem}>The callbook cannot be asked now.</p>
       {/if}
+    </div>
+    <div class="where"><PathMap {app} /></div>
+    <div class="matrix">
       <Matrix {bands} station={partner.station} entity={partner.ofEntity} here={band} />
     </div>
-    <div class="where">
-      <PathMap {app} />
+    <div class="earlier">
       {#if partner.earlier.length > 0}
         <ul aria-label="Earlier contacts">
-          {#each partner.earlier.slice(0, 4) as line (line.id)}
+          {#each partner.earlier.slice(0, 3) as line (line.id)}
             <li>
               <button onclick={() => app.showContact(line.id)}>
                 <span class="mono">{utcDate(line.start)} {utcMinute(line.start)}</span>
@@ -97,8 +99,10 @@
 <style>
   .card {
     display: grid;
+    grid-template-areas: 'who where' 'matrix earlier';
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
-    gap: 20px;
+    gap: 4px 20px;
+    align-content: start;
     min-height: 272px;
   }
 
@@ -194,9 +198,39 @@
     white-space: nowrap;
   }
 
-  @container (max-width: 620px) {
+  .who {
+    grid-area: who;
+  }
+
+  .where {
+    grid-area: where;
+  }
+
+  .matrix {
+    grid-area: matrix;
+  }
+
+  .earlier {
+    grid-area: earlier;
+  }
+
+  @container card (max-width: 660px) {
     .card {
-      grid-template-columns: 1fr;
+      grid-template-areas: 'who where' 'matrix matrix' 'earlier earlier';
+      grid-template-columns: minmax(0, 1fr) 228px;
+      gap: 4px 16px;
+    }
+
+    .picture {
+      width: 88px;
+      height: 66px;
+    }
+  }
+
+  @container card (max-width: 440px) {
+    .card {
+      grid-template-areas: 'who' 'where' 'matrix' 'earlier';
+      grid-template-columns: minmax(0, 1fr);
     }
   }
 </style>

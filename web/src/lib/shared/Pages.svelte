@@ -8,6 +8,7 @@
     pages,
     page,
     beside,
+    fill = false,
     children,
   }: {
     title: string;
@@ -16,13 +17,15 @@
     pages: readonly { id: string; label: string; says: string }[];
     page: string;
     beside?: Snippet;
+    /** Whether the page fills the view's height itself, rather than scrolling as a whole. */
+    fill?: boolean;
     children: Snippet;
   } = $props();
 
   const present = $derived(pages.find((p) => p.id === page));
 </script>
 
-<section class="view" aria-label={title}>
+<section class="view" class:fill aria-label={title}>
   <div class="view-head">
     <h1>{title}</h1>
     <nav aria-label={`${title} pages`}>
@@ -37,6 +40,13 @@
 </section>
 
 <style>
+  .fill {
+    display: flex;
+    flex-direction: column;
+    padding-bottom: 12px;
+    overflow: hidden;
+  }
+
   nav {
     display: flex;
     gap: 20px;

@@ -266,7 +266,9 @@ public final class DemoSetup {
                         "login",
                         "CU9QYB",
                         "commands",
-                        "sh/dx"));
+                        "sh/dx",
+                        "skimmer",
+                        false));
         post(
                 "api/feeds",
                 Map.of(
