@@ -42,6 +42,7 @@ public final class ClusterNode implements ManagedLink {
     /** Longer lines are cut, the rest of them thrown away. */
     private static final int LONGEST_LINE = 1_000;
 
+    private static final int LONGEST_QUESTION = 200;
     private static final int MOST_NEGOTIATION = 10_000;
 
     private final NodeSetting setting;
@@ -55,6 +56,8 @@ public final class ClusterNode implements ManagedLink {
     private volatile boolean closed;
     private volatile Instant lastSaid;
     private volatile boolean loggedIn;
+    private boolean passwordGiven;
+    private boolean commandsSaid;
 
     /** Hears what goes over the line, on the link's thread. */
     public interface Listener {
@@ -169,7 +172,9 @@ public final class ClusterNode implements ManagedLink {
         }
         ScheduledFuture<?> unasked = timer.schedule(this::logIn, ASKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
         ScheduledFuture<?> alive = keepAlive();
-        boolean passwordAsked = false;
+        passwordGiven = false;
+        commandsSaid = false;
+
         try (InputStream in = new BufferedInputStream(client.getInputStream())) {
             StringBuilder line = new StringBuilder();
             for (int c = in.read(); c >= 0; c = in.read()) {
@@ -180,15 +185,9 @@ public final class ClusterNode implements ManagedLink {
                     }
                 } else if (line.length() < LONGEST_LINE && c != 0) {
                     line.append((char) c);
-                    if (c == ':' && line.length() < 200) {
-                        String asked = line.toString().toLowerCase(Locale.ROOT);
-                        if (!loggedIn && asksForCall(asked)) {
-                            unasked.cancel(false);
-                            logIn();
-                        } else if (!passwordAsked && asked.contains("password") && setting.password() != null) {
-                            passwordAsked = true;
-                            send(setting.password(), false);
-                        }
+                    if (c == ':' && answered(line.toString().toLowerCase(Locale.ROOT), unasked)) {
+                        heard(line.toString());
+                        line.setLength(0);
                     }
                 }
             }
@@ -196,6 +195,26 @@ public final class ClusterNode implements ManagedLink {
             unasked.cancel(false);
             alive.cancel(false);
         }
+    }
+
+    /** Answers a question that stands at the end of what came, which has no end of line; says whether it was one. */
+    private boolean answered(String asked, ScheduledFuture<?> unasked) throws IOException {
+        if (asked.length() > LONGEST_QUESTION) {
+            return false;
+        }
+        if (!loggedIn && asksForCall(asked)) {
+            unasked.cancel(false);
+            logIn();
+            return true;
+        }
+        String password = setting.password();
+        if (!passwordGiven && password != null && asked.contains("password")) {
+            passwordGiven = true;
+            send(password, false);
+            sayCommands();
+            return true;
+        }
+        return false;
     }
 
     private static boolean asksForCall(String asked) {
@@ -209,7 +228,7 @@ public final class ClusterNode implements ManagedLink {
         } else {
             status = LinkStatus.of(LinkState.LIVE, status.since(), now);
         }
-        listener.heard(line);
+        listener.heard(line.strip());
     }
 
     private ScheduledFuture<?> keepAlive() {
@@ -242,8 +261,11 @@ public final class ClusterNode implements ManagedLink {
             if (!setting.login().isEmpty()) {
                 send(setting.login(), true);
             }
-            for (String command : setting.commands()) {
-                send(command, true);
+            if (setting.password() == null) {
+                sayCommands();
+            } else {
+                // A node that asks for the password only now and then gets the commands all the same.
+                timer.schedule(this::sayCommandsAnyway, ASKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
             }
             if (status.state() != LinkState.LIVE) {
                 become(LinkStatus.of(LinkState.LIVE, clock.instant(), clock.instant()));
@@ -251,6 +273,26 @@ public final class ClusterNode implements ManagedLink {
         } catch (IOException e) {
             LOG.debug("{} hung up during the login", setting.name(), e);
             hangUp();
+        }
+    }
+
+    /** What is said before the password would be taken for it. */
+    private synchronized void sayCommands() throws IOException {
+        if (!commandsSaid) {
+            commandsSaid = true;
+            for (String command : setting.commands()) {
+                send(command, true);
+            }
+        }
+    }
+
+    private void sayCommandsAnyway() {
+        try {
+            if (loggedIn) {
+                sayCommands();
+            }
+        } catch (IOException e) {
+            LOG.debug("{} hung up before the commands were said", setting.name(), e);
         }
     }
 

@@ -1,0 +1,36 @@
+package yokebar.core.spot;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yokebar.core.call.Call;
+
+class SpotCheckTest {
+
+    @ParameterizedTest(name = "at {0} told of {1} on {2}: {3}")
+    @CsvSource({
+        "14:07:30, 14:07, 14025000, , 14:07:30",
+        "14:07:30, 13:50, 14025000, , 13:50:00",
+        "14:07:30, 14:12, 14025000, , 14:07:30",
+        "14:07:30, 14:40, 14025000, FUTURE, 14:07:30",
+        "14:07:30, 12:00, 14025000, STALE, 12:00:00",
+        "00:05:00, 23:58, 14025000, , 23:58:00",
+        "23:58:00, 00:02, 14025000, , 23:58:00",
+        "14:07:30, , 14025000, , 14:07:30",
+        "14:07:30, 14:07, 13025000, OFF_BAND, 14:07:30",
+        "14:07:30, 14:07, 99999999900, OFF_BAND, 14:07:30",
+    })
+    void believesOnlyWhatCanBe(LocalTime now, LocalTime said, long hertz, SpotCheck.Fault fault, LocalTime at) {
+        Instant when = Instant.parse("2026-05-02T00:00:00Z").plus(Duration.ofNanos(now.toNanoOfDay()));
+        ClusterLine.Spot spot =
+                new ClusterLine.Spot(new Call("OZ1QAB"), false, hertz, new Call("ZP5QXA"), "", null, false, said);
+        SpotCheck.Checked checked = SpotCheck.of(spot, when, Duration.ofMinutes(60));
+        assertThat(checked.fault()).isEqualTo(fault);
+        assertThat(checked.at().toString()).contains("T" + (at.getSecond() == 0 ? at + ":00" : at.toString()));
+        assertThat(checked.at()).isBeforeOrEqualTo(when);
+    }
+}
