@@ -42,7 +42,7 @@
 </script>
 
 <section aria-label="What the lines became">
-  <h3>What the lines became</h3>
+  <h2>What the lines became</h2>
   <dl>
     {#each Object.entries(feed.counts) as [what, count] (what)}
       <dt>{what}</dt>
@@ -53,7 +53,7 @@
   </dl>
 </section>
 <section aria-label="Console">
-  <h3>Console</h3>
+  <h2>Console</h2>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div class="console mono" bind:this={box} tabindex="0" role="log" aria-label="Lines" aria-live="off">
     {#each lines.lines as line (line.number)}
@@ -71,10 +71,8 @@
 </section>
 
 <style>
-  h3 {
+  h2 {
     margin-top: 16px;
-    font-size: 14px;
-    font-weight: 600;
   }
 
   dl {

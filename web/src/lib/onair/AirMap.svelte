@@ -77,7 +77,7 @@
 
 <section class="map" aria-label="Map of the air">
   <div class="sheet" bind:clientWidth={width} bind:clientHeight={height}>
-    <svg {width} {height} role="img" aria-label="Stations on the air, night, and who hears the chosen one">
+    <svg {width} {height} role="group" aria-label="Stations on the air, night, and who hears the chosen one">
       <path class="sea" d={draw({ type: 'Sphere' })} />
       {#if land}<path class="land" d={draw(land)} />{/if}
       {#if night}

@@ -146,7 +146,10 @@ export class AirStore {
     this.sentence = news.sentence;
     if (this.#holding) {
       const shown = new Set(this.spots.map((spot) => spot.id));
-      this.spots = this.spots.map((spot) => this.#byId.get(spot.id) ?? spot);
+      // Whom the operator went to and logged goes at once; others only when nobody reads.
+      this.spots = this.spots
+        .filter((spot) => spot.id !== this.selected || this.#byId.has(spot.id))
+        .map((spot) => this.#byId.get(spot.id) ?? spot);
       this.waiting = [...this.#byId.keys()].filter((id) => !shown.has(id)).length;
     } else {
       this.#order();

@@ -76,6 +76,18 @@ describe('the air', () => {
     expect(store.waiting).toBe(0);
   });
 
+  it('lets whom the operator worked go at once, even while holding', async () => {
+    answer = { whole: true, spots: [spot(1, 5), spot(2, 9)] };
+    store.watch();
+    await settle();
+    store.hold(true);
+    store.selected = 2;
+    answer = { whole: true, spots: [spot(1, 5)] };
+    store.moved();
+    await settle();
+    expect(store.spots.map((s) => s.id)).toEqual([1]);
+  });
+
   it('asks nothing while nobody looks', async () => {
     store.watch()();
     await settle();

@@ -41,8 +41,12 @@ class AccessibilityTest {
         demo.awaitReady(Duration.ofSeconds(30));
         demo.furnishStation();
         standIns.program().contact(java.util.Map.of("CALL", "ZP5QXA", "GRIDSQUARE", "GG14"));
+        standIns.node().spot("OZ1QAB", 21_025.0, "ZP5QXB", "up 2");
+        standIns.skimmer().hear("CU9QYB", "HM49kq", 21_030_000, "CW", 3);
         browser = new Browser();
         page = browser.page(new ArrayList<>());
+        page.addInitScript("localStorage.setItem('yokebar-air-parts',"
+                + " JSON.stringify({ list: true, map: true, bands: ['15m'] }))");
         page.navigate(yokebar.address() + "#/desk");
         page.getByTestId("readout").waitFor();
         page.getByTestId("heading").waitFor();
@@ -65,6 +69,11 @@ class AccessibilityTest {
     @ParameterizedTest
     @CsvSource({
         "desk",
+        "on-air",
+        "on-air/us",
+        "on-air/goals",
+        "on-air/alerts",
+        "on-air/sun",
         "log",
         "log/statistics",
         "intake/journal",
@@ -95,7 +104,7 @@ class AccessibilityTest {
         page.reload();
         page.getByTestId("readout").or(page.getByRole(AriaRole.MAIN)).first().waitFor();
         try {
-            for (String view : List.of("desk", "log", "hookups", "station/calls")) {
+            for (String view : List.of("desk", "on-air", "log", "hookups", "station/calls")) {
                 assertThat(faultsAt(view)).as(view).isEmpty();
             }
         } finally {
@@ -105,7 +114,7 @@ class AccessibilityTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"Petrel 100, Hookup", "Countersign, Hookup"})
+    @CsvSource({"Petrel 100, Hookup", "Countersign, Hookup", "Beacon Hill, Hookup"})
     void theDrawers(String plate, String drawer) throws Exception {
         page.navigate(yokebar.address() + "#/desk");
         page.getByRole(AriaRole.BANNER).getByText(plate).click();
