@@ -77,6 +77,7 @@ export type AlertChoice = Schema['AlertChoice'];
 export type AirAlert = Schema['Alert'];
 export type BandStretch = Schema['BandStretch'];
 export type HearsUs = Schema['HearsUs'];
+export type SaidOnAir = Schema['Said'];
 export type SolarView = Schema['SolarView'];
 export type NamedFilter = Schema['NamedFilter'];
 export type PostingView = Schema['PostingView'];

@@ -18,7 +18,7 @@
     { id: 'us', label: 'Who hears us', says: 'Reports of our own signal in the last hour.' },
     { id: 'goals', label: 'Goals', says: 'What counts as needed, for everybody at this station.' },
     { id: 'alerts', label: 'Alerts', says: 'What is announced, how, and why it was.' },
-    { id: 'sun', label: 'Sun', says: 'As the feeds told it.' },
+    { id: 'sun', label: 'Sun and news', says: 'As the feeds told it.' },
   ] as const;
   const KEPT = 'yokebar-air-parts';
 
@@ -80,8 +80,17 @@
     <div class="now">
       <FilterBar {app} />
       {#if air.problem}<p class="trouble" role="alert">{air.problem}</p>
-      {:else if air.went}
-        <p class="went" class:trouble={!air.went.good} role="status">{air.went.call}: {air.went.sentence}</p>
+      {:else if air.went || air.chosen?.answers}
+        <div class="went">
+          {#if air.went}
+            <p class:trouble={!air.went.good} role="status">{air.went.call}: {air.went.sentence}</p>
+          {/if}
+          {#if air.chosen?.answers}
+            <button class="more" onclick={() => void app.goToSpot(air.chosen?.id ?? 0, true)}
+              >Have the program answer {air.chosen.call} (a)</button
+            >
+          {/if}
+        </div>
       {/if}
       <div class="parts-there" style:--ladders={parts.bands.length}>
         {#if parts.list}<div class="list"><SpotList {app} /></div>{/if}
@@ -132,6 +141,8 @@
   }
 
   .went {
+    display: flex;
+    gap: 16px;
     min-height: 20px;
   }
 

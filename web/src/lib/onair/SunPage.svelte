@@ -1,17 +1,22 @@
 <script lang="ts">
-  import { api, got, Problem, type SolarView } from '../api/client';
+  import { api, got, Problem, type SaidOnAir, type SolarView } from '../api/client';
   import { utcDate, utcMinute } from '../shared/format';
 
   const WIDTH = 640;
   const HEIGHT = 90;
 
   let sun = $state.raw<SolarView | undefined>(undefined);
+  let said = $state.raw<SaidOnAir[]>([]);
   let problem = $state('');
 
   $effect(() => {
     got(api.GET('/api/onair/sun')).then(
       (found) => (sun = found),
       (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.'),
+    );
+    got(api.GET('/api/onair/said')).then(
+      (all) => (said = all),
+      () => (said = []),
     );
   });
 
@@ -62,7 +67,35 @@
   {/each}
 {/if}
 
+<section class="said" aria-label="Said on the cluster">
+  <h2>Said on the cluster</h2>
+  {#if said.length === 0}
+    <p class="muted">No announcement and no talk has come since the start.</p>
+  {:else}
+    <table class="list">
+      <tbody>
+        {#each said.slice(0, 30) as one (one.at + one.from + one.text)}
+          <tr>
+            <td class="mono">{utcMinute(one.at)}</td>
+            <td class="mono">{one.from}</td>
+            <td>{one.toUs ? 'to us: ' : ''}{one.text}</td>
+            <td class="muted">{one.feed}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</section>
+
 <style>
+  .said {
+    margin-top: 32px;
+  }
+
+  .said td {
+    height: 30px;
+  }
+
   .sentence {
     font-size: 16px;
   }

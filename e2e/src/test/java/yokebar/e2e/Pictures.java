@@ -47,6 +47,7 @@ public final class Pictures {
             take(page, folder, "desk");
             page.keyboard().press("Escape");
             page.keyboard().press("Escape");
+            onAir(page, folder);
             radioInTrouble(page, folder);
             intake(page, folder);
             for (String view : new String[] {"Hookups", "Services", "Station"}) {
@@ -76,6 +77,31 @@ public final class Pictures {
     }
 
     /** Why a refused contact is not in the log; a log that is looked at before it is imported; a program on the link. */
+    /** A busy weekend. */
+    private static void onAir(Page page, Path folder) {
+        backstage("air/scene", "{\"scene\":\"BUSY\"}");
+        backstage("skimmer/rate", "{\"spots\":\"25\"}");
+        backstage("node/rate", "{\"spots\":\"5\"}");
+        page.navigate(page.url().replaceAll("#.*", "#/on-air"));
+        page.locator("[data-spot]").nth(15).waitFor();
+        page.waitForFunction("parseInt(document.querySelector('.view .count').textContent) > 90");
+        page.locator("[data-spot]").first().click();
+        page.getByText("The radio is on").waitFor();
+        page.mouse().move(640, 20);
+        take(page, folder, "on-air");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Map"))
+                .click();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Close the ladder of 20m"))
+                .click();
+        page.getByText("hears the chosen one").waitFor();
+        take(page, folder, "on-air-map");
+        page.navigate(page.url().replaceAll("#.*", "#/on-air/goals"));
+        page.getByText("With these goals").waitFor();
+        take(page, folder, "goals");
+        backstage("skimmer/rate", "{\"spots\":\"2.5\"}");
+        backstage("node/rate", "{\"spots\":\"0.7\"}");
+    }
+
     private static void intake(Page page, Path folder) {
         backstage("countersign/bust", "{}");
         backstage("program/contact", "{\"CALL\":\"OZ1QAB\",\"MODE\":\"NOISE\"}");

@@ -143,6 +143,10 @@ public final class YokebarProcess implements AutoCloseable {
         process.waitFor();
     }
 
+    long pid() {
+        return process.pid();
+    }
+
     @Override
     public void close() {
         process.destroy();

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentSkipListMap;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
@@ -27,7 +26,7 @@ public class Feeds implements SmartLifecycle {
     private final Hookups hookups;
     private final SecretBox secrets;
     private final Clock clock;
-    private final ObjectProvider<FeedLine.Ear> ears;
+    private final List<FeedLine.Ear> ears;
     private final Map<Long, Feed> feeds = new ConcurrentSkipListMap<>();
     private volatile boolean running;
 
@@ -37,7 +36,7 @@ public class Feeds implements SmartLifecycle {
             Hookups hookups,
             SecretBox secrets,
             Clock clock,
-            ObjectProvider<FeedLine.Ear> ears) {
+            List<FeedLine.Ear> ears) {
         this.db = db;
         this.transaction = transaction;
         this.hookups = hookups;

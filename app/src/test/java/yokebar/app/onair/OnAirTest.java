@@ -365,6 +365,20 @@ class OnAirTest extends AppTest {
                 .doesNotContain("secret-of-b");
     }
 
+    /** What the node told before it dropped the line and tells again is not heard twice. */
+    @Test
+    void afterADroppedLineWhatIsToldAgainIsOneEntry() throws Exception {
+        hill.spot("OZ1QAB", 14_025.0, "ZP5QXA", "loud");
+        await("the spot", () -> !spot("ZP5QXA").isMissingNode());
+        hill.drop();
+        await("gone", () -> hill.summary().get("visitors").equals(0));
+        await("there again", () -> hill.summary().get("visitors").equals(1) && live("feed"));
+        hill.spot("OZ1QAB", 14_025.0, "ZP5QXA", "loud again");
+        await("told again", () -> spot("ZP5QXA").path("comment").asString().equals("loud again"));
+        assertThat(spot("ZP5QXA").path("hearers").asInt()).isEqualTo(1);
+        assertThat(look(ALL, null).path("onAir").asInt()).isEqualTo(1);
+    }
+
     @Test
     void theConsoleShowsWhatIsSaidBothWays() throws Exception {
         long id = get("/api/feeds").get(0).path("id").asLong();

@@ -32,7 +32,7 @@ import yokebar.core.spot.Heard;
  */
 public final class Appraiser {
     private static final double OTHER_WANTS = 0.15;
-    private static final double WATCHED = 150;
+    private static final double WATCHED = 1_000;
     private static final double NOTHING_WANTED = 2;
     private static final double INAUDIBLE_STILL_COUNTS = 0.35;
     private static final double OLDEST_COUNTS = 0.5;
@@ -162,19 +162,20 @@ public final class Appraiser {
 
     private double score(
             Heard heard, Needs needs, Hearing hearing, boolean watched, boolean confirms, boolean inside, Instant now) {
-        double worth = watched ? WATCHED : 0;
+        double worth = 0;
         for (int i = 0; i < needs.wants().size(); i++) {
             worth += needs.wants().get(i).worth() * (i == 0 ? 1 : OTHER_WANTS);
         }
         worth = Math.max(worth, needs.workedHere() ? NOTHING_WANTED / 2 : NOTHING_WANTED);
         double age = Math.max(0, Duration.between(heard.lastAt(), now).toMillis()) / (double) oldest.toMillis();
-        return worth
-                * (INAUDIBLE_STILL_COUNTS + (1 - INAUDIBLE_STILL_COUNTS) * hearing.likelihood())
-                * (1 - (1 - OLDEST_COUNTS) * Math.min(1, age))
-                * (confirms ? CONFIRMS : 1)
-                * (heard.callingCq() ? CALLS : 1)
-                * (heard.doubt() != null ? DOUBTED : 1)
-                * (inside ? 1 : BARRED);
+        return (watched ? WATCHED : 0)
+                + worth
+                        * (INAUDIBLE_STILL_COUNTS + (1 - INAUDIBLE_STILL_COUNTS) * hearing.likelihood())
+                        * (1 - (1 - OLDEST_COUNTS) * Math.min(1, age))
+                        * (confirms ? CONFIRMS : 1)
+                        * (heard.callingCq() ? CALLS : 1)
+                        * (heard.doubt() != null ? DOUBTED : 1)
+                        * (inside ? 1 : BARRED);
     }
 
     private static String why(

@@ -148,7 +148,8 @@ class AppraiserTest {
         work("F4QAA", 227, Band.M20, 1);
         watch = List.of("F5*");
         ignore = List.of("ZP5QXA");
-        assertThat(look(heard("F5QAB", 14_025_000, "CT1QAA")).score())
+        assertThat(look(heard("F5QAB", 14_025_000, "VK2QAA")).score())
+                .as("however unlikely it is heard")
                 .isGreaterThan(look(heard("OZ1QAB", 14_025_000, "CT1QAA")).score());
         assertThat(look(heard("ZP5QXA", 14_025_000, "CT1QAA"))).isNull();
         assertThat(look(heard("OZ1QAB", 13_025_000, "CT1QAA"))).as("on no band").isNull();
