@@ -69,7 +69,7 @@ class AppraiserTest {
                 .contains(" from us, beam ")
                 .endsWith("°");
         assertThat(audible.wants()).hasSize(1);
-        assertThat(audible.where().path().distanceKm()).isBetween(2_900.0, 3_300.0);
+        assertThat(audible.where().path().distanceKm()).isBetween(3_400.0, 3_550.0);
     }
 
     @Test
