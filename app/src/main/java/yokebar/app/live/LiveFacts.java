@@ -228,10 +228,12 @@ class LiveFacts {
         note(facts -> facts.topics.add(Topic.PROGRAMS));
     }
 
-    /** Many times a second in a storm: with no page open nobody need be woken. */
+    /** Many times a second in a storm. Without a page nothing is missed: whoever looks at the air reads it again by itself. */
     @EventListener
     void air(AirMoved event) {
-        noteDevice(facts -> facts.topics.add(Topic.AIR));
+        if (stream.hasPages()) {
+            note(facts -> facts.topics.add(Topic.AIR));
+        }
     }
 
     @EventListener
