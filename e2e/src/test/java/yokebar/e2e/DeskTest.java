@@ -311,6 +311,7 @@ class DeskTest {
         chair.getByLabel("New position").fill("Workshop");
         other.keyboard().press("Enter");
         assertThat(chair.getByLabel("This browser is at")).hasValue("2");
+        assertThat(chair.getByText("Saved")).isVisible();
         chair.getByLabel("Radio").selectOption("Shearwater V/U");
         assertThat(other.getByTestId("readout")).hasAttribute("aria-valuenow", "145500000");
         page.keyboard().press("Escape");

@@ -25,7 +25,7 @@ import yokebar.standins.demo.DemoSetup;
  */
 class KillNineTest {
     /** {@code kill-nine.sh} does more of both. */
-    private static final int CONTACTS = Integer.getInteger("yokebar.contacts", 3_000);
+    private static final int CONTACTS = Integer.getInteger("yokebar.contacts", 1_800);
 
     private static final int KILLS = Integer.getInteger("yokebar.kills", 3);
 

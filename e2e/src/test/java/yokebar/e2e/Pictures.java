@@ -100,6 +100,8 @@ public final class Pictures {
         take(page, folder, "goals");
         backstage("skimmer/rate", "{\"spots\":\"2.5\"}");
         backstage("node/rate", "{\"spots\":\"0.7\"}");
+        page.navigate(page.url().replaceAll("#.*", "#/desk"));
+        page.getByTestId("heading").waitFor();
     }
 
     private static void intake(Page page, Path folder) {
