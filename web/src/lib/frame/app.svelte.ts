@@ -82,8 +82,6 @@ export class AppState {
   readonly air = new AirStore(() => this.positions.here?.id);
   readonly shortlist = new AirStore(() => this.positions.here?.id, WANTED);
 
-  /** Counts up when something on the air is different. */
-  airMoves = $state(0);
   /** What was announced and not put away yet. */
   announced = $state.raw<AirAlert[]>([]);
 
@@ -119,7 +117,6 @@ export class AppState {
     this.showColumns(localStorage.getItem(COLUMNS_KEY)?.split(',') ?? FIRST_COLUMNS);
     this.air.filter = JSON.parse(localStorage.getItem(AIR_FILTER_KEY) ?? 'null') ?? EVERYTHING;
     this.live.on('air', () => {
-      this.airMoves++;
       this.air.moved();
       this.shortlist.moved();
     });

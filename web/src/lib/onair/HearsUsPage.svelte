@@ -10,6 +10,7 @@
   let { app }: { app: AppState } = $props();
 
   const SIZE = 460;
+  const EVERY_MS = 2_000;
   let all = $state.raw<HearsUs[] | undefined>(undefined);
   let problem = $state('');
   let land = $state.raw<FeatureCollection | Feature | undefined>(undefined);
@@ -36,9 +37,15 @@
   );
 
   void loadLand().then((shapes) => (land = shapes));
+  // In a storm the air moves many times a second; who hears us is read now and then.
   $effect(() => {
-    void app.airMoves;
     const positionId = app.positions.here?.id;
+    read(positionId);
+    const timer = setInterval(() => read(positionId), EVERY_MS);
+    return () => clearInterval(timer);
+  });
+
+  function read(positionId: number | undefined) {
     got(api.GET('/api/onair/us', { params: { query: { positionId } } })).then(
       (found) => {
         all = found;
@@ -46,7 +53,7 @@
       },
       (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.'),
     );
-  });
+  }
 </script>
 
 {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}

@@ -7,7 +7,6 @@ import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -213,17 +212,5 @@ class AirLook {
             needed += audible != null && !audible.wants().isEmpty() ? 1 : 0;
         }
         return needed;
-    }
-
-    /** How many stations there are of each band, for the ladder's choice of bands. */
-    Map<String, Integer> byBand() {
-        Map<String, Integer> counts = new HashMap<>();
-        air.read(HeardList::all).forEach(heard -> {
-            Band band = Band.of(heard.frequencyHz());
-            if (band != null) {
-                counts.merge(band.adifName(), 1, Integer::sum);
-            }
-        });
-        return counts;
     }
 }

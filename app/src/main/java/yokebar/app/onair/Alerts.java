@@ -32,7 +32,9 @@ class Alerts {
     private final ChoicesStore choices;
     private final Clock clock;
     private final ApplicationEventPublisher events;
-    private final Map<Long, Audience> told = new HashMap<>();
+    /** The best reason each entry was announced for. */
+    private final Map<Long, AirChoices.AlertKind> told = new HashMap<>();
+
     private final Map<AirChoices.AlertKind, Deque<Instant>> lately = new EnumMap<>(AirChoices.AlertKind.class);
     private final Map<AirChoices.AlertKind, Integer> held = new EnumMap<>(AirChoices.AlertKind.class);
     private final Deque<Alert> fired = new ArrayDeque<>();
@@ -47,9 +49,6 @@ class Alerts {
         this.clock = clock;
         this.events = events;
     }
-
-    /** What was told of an entry. */
-    private record Audience(AirChoices.AlertKind kind) {}
 
     @Scheduled(fixedDelay = LOOK_EVERY_MS)
     synchronized void look() {
@@ -102,11 +101,11 @@ class Alerts {
             if (audible == null || choice == null || audible.workedHere()) {
                 continue;
             }
-            Audience before = told.get(heard.id());
-            if (before != null && before.kind().compareTo(kind) <= 0) {
+            AirChoices.AlertKind before = told.get(heard.id());
+            if (before != null && before.compareTo(kind) <= 0) {
                 continue;
             }
-            told.put(heard.id(), new Audience(kind));
+            told.put(heard.id(), kind);
             if (mayFire(choice)) {
                 fresh.add(alert(
                         choice,
