@@ -40,6 +40,15 @@
 </section>
 
 <style>
+  h1 {
+    white-space: nowrap;
+  }
+
+  /* Its keys come below on a narrow screen rather than leave it. */
+  .fill .view-head {
+    flex-wrap: wrap;
+  }
+
   .fill {
     display: flex;
     flex-direction: column;
