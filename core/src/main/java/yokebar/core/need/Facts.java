@@ -50,7 +50,7 @@ public record Facts(Map<Kind, String> keys, Band band, ModeGroup group, int proo
         String entity = values[3];
         put(keys, Kind.ENTITY, entity);
         put(keys, Kind.CQ_ZONE, values[4]);
-        put(keys, Kind.STATE, entity == null || values[5] == null ? null : entity + "/" + values[5]);
+        put(keys, Kind.STATE, entity == null || values[5] == null ? null : stateKey(entity, values[5]));
         put(keys, Kind.SQUARE, values[6]);
         put(keys, Kind.REFERENCE, References.of(values, FIRST_REFERENCE));
         Band band = Band.named(String.valueOf(values[1]));
@@ -58,6 +58,11 @@ public record Facts(Map<Kind, String> keys, Band band, ModeGroup group, int proo
             throw new IllegalArgumentException(call + " is on no band");
         }
         return new Facts(keys, band, ModeGroup.valueOf(String.valueOf(values[2])), proofs);
+    }
+
+    /** A state's key: the same letters stand for other states elsewhere. */
+    public static String stateKey(String entity, String state) {
+        return entity + "/" + state;
     }
 
     private static void put(Map<Kind, String> keys, Kind kind, @Nullable String key) {

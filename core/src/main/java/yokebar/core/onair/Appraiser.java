@@ -14,6 +14,7 @@ import yokebar.core.band.Band;
 import yokebar.core.call.Call;
 import yokebar.core.call.CallParts;
 import yokebar.core.mode.ModeGroup;
+import yokebar.core.need.Facts;
 import yokebar.core.need.Goal;
 import yokebar.core.need.Kind;
 import yokebar.core.need.NeedMark;
@@ -62,7 +63,12 @@ public final class Appraiser {
     }
 
     private record Asked(
-            Call call, Band band, @Nullable ModeGroup group, @Nullable String reference, @Nullable String square) {}
+            Call call,
+            Band band,
+            @Nullable ModeGroup group,
+            @Nullable String reference,
+            @Nullable String square,
+            @Nullable String state) {}
 
     private record Needs(List<Want> wants, @Nullable NeedMark mark, int worked, boolean workedHere) {}
 
@@ -102,7 +108,9 @@ public final class Appraiser {
             remembered.clear();
             rememberedVersion = before.version();
         }
-        Asked asked = new Asked(heard.call(), band, group, References.in(heard.comment()), atlas.square(heard.call()));
+        Call call = heard.call();
+        Asked asked =
+                new Asked(call, band, group, References.in(heard.comment()), atlas.square(call), atlas.state(call));
         return remembered.computeIfAbsent(asked, a -> needs(a, where));
     }
 
@@ -113,6 +121,9 @@ public final class Appraiser {
         if (where.situation() != null) {
             keys.put(Kind.ENTITY, Integer.toString(where.entity()));
             keys.put(Kind.CQ_ZONE, Integer.toString(where.cqZone()));
+            if (asked.state() != null) {
+                keys.put(Kind.STATE, Facts.stateKey(Integer.toString(where.entity()), asked.state()));
+            }
         }
         if (!where.area().isEmpty()) {
             keys.put(Kind.PREFIX, where.area());

@@ -98,6 +98,47 @@ class AppraiserTest {
     }
 
     @Test
+    void whereAStationLivesCountsUntilItSaysWhereItIs() {
+        Atlas homes = new Atlas(
+                Entities.shipped(),
+                new Locator("HM49kq").centre(),
+                LocalDate.parse("2026-05-01"),
+                call -> call.text().equals("K1QAB") ? new Home("MA", new Locator("FN42")) : Home.UNKNOWN);
+        List<Goal> byState = List.of(
+                new Goal(Kind.STATE, Goal.Scope.EVER, Goal.Bar.WORKED, 0),
+                new Goal(Kind.SQUARE, Goal.Scope.EVER, Goal.Bar.WORKED, 0));
+        Appraiser appraiser = new Appraiser(
+                before, homes, new Aims(byState, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null), HOUR);
+        assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
+                .contains("state MA")
+                .contains("square FN42");
+        assertThat(appraiser.of(heard("K2QAB", 14_025_000, "CT1QAA"), NOON).wants())
+                .isEmpty();
+        homes.told(new Call("K1QAB"), new Locator("FM18lv"));
+        assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
+                .contains("square FM18");
+        before.add(List.of(new Facts(Map.of(Kind.STATE, "291/MA"), Band.M40, ModeGroup.CW, 0)));
+        assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
+                .doesNotContain("state MA");
+    }
+
+    @Test
+    void whatACallbookTellsLaterCountsBelowWhatTheStationSaysItself() {
+        Call call = new Call("K1QAB");
+        Home home = new Home("MA", new Locator("FN42"));
+        assertThat(atlas.learnt(call, home)).as("nobody hears it").isFalse();
+        look(heard("K1QAB", 14_025_000, "CT1QAA"));
+        assertThat(atlas.learnt(call, home)).isTrue();
+        assertThat(atlas.learnt(call, home)).as("known already").isFalse();
+        assertThat(atlas.state(call)).isEqualTo("MA");
+        assertThat(atlas.square(call)).isEqualTo("FN42");
+        assertThat(atlas.of(call).point()).isEqualTo(new Locator("FN42").centre());
+        atlas.told(call, new Locator("FM18lv"));
+        assertThat(atlas.learnt(call, new Home(null, new Locator("FN31")))).isFalse();
+        assertThat(atlas.square(call)).isEqualTo("FM18");
+    }
+
+    @Test
     void whatWasLoggedJustNowIsNoLongerNeeded() {
         Appraiser appraiser = new Appraiser(
                 before, atlas, new Aims(goals, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null), HOUR);

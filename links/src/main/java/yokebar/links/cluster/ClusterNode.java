@@ -22,8 +22,7 @@ import org.apache.commons.net.telnet.TelnetClient;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import yokebar.links.device.ManagedLink;
-import yokebar.links.status.LinkState;
+import yokebar.links.device.KeptLink;
 import yokebar.links.status.LinkStatus;
 import yokebar.links.status.Pauses;
 
@@ -31,7 +30,7 @@ import yokebar.links.status.Pauses;
  * Keeps a line to a node open: logs in when asked to, says the start-up commands, passes on each line that comes, and begins
  * again after growing pauses when the line drops. Telnet's own negotiation never reaches a line.
  */
-public final class ClusterNode implements ManagedLink {
+public final class ClusterNode extends KeptLink {
     private static final Logger LOG = LoggerFactory.getLogger(ClusterNode.class);
     private static final Pauses PAUSES = new Pauses(Duration.ofSeconds(1), Duration.ofMinutes(2));
     private static final int CONNECT_WITHIN_MS = 8_000;
@@ -46,14 +45,9 @@ public final class ClusterNode implements ManagedLink {
     private static final int MOST_NEGOTIATION = 10_000;
 
     private final NodeSetting setting;
-    private final Clock clock;
     private final Listener listener;
-    private final Consumer<LinkStatus> watcher;
-    private final Object pause = new Object();
     private final ScheduledExecutorService timer;
-    private volatile LinkStatus status;
     private volatile @Nullable TelnetClient open;
-    private volatile boolean closed;
     private volatile Instant lastSaid;
     private volatile boolean loggedIn;
     private boolean passwordGiven;
@@ -69,53 +63,20 @@ public final class ClusterNode implements ManagedLink {
     }
 
     public ClusterNode(NodeSetting setting, Clock clock, Listener listener, Consumer<LinkStatus> watcher) {
+        super("node-" + setting.name(), PAUSES, setting.quietAfter(), clock, watcher);
         this.setting = setting;
-        this.clock = clock;
         this.listener = listener;
-        this.watcher = watcher;
         this.lastSaid = clock.instant();
-        this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
         ScheduledThreadPoolExecutor one =
-                new ScheduledThreadPoolExecutor(1, task -> daemon(task, "node-timer-" + setting.name()));
+                new ScheduledThreadPoolExecutor(1, task -> daemon("node-timer-" + setting.name(), task));
         one.setRemoveOnCancelPolicy(true);
         this.timer = one;
     }
 
-    private static Thread daemon(Runnable task, String name) {
-        Thread thread = new Thread(task, name);
-        thread.setDaemon(true);
-        return thread;
-    }
-
     @Override
-    public void start() {
-        become(LinkStatus.of(LinkState.STARTING, clock.instant(), null));
-        daemon(this::run, "node-" + setting.name()).start();
-    }
-
-    @Override
-    public LinkStatus status() {
-        LinkStatus now = status;
-        Instant last = now.lastData() == null ? now.since() : now.lastData();
-        boolean quiet = now.state() == LinkState.LIVE
-                && Duration.between(last, clock.instant()).compareTo(setting.quietAfter()) > 0;
-        return quiet ? LinkStatus.of(LinkState.QUIET, last.plus(setting.quietAfter()), now.lastData()) : now;
-    }
-
-    @Override
-    public void hurry() {
-        synchronized (pause) {
-            pause.notifyAll();
-        }
-    }
-
-    @Override
-    public void close() {
-        closed = true;
+    protected void release() {
         timer.shutdownNow();
         hangUp();
-        hurry();
-        become(LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData()));
     }
 
     /**
@@ -130,14 +91,15 @@ public final class ClusterNode implements ManagedLink {
         send(line, true);
     }
 
-    private void run() {
+    @Override
+    protected void run() {
         int failed = 0;
-        while (!closed) {
+        while (!closed()) {
             Instant began = clock.instant();
             try {
                 converse();
                 failed = 1;
-                report(failed, "hung up", setting.name() + " closed the connection.", "It is called again by itself.");
+                trouble(failed, "hung up", setting.name() + " closed the connection.", "It is called again by itself.");
             } catch (IOException e) {
                 boolean steady =
                         loggedIn && Duration.between(began, clock.instant()).compareTo(STEADY) > 0;
@@ -146,7 +108,7 @@ public final class ClusterNode implements ManagedLink {
             } catch (RuntimeException e) {
                 // A fault of our own, or of whoever listens, must not end the link for good.
                 LOG.error("Listening to {} broke off; it is called again", setting.name(), e);
-                report(
+                trouble(
                         ++failed,
                         "broke off",
                         "Listening to " + setting.name() + " broke off because of a fault in Yokebar.",
@@ -155,8 +117,8 @@ public final class ClusterNode implements ManagedLink {
                 loggedIn = false;
                 hangUp();
             }
-            if (!closed) {
-                pause(PAUSES.after(failed));
+            if (!closed()) {
+                pauseAfter(failed);
             }
         }
     }
@@ -167,7 +129,7 @@ public final class ClusterNode implements ManagedLink {
         client.connect(setting.host(), setting.port());
         client.setKeepAlive(true);
         open = client;
-        if (closed) {
+        if (closed()) {
             return;
         }
         ScheduledFuture<?> unasked = timer.schedule(this::logIn, ASKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
@@ -180,13 +142,13 @@ public final class ClusterNode implements ManagedLink {
             for (int c = in.read(); c >= 0; c = in.read()) {
                 if (c == '\n' || c == '\r') {
                     if (line.length() > 0) {
-                        heard(line.toString());
+                        takeIn(line.toString());
                         line.setLength(0);
                     }
                 } else if (line.length() < LONGEST_LINE && c != 0) {
                     line.append((char) c);
                     if (c == ':' && answered(line.toString().toLowerCase(Locale.ROOT), unasked)) {
-                        heard(line.toString());
+                        takeIn(line.toString());
                         line.setLength(0);
                     }
                 }
@@ -221,13 +183,8 @@ public final class ClusterNode implements ManagedLink {
         return asked.contains("login") || asked.contains("your call") || asked.contains("callsign");
     }
 
-    private void heard(String line) {
-        Instant now = clock.instant();
-        if (status.state() != LinkState.LIVE) {
-            become(LinkStatus.of(LinkState.LIVE, now, now));
-        } else {
-            status = LinkStatus.of(LinkState.LIVE, status.since(), now);
-        }
+    private void takeIn(String line) {
+        heard(clock.instant());
         listener.heard(line.strip());
     }
 
@@ -267,9 +224,7 @@ public final class ClusterNode implements ManagedLink {
                 // A node that asks for the password only now and then gets the commands all the same.
                 timer.schedule(this::sayCommandsAnyway, ASKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
             }
-            if (status.state() != LinkState.LIVE) {
-                become(LinkStatus.of(LinkState.LIVE, clock.instant(), clock.instant()));
-            }
+            works();
         } catch (IOException e) {
             LOG.debug("{} hung up during the login", setting.name(), e);
             hangUp();
@@ -327,62 +282,29 @@ public final class ClusterNode implements ManagedLink {
     private void report(IOException e, int failed) {
         String at = setting.host() + " port " + setting.port();
         if (e instanceof UnknownHostException) {
-            report(
+            trouble(
                     failed,
                     "address unknown",
                     "The address " + setting.host() + " of " + setting.name() + " is not known.",
                     "Is it written rightly, and is the network there?");
         } else if (e instanceof SocketTimeoutException || e instanceof NoRouteToHostException) {
-            report(
+            trouble(
                     failed,
                     "does not answer",
                     setting.name() + " does not answer at " + at + ".",
                     "Is the network there?");
         } else if (e instanceof ConnectException) {
-            report(
+            trouble(
                     failed,
                     "nobody listens",
                     "Nothing listens at " + at + ", where " + setting.name() + " should be.",
                     "Is the port right? The node may be down; it is called again by itself.");
         } else {
-            report(
+            trouble(
                     failed,
                     "line dropped",
                     "The line to " + setting.name() + " dropped: " + e.getMessage() + ".",
                     "It is called again by itself.");
         }
-    }
-
-    private void report(int failed, String brief, String reason, String fix) {
-        if (closed) {
-            return;
-        }
-        Instant now = clock.instant();
-        become(new LinkStatus(
-                LinkState.TROUBLE,
-                status.state() == LinkState.TROUBLE ? status.since() : now,
-                failed,
-                now.plus(PAUSES.after(failed)),
-                brief,
-                reason,
-                fix,
-                status.lastData()));
-    }
-
-    private void pause(Duration length) {
-        synchronized (pause) {
-            if (!closed) {
-                try {
-                    pause.wait(length.toMillis());
-                } catch (InterruptedException e) {
-                    closed = true;
-                }
-            }
-        }
-    }
-
-    private void become(LinkStatus next) {
-        status = next;
-        watcher.accept(next);
     }
 }

@@ -16,8 +16,7 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import yokebar.links.device.ManagedLink;
-import yokebar.links.status.LinkState;
+import yokebar.links.device.KeptLink;
 import yokebar.links.status.LinkStatus;
 import yokebar.links.status.Pauses;
 
@@ -25,8 +24,9 @@ import yokebar.links.status.Pauses;
  * Listens for datagrams on one UDP port and passes them on in the order they came. When the port cannot be had it says so
  * and tries again with growing pauses until it can, or until it is closed.
  */
-public final class DatagramListener implements ManagedLink {
+public final class DatagramListener extends KeptLink {
     private static final Logger LOG = LoggerFactory.getLogger(DatagramListener.class);
+    private static final Pauses PAUSES = new Pauses(Duration.ofSeconds(2), Duration.ofMinutes(1));
     private static final int MOST_BYTES = 65_535;
     /** Room in the system for bursts while the receiver is busy. */
     private static final int SYSTEM_BUFFER_BYTES = 8 << 20;
@@ -34,17 +34,8 @@ public final class DatagramListener implements ManagedLink {
     private final InetAddress address;
     private final int port;
     private final String howToChangePort;
-    private final Duration quietAfter;
     private final Consumer<Datagram> receiver;
-    private final Consumer<LinkStatus> watcher;
-    private final Clock clock;
-    private final Pauses pauses = new Pauses(Duration.ofSeconds(2), Duration.ofMinutes(1));
-    private final Object pauseLock = new Object();
-
-    private volatile LinkStatus status;
     private volatile @Nullable DatagramSocket socket;
-    private volatile boolean closed;
-    private @Nullable Thread thread;
 
     /**
      * @param port 0 for any free port
@@ -60,39 +51,11 @@ public final class DatagramListener implements ManagedLink {
             Clock clock,
             Consumer<Datagram> receiver,
             Consumer<LinkStatus> watcher) {
+        super("datagrams-" + port, PAUSES, quietAfter, clock, watcher);
         this.address = address;
         this.port = port;
         this.howToChangePort = howToChangePort;
-        this.quietAfter = quietAfter;
         this.receiver = receiver;
-        this.watcher = watcher;
-        this.clock = clock;
-        this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
-    }
-
-    /** Starts listening in a thread of its own; returns at once. */
-    @Override
-    public synchronized void start() {
-        if (thread != null) {
-            throw new IllegalStateException("already started");
-        }
-        become(LinkStatus.of(LinkState.STARTING, clock.instant(), null));
-        thread = new Thread(this::run, "datagrams-" + port);
-        thread.setDaemon(true);
-        thread.start();
-    }
-
-    /** The state now; a live link that has heard nothing for long is given as quiet. */
-    @Override
-    public LinkStatus status() {
-        LinkStatus now = status;
-        if (now.state() == LinkState.LIVE) {
-            Instant last = now.lastData() == null ? now.since() : now.lastData();
-            if (Duration.between(last, clock.instant()).compareTo(quietAfter) > 0) {
-                return LinkStatus.of(LinkState.QUIET, last.plus(quietAfter), now.lastData());
-            }
-        }
-        return now;
     }
 
     /** The port listened on, or the one asked for while there is none. */
@@ -115,38 +78,33 @@ public final class DatagramListener implements ManagedLink {
     }
 
     @Override
-    public void hurry() {
-        synchronized (pauseLock) {
-            pauseLock.notifyAll();
-        }
-    }
-
-    @Override
-    public void close() {
-        closed = true;
+    protected void release() {
         DatagramSocket open = socket;
         if (open != null) {
             open.close();
         }
-        hurry();
-        become(LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData()));
     }
 
-    private void run() {
+    /** The port is free only once the thread has let go of it; whoever opens it again next must not find it taken. */
+    @Override
+    protected Duration endsWithin() {
+        return Duration.ofSeconds(2);
+    }
+
+    @Override
+    protected void run() {
         int failed = 0;
-        while (!closed) {
+        while (!closed()) {
             try (DatagramSocket open = open()) {
                 socket = open;
                 failed = 0;
-                become(LinkStatus.of(LinkState.LIVE, clock.instant(), status.lastData()));
+                works();
                 receive(open);
             } catch (IOException e) {
-                if (closed) {
-                    return;
+                if (!closed()) {
+                    report(e, ++failed);
+                    pauseAfter(failed);
                 }
-                failed++;
-                report(e, failed);
-                pause(pauses.after(failed));
             }
         }
     }
@@ -165,18 +123,17 @@ public final class DatagramListener implements ManagedLink {
 
     private void receive(DatagramSocket open) throws IOException {
         byte[] buffer = new byte[MOST_BYTES];
-        while (!closed) {
+        while (!closed()) {
             DatagramPacket packet = new DatagramPacket(buffer, buffer.length);
             open.receive(packet);
             Instant now = clock.instant();
-            status = LinkStatus.of(LinkState.LIVE, status.since(), now);
+            heard(now);
             byte[] content = Arrays.copyOf(buffer, packet.getLength());
             receiver.accept(new Datagram(content, (InetSocketAddress) packet.getSocketAddress(), now));
         }
     }
 
     private void report(IOException e, int failed) {
-        Instant now = clock.instant();
         boolean taken = e instanceof BindException;
         String reason = taken
                 ? "UDP port " + port + " is in use by another program, or is not on this computer."
@@ -184,32 +141,10 @@ public final class DatagramListener implements ManagedLink {
                         ? "UDP port " + port + " gave up: " + e.getMessage() + "."
                         : "UDP port " + port + " cannot be read: " + e + ".";
         LOG.warn("{} (try {})", reason, failed, e);
-        Instant since = status.state() == LinkState.TROUBLE ? status.since() : now;
-        become(new LinkStatus(
-                LinkState.TROUBLE,
-                since,
+        trouble(
                 failed,
-                now.plus(pauses.after(failed)),
                 taken ? "port in use" : "port cannot be read",
                 reason,
-                taken ? "Close the other program, or " + howToChangePort : "It is tried again by itself.",
-                status.lastData()));
-    }
-
-    private void pause(Duration length) {
-        synchronized (pauseLock) {
-            if (!closed) {
-                try {
-                    pauseLock.wait(length.toMillis());
-                } catch (InterruptedException e) {
-                    closed = true;
-                }
-            }
-        }
-    }
-
-    private void become(LinkStatus next) {
-        status = next;
-        watcher.accept(next);
+                taken ? "Close the other program, or " + howToChangePort : "It is tried again by itself.");
     }
 }

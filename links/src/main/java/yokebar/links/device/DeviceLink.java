@@ -3,13 +3,11 @@ package yokebar.links.device;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import yokebar.links.status.LinkState;
 import yokebar.links.status.LinkStatus;
 import yokebar.links.status.Pauses;
 import yokebar.links.wire.DeviceAddress;
@@ -20,7 +18,7 @@ import yokebar.links.wire.Wire;
  * Keeps a device connected: opens its address, holds the conversation, notices when it falls silent or talks nonsense, and
  * tries again with growing pauses that start over only after a proper answer.
  */
-public final class DeviceLink implements ManagedLink {
+public final class DeviceLink extends KeptLink {
     private static final Logger LOG = LoggerFactory.getLogger(DeviceLink.class);
     private static final Pauses PAUSES = new Pauses(Duration.ofSeconds(1), Duration.ofSeconds(15));
     /** Without an answer for so long a device counts as silent. */
@@ -31,77 +29,38 @@ public final class DeviceLink implements ManagedLink {
     private final String name;
     private final DeviceAddress address;
     private final Supplier<Conversation> conversations;
-    private final Clock clock;
-    private final Consumer<LinkStatus> watcher;
-    private final Object pauseLock = new Object();
-    private volatile LinkStatus status;
-    private volatile boolean closed;
-    private @Nullable Thread thread;
+    private final Runnable ended;
 
     /**
      * @param name what the operator calls the device
      * @param conversations a new one for each connection
+     * @param ended told when a conversation has ended, before anybody learns why: what the device said last holds no more
      * @param watcher told about every change of state
      */
     public DeviceLink(
             String name,
             DeviceAddress address,
             Supplier<Conversation> conversations,
+            Runnable ended,
             Clock clock,
             Consumer<LinkStatus> watcher) {
+        super("device-" + name, PAUSES, null, clock, watcher);
         this.name = name;
         this.address = address;
         this.conversations = conversations;
-        this.clock = clock;
-        this.watcher = watcher;
-        this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
+        this.ended = ended;
+    }
+
+    /** Long enough for the port to be free again. */
+    @Override
+    protected Duration endsWithin() {
+        return Duration.ofSeconds(2);
     }
 
     @Override
-    public synchronized void start() {
-        if (thread != null) {
-            throw new IllegalStateException("already started");
-        }
-        become(LinkStatus.of(LinkState.STARTING, clock.instant(), null));
-        thread = new Thread(this::run, "device-" + name);
-        thread.setDaemon(true);
-        thread.start();
-    }
-
-    @Override
-    public LinkStatus status() {
-        return status;
-    }
-
-    @Override
-    public void hurry() {
-        synchronized (pauseLock) {
-            pauseLock.notifyAll();
-        }
-    }
-
-    /** Ends the connection and waits until the port is free again. */
-    @Override
-    public void close() {
-        closed = true;
-        hurry();
-        Thread running;
-        synchronized (this) {
-            running = thread;
-        }
-        if (running != null && running != Thread.currentThread()) {
-            try {
-                running.join(2000);
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
-        }
-        become(LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData()));
-    }
-
-    private void run() {
+    protected void run() {
         int failed = 0;
-        while (!closed) {
+        while (!closed()) {
             try (Wire wire = address.open()) {
                 converse(wire);
             } catch (LinkFault e) {
@@ -122,8 +81,8 @@ public final class DeviceLink implements ManagedLink {
                                 e),
                         ++failed);
             }
-            if (!closed) {
-                pause(PAUSES.after(Math.max(1, failed)));
+            if (!closed()) {
+                pauseAfter(Math.max(1, failed));
             }
         }
     }
@@ -149,7 +108,7 @@ public final class DeviceLink implements ManagedLink {
         boolean garbage = false;
         long lastAnswer = System.nanoTime();
         try {
-            while (!closed) {
+            while (!closed()) {
                 conversation.turn(System.nanoTime(), wire::write);
                 int count = wire.read(buffer, conversation.waitMs(System.nanoTime()));
                 long now = System.nanoTime();
@@ -171,28 +130,16 @@ public final class DeviceLink implements ManagedLink {
             throw new Lost(e, answered);
         } catch (IOException e) {
             throw new Lost(lost(e), answered);
+        } finally {
+            ended.run();
         }
     }
 
     private void answered(@Nullable LinkFault complaint) {
-        Instant now = clock.instant();
-        LinkStatus before = status;
-        LinkState state = complaint == null ? LinkState.LIVE : LinkState.TROUBLE;
-        // It answers, so no next try is planned; a running try that failed before is over.
-        boolean still = before.state() == state && before.nextAttempt() == null;
-        LinkStatus after = new LinkStatus(
-                state,
-                still ? before.since() : now,
-                0,
-                null,
-                complaint == null ? null : complaint.kind().brief(),
-                complaint == null ? null : complaint.reason(),
-                complaint == null ? null : complaint.fix(),
-                now);
-        if (still) {
-            status = after;
+        if (complaint == null) {
+            heard(clock.instant());
         } else {
-            become(after);
+            complains(clock.instant(), complaint.kind().brief(), complaint.reason(), complaint.fix());
         }
     }
 
@@ -221,44 +168,15 @@ public final class DeviceLink implements ManagedLink {
     }
 
     private void report(LinkFault fault, int failed) {
-        if (closed) {
-            return;
+        if (!closed()) {
+            LOG.info("{} (try {})", fault.reason(), failed);
+            LOG.debug("The try that failed", fault);
         }
-        LOG.info("{} (try {})", fault.reason(), failed);
-        LOG.debug("The try that failed", fault);
-        Instant now = clock.instant();
-        LinkStatus before = status;
-        boolean still = before.state() == LinkState.TROUBLE;
-        become(new LinkStatus(
-                LinkState.TROUBLE,
-                still ? before.since() : now,
-                failed,
-                now.plus(PAUSES.after(failed)),
-                fault.kind().brief(),
-                named(fault.reason()),
-                fault.fix(),
-                before.lastData()));
+        trouble(failed, fault.kind().brief(), named(fault.reason()), fault.fix());
     }
 
     /** What is wrong with a port says nothing of what was to be reached there. */
     private String named(String reason) {
         return reason.contains(name) ? reason : name + ": " + reason;
-    }
-
-    private void pause(Duration length) {
-        synchronized (pauseLock) {
-            if (!closed) {
-                try {
-                    pauseLock.wait(length.toMillis());
-                } catch (InterruptedException e) {
-                    closed = true;
-                }
-            }
-        }
-    }
-
-    private void become(LinkStatus next) {
-        status = next;
-        watcher.accept(next);
     }
 }

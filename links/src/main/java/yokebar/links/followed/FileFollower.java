@@ -13,8 +13,7 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import yokebar.links.device.ManagedLink;
-import yokebar.links.status.LinkState;
+import yokebar.links.device.KeptLink;
 import yokebar.links.status.LinkStatus;
 import yokebar.links.status.Pauses;
 
@@ -23,8 +22,9 @@ import yokebar.links.status.Pauses;
  * read again, one that is away is waited for. It asks for the file's size and time a few times a second, because folders on
  * shares tell nobody of changes; the file itself is never written.
  */
-public final class FileFollower implements ManagedLink {
+public final class FileFollower extends KeptLink {
     private static final Logger LOG = LoggerFactory.getLogger(FileFollower.class);
+    private static final Pauses PAUSES = new Pauses(Duration.ofMillis(500), Duration.ofSeconds(5));
     /** A program that made a contact lately will make another. */
     private static final Duration LOOK_OFTEN = Duration.ofMillis(200);
 
@@ -36,19 +36,11 @@ public final class FileFollower implements ManagedLink {
     private static final int RECORDS_AT_ONCE = 3000;
 
     private final Path file;
-    private final Duration quietAfter;
-    private final Clock clock;
     private final Receiver receiver;
-    private final Consumer<LinkStatus> watcher;
-    private final Pauses pauses = new Pauses(Duration.ofMillis(500), Duration.ofSeconds(5));
-    private final Object pause = new Object();
-    private final Thread thread;
 
     private volatile FilePosition position;
-    private volatile LinkStatus status;
-    private volatile boolean closed;
-    private boolean hurried;
     private @Nullable Stamp looked;
+    private @Nullable Trouble known;
 
     /** Takes what was read. */
     public interface Receiver {
@@ -75,34 +67,10 @@ public final class FileFollower implements ManagedLink {
             Clock clock,
             Receiver receiver,
             Consumer<LinkStatus> watcher) {
+        super("followed file " + file.getFileName(), PAUSES, quietAfter, clock, watcher);
         this.file = file;
         this.position = position;
-        this.quietAfter = quietAfter;
-        this.clock = clock;
         this.receiver = receiver;
-        this.watcher = watcher;
-        this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
-        this.thread = new Thread(this::run, "followed file " + file.getFileName());
-        thread.setDaemon(true);
-    }
-
-    @Override
-    public void start() {
-        become(LinkStatus.of(LinkState.STARTING, clock.instant(), null));
-        thread.start();
-    }
-
-    /** The state now; a file nobody wrote to for long is given as quiet. */
-    @Override
-    public LinkStatus status() {
-        LinkStatus now = status;
-        if (now.state() == LinkState.LIVE) {
-            Instant last = now.lastData() == null ? now.since() : now.lastData();
-            if (Duration.between(last, clock.instant()).compareTo(quietAfter) > 0) {
-                return LinkStatus.of(LinkState.QUIET, last.plus(quietAfter), now.lastData());
-            }
-        }
-        return now;
     }
 
     /** How far it has been read and stored. */
@@ -110,59 +78,38 @@ public final class FileFollower implements ManagedLink {
         return position;
     }
 
+    /** Long enough to finish a batch that is being stored. */
     @Override
-    public void hurry() {
-        synchronized (pause) {
-            hurried = true;
-            pause.notifyAll();
-        }
+    protected Duration endsWithin() {
+        return Duration.ofSeconds(10);
     }
 
-    /** Ends following; a batch being stored is finished first. */
     @Override
-    public void close() {
-        closed = true;
-        hurry();
-        if (Thread.currentThread() != thread) {
-            try {
-                thread.join(Duration.ofSeconds(10).toMillis());
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-            }
-        }
-        become(LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData()));
-    }
-
-    private void run() {
+    protected void run() {
         int failed = 0;
-        while (!closed) {
+        while (!closed()) {
             try {
                 look();
                 failed = 0;
                 pause(lately() ? LOOK_OFTEN : LOOK_EVERY);
             } catch (IOException e) {
-                failed++;
-                Duration wait = pauses.after(failed);
-                report(words(e), failed, wait, e);
-                pause(wait);
+                report(words(e), ++failed, e);
+                pauseAfter(failed);
             } catch (RuntimeException e) {
-                failed++;
-                Duration wait = pauses.after(failed);
                 report(
                         new Trouble(
                                 "log not written",
                                 "What stands in " + file + " could not be stored in the log.",
                                 "Is the disk full? It is tried again by itself and nothing is lost."),
-                        failed,
-                        wait,
+                        ++failed,
                         e);
-                pause(wait);
+                pauseAfter(failed);
             }
         }
     }
 
     private boolean lately() {
-        Instant last = status.lastData();
+        Instant last = lastData();
         return last != null && Duration.between(last, clock.instant()).compareTo(LATELY) < 0;
     }
 
@@ -179,15 +126,17 @@ public final class FileFollower implements ManagedLink {
                 receiver.take(read);
                 position = read.next();
             }
-            Instant lastData = fresh ? clock.instant() : status.lastData();
-            if (fresh || status.state() != LinkState.LIVE) {
-                Instant since = status.state() == LinkState.LIVE ? status.since() : clock.instant();
-                become(LinkStatus.of(LinkState.LIVE, since, lastData));
+            if (read.foreign()) {
+                throw new FileRecords.NotText("There is text in it, but no ADIF field such as <CALL:6>.");
             }
-        } while (read.more() && !closed);
-        if (read.foreign()) {
-            throw new FileRecords.NotText("There is text in it, but no ADIF field such as <CALL:6>.");
-        }
+            if (fresh) {
+                heard(clock.instant());
+                tellWatcher();
+            } else {
+                works();
+            }
+            known = null;
+        } while (read.more() && !closed());
         looked = now.settled() ? now : null;
     }
 
@@ -222,42 +171,12 @@ public final class FileFollower implements ManagedLink {
                 "Is its disk or share well? It is tried again by itself.");
     }
 
-    private void report(Trouble trouble, int failed, Duration wait, Exception cause) {
+    private void report(Trouble trouble, int failed, Exception cause) {
         looked = null;
-        Instant now = clock.instant();
-        boolean known = status.state() == LinkState.TROUBLE && trouble.reason().equals(status.reason());
-        if (!known) {
+        if (!trouble.equals(known)) {
             LOG.warn("{} (try {}): {}", trouble.reason(), failed, cause.toString());
         }
-        become(new LinkStatus(
-                LinkState.TROUBLE,
-                known ? status.since() : now,
-                failed,
-                now.plus(wait),
-                trouble.brief(),
-                trouble.reason(),
-                trouble.fix(),
-                status.lastData()));
-    }
-
-    private void pause(Duration length) {
-        synchronized (pause) {
-            if (!closed && !hurried) {
-                try {
-                    pause.wait(length.toMillis());
-                } catch (InterruptedException e) {
-                    closed = true;
-                }
-            }
-            hurried = false;
-        }
-    }
-
-    private void become(LinkStatus next) {
-        LinkStatus before = status;
-        status = next;
-        if (!next.equals(before)) {
-            watcher.accept(next);
-        }
+        known = trouble;
+        trouble(failed, trouble.brief(), trouble.reason(), trouble.fix());
     }
 }

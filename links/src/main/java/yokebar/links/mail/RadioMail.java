@@ -132,7 +132,13 @@ public final class RadioMail {
             int length = Math.min(CHUNK, content.length - sent);
             out.write(content, sent, length);
             out.flush();
-            sent = number(readLine(in), "GOT", content.length);
+            String got = readLine(in);
+            int now = number(got, "GOT", content.length);
+            // One that acknowledges nothing new would be sent the same for ever.
+            if (now <= sent) {
+                throw nonsense(got);
+            }
+            sent = now;
             progress.arrived(part, sent);
         }
         answer = readLine(in);

@@ -132,6 +132,44 @@ public final class QuaysideClient {
         }
     }
 
+    /**
+     * Shows a picture beside a contact, in the place of one before.
+     *
+     * @param contentType {@code image/png} or {@code image/jpeg}
+     * @throws ServiceRefused about the content when it is not wanted or the contact is gone
+     */
+    public void putPicture(String number, String contentType, byte[] content)
+            throws ServiceRefused, ServiceUnreachable {
+        WebService.Answer answer = calls.ask(calls.request(picture(number))
+                .header("Content-Type", contentType)
+                .PUT(HttpRequest.BodyPublishers.ofByteArray(content))
+                .build());
+        if (answer.status() >= REFUSED) {
+            throw pictureRefused(answer);
+        }
+    }
+
+    /** Takes a picture away; one that is gone already is as good as taken away. */
+    public void takePictureAway(String number) throws ServiceRefused, ServiceUnreachable {
+        WebService.Answer answer =
+                calls.ask(calls.request(picture(number)).DELETE().build());
+        if (answer.status() >= REFUSED && answer.status() != GONE) {
+            throw pictureRefused(answer);
+        }
+    }
+
+    private static String picture(String number) {
+        return "api/contacts/" + WebService.encode(number) + "/picture";
+    }
+
+    private ServiceRefused pictureRefused(WebService.Answer answer) throws ServiceUnreachable {
+        return new ServiceRefused(
+                ServiceRefused.About.CONTENT,
+                "does not want a picture",
+                "Quayside does not want the picture: " + WebService.words(answer) + ".",
+                "Put another one to the contact.");
+    }
+
     private HttpRequest.Builder request(String path, String key) throws ServiceUnreachable {
         return calls.request(path).header("Content-Type", "application/json").header("Idempotency-Key", key);
     }

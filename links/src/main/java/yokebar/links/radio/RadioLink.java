@@ -43,10 +43,11 @@ public final class RadioLink implements ManagedLink {
                 name,
                 address,
                 () -> new RadioConversation(dialects.get(), commands, pollEvery, this::take),
+                this::forget,
                 clock,
                 status -> {
                     if (status.state() != LinkState.LIVE) {
-                        forget();
+                        commands.clear();
                     }
                     watcher.accept(status);
                 });
@@ -95,7 +96,6 @@ public final class RadioLink implements ManagedLink {
 
     /** A frequency of a radio that is not connected is no frequency: it must not get into the log. */
     private void forget() {
-        commands.clear();
         if (!state.equals(RadioState.UNKNOWN)) {
             state = RadioState.UNKNOWN;
             listener.accept(state);

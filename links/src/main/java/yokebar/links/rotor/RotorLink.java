@@ -37,11 +37,11 @@ public final class RotorLink implements ManagedLink {
                 name,
                 address,
                 () -> new RotorConversation(name, travel, speed, commands, this::take),
+                () -> take(RotorState.UNKNOWN),
                 clock,
                 status -> {
                     if (status.state() != LinkState.LIVE && status.nextAttempt() != null) {
                         commands.clear();
-                        take(RotorState.UNKNOWN);
                     }
                     watcher.accept(status);
                 });

@@ -13,6 +13,9 @@ import yokebar.core.radio.Vfo;
  */
 final class ShareSentences {
     static final String REFUSED = "?;";
+    /** Three figures. */
+    private static final int MOST_WATTS = 999;
+
     private static final long SETTLES_NANOS = 700_000_000L;
 
     private final SharedRadio radio;
@@ -79,7 +82,9 @@ final class ShareSentences {
             case "FR" -> state.vfo() == Vfo.A ? "FR0;" : "FR1;";
             case "FT" -> (state.vfo() == Vfo.B) != state.split() ? "FT1;" : "FT0;";
             case "PC" ->
-                state.powerW() == null ? REFUSED : String.format(Locale.ROOT, "PC%03d;", Math.min(999, state.powerW()));
+                state.powerW() == null
+                        ? REFUSED
+                        : String.format(Locale.ROOT, "PC%03d;", Math.min(MOST_WATTS, state.powerW()));
             case "FW" ->
                 state.bandwidthHz() == null ? REFUSED : String.format(Locale.ROOT, "FW%04d;", state.bandwidthHz());
             case "SM" -> meter();
@@ -101,7 +106,7 @@ final class ShareSentences {
             case "FB" -> tune(Vfo.B, rest);
             case "MD" -> setMode(rest);
             case "DA" -> setData(rest.equals("1"));
-            case "PC" -> tell(new RadioCommand.SetPower(Integer.parseInt(rest)));
+            case "PC" -> setPower(rest);
             case "FR" -> tell(new RadioCommand.Receive(rest.equals("1") ? Vfo.B : Vfo.A));
             case "FT" -> tell(new RadioCommand.SetSplit(rest.equals("1") != (state.vfo() == Vfo.B)));
             case "KY" -> tell(new RadioCommand.SendText(rest.strip()));
@@ -123,6 +128,11 @@ final class ShareSentences {
             wantedB = hz;
         }
         return tell(new RadioCommand.Tune(vfo, hz));
+    }
+
+    private String setPower(String rest) {
+        int watts = Integer.parseInt(rest);
+        return watts < 0 || watts > MOST_WATTS ? REFUSED : tell(new RadioCommand.SetPower(watts));
     }
 
     private String setMode(String rest) {

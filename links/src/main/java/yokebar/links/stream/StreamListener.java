@@ -9,7 +9,6 @@ import java.net.ServerSocket;
 import java.net.Socket;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -18,8 +17,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import yokebar.core.adif.AdiStream;
-import yokebar.links.device.ManagedLink;
-import yokebar.links.status.LinkState;
+import yokebar.links.device.KeptLink;
 import yokebar.links.status.LinkStatus;
 import yokebar.links.status.Pauses;
 
@@ -27,24 +25,18 @@ import yokebar.links.status.Pauses;
  * Listens on a TCP port for programs that write ADIF records. A record is passed on as soon as its end is there; a program is
  * read no faster than its records are stored, so that none is lost here.
  */
-public final class StreamListener implements ManagedLink {
+public final class StreamListener extends KeptLink {
     private static final Logger LOG = LoggerFactory.getLogger(StreamListener.class);
+    private static final Pauses PAUSES = new Pauses(Duration.ofSeconds(2), Duration.ofMinutes(1));
     private static final int PIECE_BYTES = 1 << 14;
     private static final int MOST_PROGRAMS = 64;
 
     private final InetAddress address;
     private final int port;
     private final String howToChangePort;
-    private final Duration quietAfter;
-    private final Clock clock;
     private final Receiver receiver;
-    private final Consumer<LinkStatus> watcher;
-    private final Pauses pauses = new Pauses(Duration.ofSeconds(2), Duration.ofMinutes(1));
-    private final Object pause = new Object();
     private final Set<Socket> programs = ConcurrentHashMap.newKeySet();
     private volatile @Nullable ServerSocket server;
-    private volatile LinkStatus status;
-    private volatile boolean closed;
 
     /** Takes records of one program; it returns once they are stored. */
     public interface Receiver {
@@ -65,29 +57,11 @@ public final class StreamListener implements ManagedLink {
             Clock clock,
             Receiver receiver,
             Consumer<LinkStatus> watcher) {
+        super("adif-stream-" + port, PAUSES, quietAfter, clock, watcher);
         this.address = address;
         this.port = port;
         this.howToChangePort = howToChangePort;
-        this.quietAfter = quietAfter;
-        this.clock = clock;
         this.receiver = receiver;
-        this.watcher = watcher;
-        this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
-    }
-
-    @Override
-    public void start() {
-        become(LinkStatus.of(LinkState.STARTING, clock.instant(), null));
-        thread("adif-stream-" + port, this::run);
-    }
-
-    @Override
-    public LinkStatus status() {
-        LinkStatus now = status;
-        Instant last = now.lastData() == null ? now.since() : now.lastData();
-        boolean quiet = now.state() == LinkState.LIVE
-                && Duration.between(last, clock.instant()).compareTo(quietAfter) > 0;
-        return quiet ? LinkStatus.of(LinkState.QUIET, last.plus(quietAfter), now.lastData()) : now;
     }
 
     /** The port listened on, or the one asked for while there is none. */
@@ -97,25 +71,15 @@ public final class StreamListener implements ManagedLink {
     }
 
     @Override
-    public void hurry() {
-        synchronized (pause) {
-            pause.notifyAll();
-        }
-    }
-
-    @Override
-    public void close() {
-        closed = true;
+    protected void release() {
         closeQuietly(server);
         programs.forEach(StreamListener::closeQuietly);
-        hurry();
-        become(LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData()));
     }
 
-    private static void thread(String name, Runnable task) {
-        Thread thread = new Thread(task, name);
-        thread.setDaemon(true);
-        thread.start();
+    /** The port is free only once the thread has let go of it; whoever opens it again next must not find it taken. */
+    @Override
+    protected Duration endsWithin() {
+        return Duration.ofSeconds(2);
     }
 
     private static void closeQuietly(@Nullable AutoCloseable what) {
@@ -128,23 +92,23 @@ public final class StreamListener implements ManagedLink {
         }
     }
 
-    private void run() {
+    @Override
+    protected void run() {
         int failed = 0;
-        while (!closed) {
+        while (!closed()) {
             try (ServerSocket open = new ServerSocket()) {
                 open.setReuseAddress(true);
                 open.bind(new InetSocketAddress(address, port));
                 server = open;
                 failed = 0;
-                become(LinkStatus.of(LinkState.LIVE, clock.instant(), status.lastData()));
-                while (!closed) {
+                works();
+                while (!closed()) {
                     letIn(open.accept());
                 }
             } catch (IOException e) {
-                if (!closed) {
-                    failed++;
-                    report(e, failed);
-                    pause(pauses.after(failed));
+                if (!closed()) {
+                    report(e, ++failed);
+                    pauseAfter(failed);
                 }
             }
         }
@@ -157,7 +121,7 @@ public final class StreamListener implements ManagedLink {
             return;
         }
         programs.add(program);
-        thread("adif-stream-program", () -> read(program));
+        daemon("adif-stream-program", () -> read(program)).start();
     }
 
     private void read(Socket program) {
@@ -178,14 +142,14 @@ public final class StreamListener implements ManagedLink {
             programs.remove(program);
         }
         AdiStream.Entry rest = stream.rest();
-        if (rest != null && !closed) {
+        if (rest != null && !closed()) {
             pass(List.of(rest), sender);
         }
     }
 
     private void pass(List<AdiStream.Entry> records, String sender) {
         if (!records.isEmpty()) {
-            status = LinkStatus.of(LinkState.LIVE, status.since(), clock.instant());
+            heard(clock.instant());
             receiver.take(records, sender);
         }
     }
@@ -196,32 +160,10 @@ public final class StreamListener implements ManagedLink {
                 ? "TCP port " + port + " is in use by another program, or is not on this computer."
                 : "TCP port " + port + " cannot be listened on: " + e.getMessage() + ".";
         LOG.warn("{} (try {})", reason, failed, e);
-        Instant now = clock.instant();
-        become(new LinkStatus(
-                LinkState.TROUBLE,
-                status.state() == LinkState.TROUBLE ? status.since() : now,
+        trouble(
                 failed,
-                now.plus(pauses.after(failed)),
                 taken ? "port in use" : "port cannot be read",
                 reason,
-                taken ? "Close the other program, or " + howToChangePort : "It is tried again by itself.",
-                status.lastData()));
-    }
-
-    private void pause(Duration length) {
-        synchronized (pause) {
-            if (!closed) {
-                try {
-                    pause.wait(length.toMillis());
-                } catch (InterruptedException e) {
-                    closed = true;
-                }
-            }
-        }
-    }
-
-    private void become(LinkStatus next) {
-        status = next;
-        watcher.accept(next);
+                taken ? "Close the other program, or " + howToChangePort : "It is tried again by itself.");
     }
 }

@@ -3,12 +3,19 @@ package yokebar.links.cluster;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -163,5 +170,69 @@ class ClusterNodeTest {
                                     .count()
                             == 2);
         }
+    }
+
+    @Test
+    void anAddressNobodyKnowsIsSaid() {
+        NodeSetting setting = new NodeSetting(
+                "Nowhere", "nowhere.invalid", 7, "CU9QYB", null, List.of(), Duration.ZERO, Duration.ofMinutes(5));
+        node = new ClusterNode(setting, Clock.systemUTC(), listener, status -> {});
+        node.start();
+        await("trouble", () -> node.status().state() == LinkState.TROUBLE);
+        assertThat(node.status().brief()).isEqualTo("address unknown");
+        assertThat(node.status().reason()).contains("nowhere.invalid");
+    }
+
+    @Test
+    void aNodeThatOnlyAsksAndWithholdsItsPasswordGetsTheCommandsAllTheSame() throws IOException {
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            node(server.getLocalPort(), "lamp-of-the-hill", Duration.ofMillis(40));
+            try (Socket line = server.accept()) {
+                line.getOutputStream().write("login:".getBytes(StandardCharsets.US_ASCII));
+                BufferedReader in =
+                        new BufferedReader(new InputStreamReader(line.getInputStream(), StandardCharsets.US_ASCII));
+                assertThat(in.readLine()).isEqualTo("CU9QYB");
+                String next = in.readLine();
+                while (next.isEmpty()) {
+                    next = in.readLine();
+                }
+                assertThat(next).as("after the lines that keep it open").isEqualTo("sh/dx");
+                await("what was said to be told", () -> said.equals(List.of("CU9QYB", "sh/dx")));
+            }
+        }
+    }
+
+    @Test
+    void aFaultOfWhoeverListensDoesNotEndTheLine() {
+        AtomicInteger lines = new AtomicInteger();
+        NodeSetting setting = new NodeSetting(
+                "Beacon Hill",
+                "127.0.0.1",
+                hill.port(),
+                "CU9QYB",
+                null,
+                List.of(),
+                Duration.ZERO,
+                Duration.ofMinutes(5));
+        node = new ClusterNode(
+                setting,
+                Clock.systemUTC(),
+                new ClusterNode.Listener() {
+                    @Override
+                    public void heard(String line) {
+                        if (lines.incrementAndGet() == 1) {
+                            throw new IllegalStateException("a fault of our own");
+                        }
+                    }
+
+                    @Override
+                    public void said(String line) {}
+                },
+                status -> {});
+        node.start();
+        await("trouble", () -> node.status().state() == LinkState.TROUBLE);
+        assertThat(node.status().brief()).isEqualTo("broke off");
+        node.hurry();
+        await("live again", () -> node.status().state() == LinkState.LIVE && lines.get() > 1);
     }
 }

@@ -19,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import yokebar.core.call.Call;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
@@ -101,6 +102,11 @@ class RadioMailTest {
                 "BOTTLEPOST 1/OK CU9QYB/WHAT | which is not what was asked",
                 "BOTTLEPOST 1/OK CU9QYB/FROM -5 | which is not what was asked",
                 "BOTTLEPOST 1/OK CU9QYB/FROM 0/GOT 999999 | which is not what was asked",
+                "BOTTLEPOST 1/OK CU9QYB/FROM 100/GOT 100 | which is not what was asked",
+                "BOTTLEPOST 1/OK CU9QYB/FROM x | which is not what was asked",
+                "BOTTLEPOST 1/OK CU9QYB/HAVEN'T | which is not what was asked",
+                "BOTTLEPOST 1/WHO ARE YOU | which is not what was asked",
+                "BOTTLEPOST 1/OK CU9QYB/FROM 2999/GOT 3000/TAKEN 7 | which is not what was asked",
                 "BOTTLEPOST 1 | broke off the session",
             })
     void aGatewayThatTalksNonsenseIsNamed(String lines, String says) throws Exception {
@@ -114,6 +120,30 @@ class RadioMailTest {
         assertThatThrownBy(() -> against("BOTTLEPOST 1/NO this call is not known here"))
                 .isInstanceOf(ServiceRefused.class)
                 .hasMessage("The gateway says: this call is not known here.");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "BOTTLEPOST 1/OK CU9QYB/NO letters of this kind",
+                "BOTTLEPOST 1/OK CU9QYB/FROM 2999/GOT 3000/NO letters of this kind"
+            })
+    void aLetterMayBeRefusedBeforeAndAfterItWasSent(String lines) {
+        assertThatThrownBy(() -> against(lines))
+                .isInstanceOf(ServiceRefused.class)
+                .hasMessage("The gateway says: letters of this kind.");
+    }
+
+    @Test
+    void whereNobodyListensItSaysSo() throws Exception {
+        int port;
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            port = server.getLocalPort();
+        }
+        assertThatThrownBy(() -> new RadioMail("127.0.0.1", port, new Call("CU9QYB"))
+                        .send(RadioMail.cut("L1", letter(10)), new Watch()))
+                .isInstanceOf(ServiceUnreachable.class)
+                .hasMessageContaining("cannot be reached");
     }
 
     /** A session with somebody who says these lines, whatever is said to them, and hangs up. */

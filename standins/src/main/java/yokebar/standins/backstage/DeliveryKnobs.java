@@ -31,15 +31,12 @@ public final class DeliveryKnobs {
 
     Answer quayside(String knob, Map<String, String> words) throws IOException {
         switch (knob) {
-            case "up" -> quayside.setUp(DeviceKnobs.on(words));
             case "rate" -> quayside.setMostInASecond(Integer.parseInt(words.getOrDefault("requests", "40")));
-            case "refuse" -> quayside.setRefused(words.getOrDefault("call", ""), true);
-            case "allow" -> quayside.setRefused(words.getOrDefault("call", ""), false);
             case "books" -> {
                 return Answer.json(200, quayside.books());
             }
             default -> {
-                return quayside.mishaps().turn(knob, words) ? Backstage.done() : Backstage.unknown();
+                return quayside.turn(knob, words) ? Backstage.done() : Backstage.unknown();
             }
         }
         return Backstage.done();
@@ -47,10 +44,7 @@ public final class DeliveryKnobs {
 
     Answer postbag(String knob, Map<String, String> words) throws IOException {
         switch (knob) {
-            case "up" -> postbag.setUp(DeviceKnobs.on(words));
             case "pace" -> postbag.setPaceOfOthers(Double.parseDouble(words.getOrDefault("factor", "1")));
-            case "refuse" -> postbag.setRefused(words.getOrDefault("call", ""), true);
-            case "allow" -> postbag.setRefused(words.getOrDefault("call", ""), false);
             case "card" -> {
                 Map<String, String> fields = new LinkedHashMap<>(words);
                 fields.putIfAbsent("STATION_CALLSIGN", "CU9QYB");
@@ -63,7 +57,7 @@ public final class DeliveryKnobs {
                 return Answer.json(200, postbag.books());
             }
             default -> {
-                return postbag.mishaps().turn(knob, words) ? Backstage.done() : Backstage.unknown();
+                return postbag.turn(knob, words) ? Backstage.done() : Backstage.unknown();
             }
         }
         return Backstage.done();

@@ -59,12 +59,8 @@ public final class ServiceKnobs {
 
     Answer countersign(String knob, Map<String, String> words) throws Exception {
         switch (knob) {
-            case "up" -> countersign.setUp(true);
-            case "down" -> countersign.setUp(false);
             case "delay" ->
                 countersign.setQueueDelay(Duration.ofSeconds(Long.parseLong(words.getOrDefault("seconds", "3"))));
-            case "refuse" -> countersign.setRefused(words.getOrDefault("call", ""), true);
-            case "allow" -> countersign.setRefused(words.getOrDefault("call", ""), false);
             case "pace" -> countersign.setPaceOfOthers(Double.parseDouble(words.getOrDefault("factor", "1")));
             case "bust" -> countersign.bustNext();
             case "old-confirmation" ->
@@ -111,7 +107,7 @@ public final class ServiceKnobs {
                 return new Answer(200, "application/x-pkcs12", file);
             }
             default -> {
-                return countersign.mishaps().turn(knob, words) ? Backstage.done() : Backstage.unknown();
+                return countersign.turn(knob, words) ? Backstage.done() : Backstage.unknown();
             }
         }
         return Backstage.done();

@@ -1,29 +1,29 @@
 package yokebar.standins.countersign;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.security.GeneralSecurityException;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
 import yokebar.standins.adif.AdifText;
-import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
-import yokebar.standins.http.Mishaps;
+import yokebar.standins.http.SimulatedService;
 import yokebar.standins.world.Station;
 import yokebar.standins.world.World;
 
@@ -32,7 +32,7 @@ import yokebar.standins.world.World;
  * stations of the world hand in their logs at their own pace, and answers what was asked since a time. Its protocol is in
  * {@code docs/protocols/countersign.md}.
  */
-public final class Countersign implements AutoCloseable {
+public final class Countersign extends SimulatedService {
     /** The account of the demo and the tests. */
     public static final String ACCOUNT = "CU9QYB";
 
@@ -46,56 +46,36 @@ public final class Countersign implements AutoCloseable {
     private final Clock clock;
     private final Authority authority;
     private final Ledger ledger;
-    private final HttpService http;
     private final ScheduledExecutorService queue = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "countersign-queue");
         thread.setDaemon(true);
         return thread;
     });
-    private final Set<String> refusedCalls = new TreeSet<>();
     private Duration queueDelay = Duration.ofSeconds(3);
     private double paceOfOthers = 1;
     private boolean confirmOneInABustedWay;
-    private final Mishaps mishaps = new Mishaps();
     private final Enrolment enrolment;
 
     /** @param port 0 for any free port */
     public Countersign(World world, Clock clock, Path folder, int port) throws IOException, GeneralSecurityException {
+        super("countersign", port);
         this.world = world;
         this.clock = clock;
         this.authority = Authority.keptIn(folder);
         this.ledger = new Ledger(folder);
         this.enrolment = new Enrolment(authority, folder);
-        this.http = new HttpService(port)
-                .on("/countersign/api/account", request -> guarded(request, asked -> account()))
-                .on("/countersign/api/batches", request -> guarded(request, this::batches))
-                .on("/countersign/api/confirmations", request -> guarded(request, this::confirmations))
-                .on("/countersign/api/members", request -> guarded(request, asked -> members()))
-                .on("/countersign/api/requests", request -> guarded(request, enrolment::requests))
-                .on("/countersign/api/renewals", request -> guarded(request, enrolment::renewals));
-        http.start();
+        serve("account", request -> account());
+        serve("batches", this::batches);
+        serve("confirmations", this::confirmations);
+        serve("members", request -> members());
+        serve("requests", enrolment::requests);
+        serve("renewals", enrolment::renewals);
+        setUp(true);
         queue.scheduleWithFixedDelay(this::work, 200, 200, TimeUnit.MILLISECONDS);
-    }
-
-    public String address() {
-        return "http://127.0.0.1:" + http.port() + "/countersign/";
     }
 
     public Authority authority() {
         return authority;
-    }
-
-    /** Takes the service off the network or brings it back. */
-    public void setUp(boolean up) throws IOException {
-        if (up) {
-            http.start();
-        } else {
-            http.stop();
-        }
-    }
-
-    public boolean up() {
-        return http.running();
     }
 
     /** How long a batch waits before it is looked at. */
@@ -110,23 +90,6 @@ public final class Countersign implements AutoCloseable {
     /** How fast the other stations hand in their logs: 1 as they are, 10 ten times as fast, 0 never. */
     public synchronized void setPaceOfOthers(double pace) {
         paceOfOthers = pace;
-    }
-
-    /** From now on contacts with this call are refused, or no longer. */
-    public synchronized void setRefused(String call, boolean refused) {
-        if (refused) {
-            refusedCalls.add(call);
-        } else {
-            refusedCalls.remove(call);
-        }
-    }
-
-    public synchronized Set<String> refusedCalls() {
-        return new TreeSet<>(refusedCalls);
-    }
-
-    public Mishaps mishaps() {
-        return mishaps;
     }
 
     /** Requests for certificates, and the letters with their codes. */
@@ -173,14 +136,14 @@ public final class Countersign implements AutoCloseable {
         summary.put("queueDelaySeconds", queueDelay.toSeconds());
         summary.put("refusedCalls", refusedCalls());
         summary.put("letters", enrolment.letters().size());
-        summary.putAll(mishaps.summary());
+        summary.putAll(mishaps().summary());
         return summary;
     }
 
     @Override
     public void close() {
         queue.shutdownNow();
-        http.close();
+        super.close();
     }
 
     private static Answer account() {
@@ -300,21 +263,17 @@ public final class Countersign implements AutoCloseable {
         return line;
     }
 
-    private Answer guarded(Request request, HttpService.Handler handler) throws Exception {
-        return mishaps.around(request, asked -> {
-            String expected = "Basic "
-                    + Base64.getEncoder().encodeToString((ACCOUNT + ":" + PASSWORD).getBytes(StandardCharsets.UTF_8));
-            if (!expected.equals(asked.header("Authorization"))) {
-                return Answer.json(401, Map.of("words", "unknown account or wrong password"));
-            }
-            try {
-                synchronized (this) {
-                    return handler.answer(asked);
-                }
-            } catch (BatchCheck.Forbidden e) {
-                return Answer.json(403, Map.of("words", String.valueOf(e.getMessage())));
-            }
-        });
+    @Override
+    protected @Nullable Answer turnAway(Request request) {
+        return unlessKnown(request, ACCOUNT, PASSWORD, "unknown account or wrong password");
+    }
+
+    @Override
+    protected Answer unable(Exception why) throws Exception {
+        if (why instanceof BatchCheck.Forbidden) {
+            return Answer.json(403, Map.of("words", String.valueOf(why.getMessage())));
+        }
+        throw why;
     }
 
     /** Works through what has waited long enough, and lets the others' logs arrive. */
@@ -328,7 +287,12 @@ public final class Countersign implements AutoCloseable {
         int number = ledger.confirmations().size();
         for (Ledger.Entry entry : ledger.entries()) {
             if (entry.confirmAt() != null && !entry.confirmAt().isAfter(now) && !ledger.confirmed(entry.key())) {
-                ledger.save(new Ledger.Confirmation(++number, now, asTheOtherLoggedIt(entry)));
+                Map<String, String> theirs = asTheOtherLoggedIt(entry);
+                ledger.save(new Ledger.Confirmation(++number, now, theirs));
+                if (!theirs.equals(entry.fields())) {
+                    // Who logged it wrongly does not log it rightly as well.
+                    ledger.save(new Ledger.Entry(entry.key(), entry.fields(), entry.copies(), null));
+                }
             }
         }
     }
@@ -339,9 +303,10 @@ public final class Countersign implements AutoCloseable {
         }
         confirmOneInABustedWay = false;
         Map<String, String> fields = new LinkedHashMap<>(entry.fields());
-        String time = fields.getOrDefault("TIME_ON", "0000");
-        int hour = (Integer.parseInt(time.substring(0, 2)) + 2) % 24;
-        fields.put("TIME_ON", "%02d".formatted(hour) + time.substring(2));
+        LocalDateTime late =
+                LocalDateTime.ofInstant(AdifText.start(fields), ZoneOffset.UTC).plusHours(2);
+        fields.put("QSO_DATE", late.format(DateTimeFormatter.BASIC_ISO_DATE));
+        fields.put("TIME_ON", late.format(DateTimeFormatter.ofPattern("HHmmss")));
         return fields;
     }
 
@@ -380,7 +345,7 @@ public final class Countersign implements AutoCloseable {
         } catch (DateTimeException e) {
             return "the date or time of " + call + " cannot be read";
         }
-        if (refusedCalls.contains(call)) {
+        if (refuses(call)) {
             return "the call " + call + " is not a valid call";
         }
         if (!batch.signedFor().equals(fields.get("STATION_CALLSIGN"))) {
@@ -395,7 +360,7 @@ public final class Countersign implements AutoCloseable {
         return RELAYED.contains(fields.getOrDefault("PROP_MODE", "")) ? "direct contacts only" : "";
     }
 
-    private @org.jspecify.annotations.Nullable Instant confirmAt(Map<String, String> fields, Instant now) {
+    private @Nullable Instant confirmAt(Map<String, String> fields, Instant now) {
         Station other = world.station(fields.getOrDefault("CALL", "")).orElse(null);
         if (other == null || other.confirmsAfter() == null || paceOfOthers <= 0) {
             return null;

@@ -62,6 +62,11 @@ public final class HttpService implements AutoCloseable {
         }
     }
 
+    static {
+        // Else the server of the JDK keeps what follows an answer's head until the head is acknowledged, some 40 ms.
+        System.setProperty("sun.net.httpserver.nodelay", "true");
+    }
+
     private final Map<String, Handler> handlers = new LinkedHashMap<>();
     private int port;
     private @Nullable HttpServer server;

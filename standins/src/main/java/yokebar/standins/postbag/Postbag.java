@@ -8,12 +8,9 @@ import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -21,10 +18,9 @@ import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.adif.AdifText;
 import yokebar.standins.books.Books;
-import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
-import yokebar.standins.http.Mishaps;
+import yokebar.standins.http.SimulatedService;
 import yokebar.standins.world.Station;
 import yokebar.standins.world.World;
 
@@ -32,7 +28,7 @@ import yokebar.standins.world.World;
  * The batch log with electronic cards: takes a log and says at once what it stored, and holds the cards that the other stations
  * of the world put into the bag. Its protocol is in {@code docs/protocols/postbag.md}.
  */
-public final class Postbag implements AutoCloseable {
+public final class Postbag extends SimulatedService {
     /** The name of the demo and the tests. */
     public static final String NAME = "corvo-club";
 
@@ -45,9 +41,6 @@ public final class Postbag implements AutoCloseable {
     private final World world;
     private final Clock clock;
     private final Books books;
-    private final HttpService http;
-    private final Mishaps mishaps = new Mishaps();
-    private final Set<String> refusedCalls = new TreeSet<>();
     private final ScheduledExecutorService others = Executors.newSingleThreadScheduledExecutor(task -> {
         Thread thread = new Thread(task, "postbag-cards");
         thread.setDaemon(true);
@@ -57,45 +50,20 @@ public final class Postbag implements AutoCloseable {
 
     /** @param port 0 for any free port */
     public Postbag(World world, Clock clock, Path folder, int port) throws IOException {
+        super("postbag", port);
         this.world = world;
         this.clock = clock;
         this.books = new Books(folder);
-        this.http = new HttpService(port)
-                .on("/postbag/api/account", request -> guarded(request, asked -> account()))
-                .on("/postbag/api/logs", request -> guarded(request, this::log))
-                .on("/postbag/api/cards", request -> guarded(request, this::cards));
-        http.start();
+        serve("account", request -> account());
+        serve("logs", this::log);
+        serve("cards", this::cards);
+        setUp(true);
         others.scheduleWithFixedDelay(this::cardsComeIn, 200, 200, TimeUnit.MILLISECONDS);
-    }
-
-    public String address() {
-        return "http://127.0.0.1:" + http.port() + "/postbag/";
-    }
-
-    public Mishaps mishaps() {
-        return mishaps;
-    }
-
-    public void setUp(boolean up) throws IOException {
-        if (up) {
-            http.start();
-        } else {
-            http.stop();
-        }
     }
 
     /** How fast the other stations send cards: 1 as they do, 10 ten times as fast, 0 never. */
     public synchronized void setPaceOfOthers(double pace) {
         paceOfOthers = pace;
-    }
-
-    /** From now on contacts with this call are refused, or no longer. */
-    public synchronized void setRefused(String call, boolean refused) {
-        if (refused) {
-            refusedCalls.add(call);
-        } else {
-            refusedCalls.remove(call);
-        }
     }
 
     /** Every contact there, with how often it was handed in. */
@@ -109,33 +77,25 @@ public final class Postbag implements AutoCloseable {
 
     public synchronized Map<String, Object> summary() {
         Map<String, Object> summary = new LinkedHashMap<>();
-        summary.put("up", http.running());
+        summary.put("up", up());
         summary.put("contacts", books.entries().size());
         summary.put(
                 "handedInTwice",
                 books.entries().stream().filter(entry -> entry.copies() > 1).count());
         summary.put("cards", books.cards().size());
-        summary.putAll(mishaps.summary());
+        summary.putAll(mishaps().summary());
         return summary;
     }
 
     @Override
     public void close() {
         others.shutdownNow();
-        http.close();
+        super.close();
     }
 
-    private Answer guarded(Request request, HttpService.Handler handler) throws Exception {
-        return mishaps.around(request, asked -> {
-            String expected = "Basic "
-                    + Base64.getEncoder().encodeToString((NAME + ":" + PASSWORD).getBytes(StandardCharsets.UTF_8));
-            if (!expected.equals(asked.header("Authorization"))) {
-                return Answer.json(401, Map.of("words", "name and password do not fit"));
-            }
-            synchronized (this) {
-                return handler.answer(asked);
-            }
-        });
+    @Override
+    protected @Nullable Answer turnAway(Request request) {
+        return unlessKnown(request, NAME, PASSWORD, "name and password do not fit");
     }
 
     private static Answer account() {
@@ -191,7 +151,7 @@ public final class Postbag implements AutoCloseable {
 
     private String refusal(Map<String, String> fields) {
         String call = fields.getOrDefault("CALL", "");
-        if (refusedCalls.contains(call)) {
+        if (refuses(call)) {
             return "no such call: " + call;
         }
         if (fields.getOrDefault("RST_SENT", "").isBlank()) {

@@ -5,36 +5,35 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
-import java.util.TreeSet;
+import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.adif.AdifText;
 import yokebar.standins.books.Books;
-import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
-import yokebar.standins.http.Mishaps;
+import yokebar.standins.http.SimulatedService;
 
 /**
  * The online log that takes contact by contact, lets them be changed and deleted, and slows down those who ask too much. Its
  * protocol is in {@code docs/protocols/quayside.md}.
  */
-public final class Quayside implements AutoCloseable {
+public final class Quayside extends SimulatedService {
     /** The API key of the demo and the tests. */
     public static final String KEY = "qs-7f2a-lantern-quay-41";
 
+    private static final int LARGEST_PICTURE = 800_000;
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final Clock clock;
     private final Books books;
-    private final HttpService http;
-    private final Mishaps mishaps = new Mishaps();
-    private final Set<String> refusedCalls = new TreeSet<>();
+    private final Map<String, byte[]> pictures = new TreeMap<>();
     private int mostInASecond = 40;
     private Instant second = Instant.EPOCH;
     private int inThisSecond;
@@ -42,42 +41,17 @@ public final class Quayside implements AutoCloseable {
 
     /** @param port 0 for any free port */
     public Quayside(Clock clock, Path folder, int port) throws IOException {
+        super("quayside", port);
         this.clock = clock;
         this.books = new Books(folder);
-        this.http = new HttpService(port)
-                .on("/quayside/api/logbook", request -> guarded(request, asked -> logbook()))
-                .on("/quayside/api/contacts", request -> guarded(request, this::contacts));
-        http.start();
-    }
-
-    public String address() {
-        return "http://127.0.0.1:" + http.port() + "/quayside/";
-    }
-
-    public Mishaps mishaps() {
-        return mishaps;
-    }
-
-    public void setUp(boolean up) throws IOException {
-        if (up) {
-            http.start();
-        } else {
-            http.stop();
-        }
+        serve("logbook", request -> logbook());
+        serve("contacts", this::contacts);
+        setUp(true);
     }
 
     /** More requests in a second than this are asked to come again later. */
     public synchronized void setMostInASecond(int requests) {
         mostInASecond = requests;
-    }
-
-    /** From now on contacts with this call are refused, or no longer. */
-    public synchronized void setRefused(String call, boolean refused) {
-        if (refused) {
-            refusedCalls.add(call);
-        } else {
-            refusedCalls.remove(call);
-        }
     }
 
     /** Every contact there, with how often it was pushed as a new one. */
@@ -101,7 +75,7 @@ public final class Quayside implements AutoCloseable {
 
     public synchronized Map<String, Object> summary() {
         Map<String, Object> summary = new LinkedHashMap<>();
-        summary.put("up", http.running());
+        summary.put("up", up());
         summary.put(
                 "contacts",
                 books.entries().stream().filter(entry -> !entry.gone()).count());
@@ -110,29 +84,22 @@ public final class Quayside implements AutoCloseable {
         summary.put(
                 "pushedTwice",
                 books.entries().stream().filter(entry -> entry.copies() > 1).count());
+        summary.put("pictures", pictures.size());
         summary.put("slowedDown", slowedDown);
-        summary.putAll(mishaps.summary());
+        summary.putAll(mishaps().summary());
         return summary;
     }
 
     @Override
-    public void close() {
-        http.close();
-    }
-
-    private Answer guarded(Request request, HttpService.Handler handler) throws Exception {
-        return mishaps.around(request, asked -> {
-            if (!("Bearer " + KEY).equals(asked.header("Authorization"))) {
-                return Answer.json(401, Map.of("words", "no such key"));
-            }
-            synchronized (this) {
-                return tooMany() ? slowDown() : handler.answer(asked);
-            }
-        });
+    protected @Nullable Answer turnAway(Request request) {
+        if (!("Bearer " + KEY).equals(request.header("Authorization"))) {
+            return Answer.json(401, Map.of("words", "no such key"));
+        }
+        return tooMany() ? slowDown() : null;
     }
 
     private boolean tooMany() {
-        Instant now = clock.instant().truncatedTo(java.time.temporal.ChronoUnit.SECONDS);
+        Instant now = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         if (!now.equals(second)) {
             second = now;
             inThisSecond = 0;
@@ -155,8 +122,35 @@ public final class Quayside implements AutoCloseable {
         return Answer.json(200, Map.of("words", "The logbook of CU9QYB holds " + contacts + " contacts"));
     }
 
+    private Answer picture(Request request, String number) {
+        if (books.numbered(number).filter(entry -> !entry.gone()).isEmpty()) {
+            return Answer.json(404, Map.of("words", "no contact has this number"));
+        }
+        if (request.method().equals("DELETE")) {
+            return pictures.remove(number) == null
+                    ? Answer.json(404, Map.of("words", "there is no picture"))
+                    : Answer.json(200, Map.of("words", "taken away"));
+        }
+        if (!String.valueOf(request.header("Content-Type")).startsWith("image/")) {
+            return Answer.json(415, Map.of("words", "pictures are PNG or JPEG"));
+        }
+        if (request.body().length > LARGEST_PICTURE) {
+            return Answer.json(413, Map.of("words", "pictures are at most " + LARGEST_PICTURE / 1000 + " kB"));
+        }
+        pictures.put(number, request.body());
+        return Answer.json(200, Map.of("words", "shown"));
+    }
+
+    /** The pictures shown there, by the number of their contact. Kept as long as the stand-in runs. */
+    public synchronized Map<String, byte[]> pictures() {
+        return new TreeMap<>(pictures);
+    }
+
     private Answer contacts(Request request) {
         String number = request.path().replaceFirst("^/", "");
+        if (number.endsWith("/picture")) {
+            return picture(request, number.substring(0, number.length() - "/picture".length()));
+        }
         if (request.method().equals("DELETE")) {
             Books.Entry entry = books.numbered(number).orElse(null);
             if (entry == null) {
@@ -176,7 +170,7 @@ public final class Quayside implements AutoCloseable {
         }
         Map<String, String> fields = fields(request);
         String call = fields.getOrDefault("CALL", "");
-        if (refusedCalls.contains(call)) {
+        if (refuses(call)) {
             return Answer.json(422, Map.of("words", "the call " + call + " is not a valid call"));
         }
         return number.isEmpty() ? add(key, fields) : change(key, number, fields);
