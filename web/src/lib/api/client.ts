@@ -33,6 +33,7 @@ export type SourceDraft = Schema['SourceDraft'];
 export type FoundLog = Schema['FoundLog'];
 export type Tryout = Schema['TryoutView'];
 export type TryoutOptions = Schema['Draft'];
+export type PictureStanding = Schema['Standing'];
 export type LaneIdentity = Schema['IdentityView'];
 export type ServiceDraft = Schema['ServiceDraft'];
 export type ServiceOutlook = Schema['Outlook'];

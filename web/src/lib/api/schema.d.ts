@@ -91,7 +91,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['picture_1'];
+    get: operations['picture_2'];
     put?: never;
     post?: never;
     delete?: never;
@@ -395,7 +395,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    get: operations['picture'];
+    get: operations['picture_1'];
     put?: never;
     post?: never;
     delete?: never;
@@ -494,6 +494,38 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['join'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/contacts/{id}/picture': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['picture'];
+    put?: never;
+    post: operations['put'];
+    delete: operations['takeAway'];
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/contacts/{id}/picture/standing': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get: operations['standing'];
+    put?: never;
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -1870,7 +1902,7 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['handOver'];
-    delete?: never;
+    delete: operations['stopHandingOver'];
     options?: never;
     head?: never;
     patch?: never;
@@ -1934,6 +1966,22 @@ export interface paths {
     get?: never;
     put?: never;
     post: operations['export'];
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/services/{id}/identities/{identityId}/place': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put: operations['setPlace'];
+    post?: never;
     delete?: never;
     options?: never;
     head?: never;
@@ -2779,6 +2827,7 @@ export interface components {
       until: string;
     };
     Guess: {
+      confirmed: boolean;
       contact: components['schemas']['LogLine'];
       correction: {
         [key: string]: string;
@@ -2930,12 +2979,18 @@ export interface components {
       state: 'OFF' | 'STARTING' | 'LIVE' | 'QUIET' | 'TROUBLE';
       where: string;
     };
+    IdentityPlace: {
+      /** Format: int64 */
+      placeId?: number;
+    };
     IdentityView: {
       call: string;
       /** Format: date-time */
       certificateEnds?: string;
       /** Format: int64 */
       id: number;
+      /** Format: int64 */
+      placeId?: number;
       /** Format: date-time */
       validFrom: string;
       /** Format: date-time */
@@ -3041,6 +3096,7 @@ export interface components {
       filling?: number;
       /** Format: date */
       fromDay?: string;
+      handingOver?: components['schemas']['Progress'];
       handovers: components['schemas']['HandoverView'][];
       hasPassword: boolean;
       hookup?: components['schemas']['HookupView'];
@@ -3060,6 +3116,8 @@ export interface components {
       sweptUntil?: string;
       /** Format: int64 */
       unmatched: number;
+      /** Format: int64 */
+      waiting: number;
       /** @enum {string} */
       when: 'AT_ONCE' | 'EVERY' | 'AT_EXIT' | 'BY_HAND';
       withdrawalTrouble?: string;
@@ -3076,6 +3134,8 @@ export interface components {
     LetterView: {
       /** Format: int64 */
       bytes: number;
+      /** Format: int32 */
+      contacts: number;
       /** Format: int64 */
       handoverId: number;
       /** Format: int32 */
@@ -3486,6 +3546,12 @@ export interface components {
       radio?: string;
       transmitting: boolean;
     };
+    Progress: {
+      /** Format: int64 */
+      left: number;
+      /** Format: int64 */
+      total: number;
+    };
     Proof: {
       sentence: string;
       works: boolean;
@@ -3709,6 +3775,7 @@ export interface components {
       words: string;
     };
     Selection: {
+      except?: number[];
       ids?: number[];
       search?: string;
     };
@@ -3842,6 +3909,13 @@ export interface components {
       /** @enum {string} */
       level: 'EVER' | 'BAND' | 'MODE' | 'BAND_AND_MODE' | 'PROOF';
       words: string;
+    };
+    Standing: {
+      /** Format: date-time */
+      sentAt?: string;
+      service?: string;
+      there: boolean;
+      trouble?: string;
     };
     State: {
       /** Format: int64 */
@@ -4208,7 +4282,7 @@ export interface operations {
       };
     };
   };
-  picture_1: {
+  picture_2: {
     parameters: {
       query: {
         call: string;
@@ -4662,7 +4736,7 @@ export interface operations {
       };
     };
   };
-  picture: {
+  picture_1: {
     parameters: {
       query?: never;
       header?: never;
@@ -4846,6 +4920,101 @@ export interface operations {
         };
         content: {
           '*/*': components['schemas']['Parts'];
+        };
+      };
+    };
+  };
+  picture: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': string;
+        };
+      };
+    };
+  };
+  put: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: {
+      content: {
+        'application/json': {
+          /** Format: binary */
+          file: string;
+        };
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Standing'];
+        };
+      };
+    };
+  };
+  takeAway: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Standing'];
+        };
+      };
+    };
+  };
+  standing: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['Standing'];
         };
       };
     };
@@ -7315,6 +7484,28 @@ export interface operations {
       };
     };
   };
+  stopHandingOver: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+      };
+      cookie?: never;
+    };
+    requestBody?: never;
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LaneView'];
+        };
+      };
+    };
+  };
   held: {
     parameters: {
       query: {
@@ -7416,6 +7607,33 @@ export interface operations {
         };
         content: {
           '*/*': string;
+        };
+      };
+    };
+  };
+  setPlace: {
+    parameters: {
+      query?: never;
+      header?: never;
+      path: {
+        id: number;
+        identityId: number;
+      };
+      cookie?: never;
+    };
+    requestBody: {
+      content: {
+        'application/json': components['schemas']['IdentityPlace'];
+      };
+    };
+    responses: {
+      /** @description OK */
+      200: {
+        headers: {
+          [name: string]: unknown;
+        };
+        content: {
+          '*/*': components['schemas']['LaneView'];
         };
       };
     };

@@ -69,7 +69,7 @@
   <Button size="small" kind="tertiary" on:click={() => (asking = 'edit')}>Change a field</Button>
   <SendChosen {app} {chosen} />
   <Button size="small" kind="ghost" on:click={() => (asking = 'delete')}>Delete</Button>
-  {#if !chosen.all && chosen.size < app.log.found}
+  {#if !chosen.whole && chosen.size < app.log.found}
     <button class="more" onclick={() => chosen.chooseAll(app.log.found)}
       >Choose all {grouped(app.log.found)}</button
     >

@@ -7,6 +7,7 @@
   import Drawer from '../shared/Drawer.svelte';
   import SealGlyph from '../shared/SealGlyph.svelte';
   import { changedFields, clashes, followed, MAIN_FIELDS, otherFields, PROPAGATION } from './fields';
+  import ContactPicture from './ContactPicture.svelte';
   import Records from '../intake/Records.svelte';
   import Journey from './Journey.svelte';
 
@@ -19,7 +20,7 @@
   let theirs = $state.raw<Record<string, string>>({});
   let saved = $state(false);
   let saving = $state(false);
-  let tab = $state<'journey' | 'fields' | 'records'>('journey');
+  let tab = $state<'journey' | 'fields' | 'records' | 'picture'>('journey');
 
   const changes = $derived(contact ? changedFields(contact.fields, form) : {});
   const dirty = $derived(Object.keys(changes).length > 0);
@@ -99,6 +100,10 @@
     theirs = Object.fromEntries(Object.entries(theirs).filter(([other]) => other !== name));
   }
 
+  function serviceName(service: number): string {
+    return app.lanes.all.find((lane) => lane.id === service)?.name ?? 'Service';
+  }
+
   async function startOver() {
     problem = undefined;
     const fresh = await got(api.GET('/api/contacts/{id}', { params: { path: { id } } }));
@@ -128,7 +133,7 @@
     {#each contact.line.seals as seal (seal.service)}
       <p class="standing">
         <SealGlyph state={seal.state} size={18} />
-        <span>Countersign: <strong>{STATE_NAMES[seal.state as LaneState]}</strong></span>
+        <span>{serviceName(seal.service)}: <strong>{STATE_NAMES[seal.state as LaneState]}</strong></span>
         {#if seal.reason}<span class="reason">{seal.reason}</span>{/if}
       </p>
     {/each}
@@ -137,10 +142,13 @@
       <button role="tab" aria-selected={tab === 'journey'} onclick={() => (tab = 'journey')}>Journey</button>
       <button role="tab" aria-selected={tab === 'fields'} onclick={() => (tab = 'fields')}>Fields</button>
       <button role="tab" aria-selected={tab === 'records'} onclick={() => (tab = 'records')}>Records</button>
+      <button role="tab" aria-selected={tab === 'picture'} onclick={() => (tab = 'picture')}>Picture</button>
     </div>
 
     {#if tab === 'journey'}
       <Journey steps={contact.journey} />
+    {:else if tab === 'picture'}
+      <ContactPicture {id} call={contact.line.call} version={contact} />
     {:else if tab === 'records'}
       <Records {id} version={contact.version} call={contact.line.call} onchanged={() => void read()} />
     {:else}

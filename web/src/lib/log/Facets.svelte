@@ -28,7 +28,6 @@
     OPERATOR: 'Operator',
     STATION_CALLSIGN: 'Own call',
     PROP_MODE: 'Via',
-    COUNTERSIGN: 'Countersign',
   };
   const GROUPS: Record<string, string> = { PHONE: 'phone', CW: 'CW', DIGITAL: 'digital' };
 
@@ -59,8 +58,10 @@
     }
   }
 
+  const service = (field: string) => app.lanes.all.find((lane) => lane.name.toUpperCase() === field);
+
   function words(field: string, value: string): string {
-    if (field === 'COUNTERSIGN') {
+    if (service(field)) {
       return STATE_NAMES[value as LaneState] ?? value;
     }
     return field === 'GROUP' ? (GROUPS[value] ?? value) : value;
@@ -87,7 +88,7 @@
   {#each counts?.facets ?? [] as facet (facet.field)}
     {#if facet.values.length > 1 || chosen(typed, facet.name).length > 0}
       <section>
-        <h2>{NAMES[facet.field] ?? facet.name}</h2>
+        <h2>{NAMES[facet.field] ?? service(facet.field)?.name ?? facet.name}</h2>
         <ul>
           {#each facet.values.slice(0, opened.has(facet.field) ? undefined : SHOWN) as { value, contacts } (value)}
             <li>

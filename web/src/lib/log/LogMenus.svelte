@@ -29,7 +29,7 @@
   }
 
   async function readFields() {
-    const services = ['COUNTERSIGN'];
+    const services = app.lanes.all.map((lane) => lane.name.toUpperCase());
     fields = choosable(await got(api.GET('/api/log/fields')), services);
   }
 

@@ -1,13 +1,13 @@
 <script lang="ts">
-  import type { LogLine } from '../api/client';
-  import { STATE_NAMES, type LaneState } from '../services/lanes.svelte';
+  import type { Lane, LogLine } from '../api/client';
+  import Seals from '../services/Seals.svelte';
   import { localTime } from '../shared/format';
-  import SealGlyph from '../shared/SealGlyph.svelte';
   import type { Column } from './columns';
 
   let {
     line,
     columns,
+    lanes,
     top,
     open,
     cursor,
@@ -23,6 +23,7 @@
     /** Not here yet while its page is being fetched. */
     line: LogLine | undefined;
     columns: Column[];
+    lanes: readonly Lane[];
     top: number;
     open: boolean;
     cursor: boolean;
@@ -35,9 +36,6 @@
     onsave: (value: string, step: number) => void;
     oncancel: () => void;
   } = $props();
-
-  const seal = $derived(line?.seals[0]);
-  const words = $derived(STATE_NAMES[(seal?.state ?? 'NOT_MEANT') as LaneState]);
 
   function typed(event: KeyboardEvent) {
     const value = (event.target as HTMLInputElement).value;
@@ -105,10 +103,9 @@
         {/if}
       </span>
     {/each}
-    <span role="cell" class="seal" title={seal?.reason ?? ''}>
-      <SealGlyph state={seal?.state ?? 'NOT_MEANT'} />
-      {words}
-    </span>
+    {#if lanes.length > 0}
+      <span role="cell"><Seals {lanes} seals={line.seals} word={lanes.length === 1} /></span>
+    {/if}
   {:else}
     <span></span><span class="coming" role="cell" aria-label="Being read"></span>
   {/if}
@@ -180,14 +177,6 @@
   .line:hover .repeated,
   .open .repeated {
     color: var(--yb-ink-2);
-  }
-
-  .seal {
-    display: flex;
-    align-items: center;
-    gap: 5px;
-    color: var(--yb-ink-2);
-    font-size: 12px;
   }
 
   input[type='checkbox'] {

@@ -5,13 +5,17 @@
   import LogRow from './LogRow.svelte';
   import type { Chosen } from './chosen.svelte';
   import { column, fitting } from './columns';
+  import SealHeads from '../services/SealHeads.svelte';
   import { placeAt, rowWindow, scrollFor } from './row-window';
 
   let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
 
   const ROW_HEIGHT = 30;
   const OPEN_AFTER_MS = 220;
-  const CHOICE_AND_SEAL_PX = 28 + 12 + 104 + 2 * 16;
+  const CHOICE_PX = 28 + 12 + 2 * 16;
+  /** One seal with its word, or as many shapes as there are services. */
+  const SEAL_WITH_WORD_PX = 104;
+  const SEAL_PX = 24;
   let opening: ReturnType<typeof setTimeout> | undefined;
   let scroller = $state<HTMLDivElement | null>(null);
   let scrollTop = $state(0);
@@ -23,9 +27,11 @@
   let problem = $state('');
 
   const log = $derived(app.log);
-  /** What is left for columns beside the box to choose with, the seal and the margins. */
-  const columns = $derived(fitting(app.logColumns.map(column), width - CHOICE_AND_SEAL_PX));
-  const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} 104px`);
+  const lanes = $derived(app.lanes.sealed);
+  const sealsPx = $derived(lanes.length === 1 ? SEAL_WITH_WORD_PX : lanes.length * SEAL_PX);
+  /** What is left for columns beside the box to choose with, the seals and the margins. */
+  const columns = $derived(fitting(app.logColumns.map(column), width - CHOICE_PX - sealsPx));
+  const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} ${sealsPx}px`);
   const view = $derived(rowWindow(scrollTop, viewHeight, log.found, ROW_HEIGHT));
   const places = $derived(Array.from({ length: view.end - view.first }, (_, i) => view.first + i));
   const holding = $derived(pointed || scrollTop > ROW_HEIGHT / 2 || editing !== undefined);
@@ -184,8 +190,9 @@
       <input
         type="checkbox"
         aria-label="Choose all that were found"
-        checked={chosen.all}
-        onchange={() => (chosen.all ? chosen.clear() : chosen.chooseAll(log.found))}
+        checked={chosen.whole}
+        indeterminate={chosen.size > 0 && !chosen.whole}
+        onchange={() => (chosen.whole ? chosen.clear() : chosen.chooseAll(log.found))}
       />
     </span>
     {#each columns as c (c.field)}
@@ -198,7 +205,9 @@
         </button>
       </span>
     {/each}
-    <span role="columnheader">Countersign</span>
+    {#if lanes.length > 0}
+      <span role="columnheader"><SealHeads {lanes} word={lanes.length === 1} /></span>
+    {/if}
   </div>
   {#if problem}<p class="problem trouble" role="alert">{problem}</p>{/if}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
@@ -221,6 +230,7 @@
         <LogRow
           {line}
           {columns}
+          {lanes}
           top={placeAt(place, view, ROW_HEIGHT)}
           open={line !== undefined && app.openContact === line.id}
           cursor={cursor === place}

@@ -2,50 +2,55 @@
   import { Button } from 'carbon-components-svelte';
   import { api, got, Problem } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
-  import { counted } from '../shared/format';
+  import { counted, grouped } from '../shared/format';
   import Menu from '../shared/Menu.svelte';
   import type { Chosen } from './chosen.svelte';
 
   let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
+
+  /** The card desk takes no more at once. */
+  const MOST = 5000;
 
   let manager = $state('');
   let said = $state('');
   let problem = $state('');
 
   const ready = $derived(app.lanes.all.filter((lane) => lane.complete && !lane.byHand));
-  const contactIds = $derived([...chosen.ids]);
 
-  async function act(action: () => Promise<unknown>, done: string) {
+  async function act(action: (contactIds: number[]) => Promise<unknown>, done: (contacts: number) => string) {
     problem = '';
     said = '';
     try {
-      await action();
-      said = done;
+      const contactIds = await chosen.numbers(app.log.search, MOST);
+      await action(contactIds);
+      said = done(contactIds.length);
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }
   }
 
   function card(via: 'BUREAU' | 'DIRECT' | 'MANAGER') {
-    const wish = { contactIds, via, manager: via === 'MANAGER' ? manager : undefined };
+    const way = { via, manager: via === 'MANAGER' ? manager : undefined };
     void act(
-      () => got(api.POST('/api/cards', { body: wish })),
-      `${counted(contactIds.length, 'card')} to print, under Services, Card desk.`,
+      (contactIds) => got(api.POST('/api/cards', { body: { contactIds, ...way } })),
+      (contacts) => `${counted(contacts, 'card')} to print, under Services, Card desk.`,
     );
   }
 </script>
 
 <Menu label="Send">
-  {#if chosen.all}
-    <p class="muted">Choose contacts one by one to send just those; what is due goes under Services.</p>
+  {#if chosen.size > MOST}
+    <p class="muted">
+      At most {grouped(MOST)} go from here at once. All that is due, or a range of days, goes under Services.
+    </p>
   {:else}
     {#each ready as lane (lane.id)}
       <button
         class="choice"
         onclick={() =>
           act(
-            () => app.lanes.handOver(lane.id, { contactIds }),
-            `What of them is due is on its way to ${lane.name}.`,
+            (contactIds) => app.lanes.handOver(lane.id, { contactIds }),
+            () => `What of them is due is on its way to ${lane.name}.`,
           )}>To {lane.name} now</button
       >
     {/each}
@@ -86,7 +91,7 @@
   }
 
   input {
-    width: 120px;
+    width: 140px;
     height: 28px;
     padding: 0 8px;
     border: 1px solid var(--yb-line-strong);
@@ -95,5 +100,9 @@
     color: var(--yb-ink);
     font: inherit;
     text-transform: uppercase;
+  }
+
+  input::placeholder {
+    text-transform: none;
   }
 </style>

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { Chosen } from './chosen.svelte';
 
 describe('Chosen', () => {
@@ -17,17 +17,44 @@ describe('Chosen', () => {
     chosen.toggle(3);
     chosen.chooseAll(9);
     expect(chosen.size).toBe(9);
+    expect(chosen.whole).toBe(true);
     expect(chosen.has(77)).toBe(true);
-    expect(chosen.selection('40m')).toEqual({ search: '40m' });
+    expect(chosen.selection('40m')).toEqual({ search: '40m', except: [] });
   });
 
-  it('names them again when one is added or taken out', () => {
+  it('leaves out of all those that are taken out, and no other', () => {
     const chosen = new Chosen();
     chosen.chooseAll(9);
-    chosen.add([1, 2]);
-    expect(chosen.all).toBe(false);
-    expect(chosen.selection('40m')).toEqual({ ids: [1, 2] });
+    chosen.toggle(3);
+    chosen.toggle(4);
+    chosen.toggle(4);
+    expect(chosen.size).toBe(8);
+    expect(chosen.whole).toBe(false);
+    expect(chosen.has(3)).toBe(false);
+    expect(chosen.has(4)).toBe(true);
+    expect(chosen.selection('40m')).toEqual({ search: '40m', except: [3] });
+    chosen.add([3, 5]);
+    expect(chosen.whole).toBe(true);
     chosen.clear();
     expect(chosen.size).toBe(0);
+    chosen.add([1, 2]);
+    expect(chosen.selection('40m')).toEqual({ ids: [1, 2] });
+  });
+
+  it('names those it holds where a service wants numbers', async () => {
+    const fetched = vi.fn((request: Request) => {
+      const asked = new URL(request.url).searchParams;
+      expect(asked.get('search')).toBe('40m');
+      return Promise.resolve(Response.json([9, 8, 7, 6, 5].slice(0, Number(asked.get('limit')))));
+    });
+    vi.stubGlobal('fetch', fetched);
+    const chosen = new Chosen();
+    chosen.add([1, 2, 3]);
+    expect(await chosen.numbers('40m', 2)).toEqual([1, 2]);
+    expect(fetched).not.toHaveBeenCalled();
+    chosen.chooseAll(5);
+    chosen.toggle(8);
+    expect(await chosen.numbers('40m', 3)).toEqual([9, 7, 6]);
+    vi.unstubAllGlobals();
   });
 });

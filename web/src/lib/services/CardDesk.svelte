@@ -13,7 +13,8 @@
     {
       pile: 'TO_SEND',
       label: 'To send',
-      empty: 'No card is wanted. Choose contacts in the Log and say “Card” there, or scan one that came.',
+      empty:
+        'No card is wanted. Choose contacts in the Log and send each a card there, or scan one that came.',
     },
     { pile: 'SENT', label: 'Sent', empty: 'No card of ours is on its way.' },
     { pile: 'RECEIVED', label: 'Received', empty: 'No paper card has come yet.' },
@@ -204,6 +205,7 @@
 
   .bar {
     justify-content: space-between;
+    margin-bottom: 12px;
   }
 
   .act {

@@ -1,10 +1,17 @@
 <script lang="ts">
-  import { Button, FileUploaderButton, PasswordInput, TextInput } from 'carbon-components-svelte';
-  import { Problem, type Lane, type LaneIdentity } from '../api/client';
+  import {
+    Button,
+    FileUploaderButton,
+    PasswordInput,
+    Select,
+    SelectItem,
+    TextInput,
+  } from 'carbon-components-svelte';
+  import { Problem, type Lane, type LaneIdentity, type PlaceView } from '../api/client';
   import { utcDate } from '../shared/format';
   import type { LaneStore } from './lanes.svelte';
 
-  let { lane, lanes }: { lane: Lane; lanes: LaneStore } = $props();
+  let { lane, lanes, places }: { lane: Lane; lanes: LaneStore; places: readonly PlaceView[] } = $props();
 
   let form = $state<'none' | 'ask' | 'install' | number>('none');
   let call = $state('');
@@ -67,6 +74,16 @@
     );
   }
 
+  function setPlace(identity: LaneIdentity, placeId: number) {
+    const name = places.find((place) => place.id === placeId)?.name;
+    void run(
+      () => lanes.setPlace(lane.id, identity.id, placeId),
+      name
+        ? `Contacts made as ${identity.call} are sent as made from ${name} unless they say otherwise.`
+        : `Contacts made as ${identity.call} are sent with the place they say, or none.`,
+    );
+  }
+
   async function tryIt(identity: LaneIdentity) {
     problem = undefined;
     said = '';
@@ -87,11 +104,28 @@
     <p>
       <span class="mono call">{identity.call}</span>
       <span class="muted"
-        >covers contacts from {utcDate(identity.validFrom)} to {utcDate(
-          identity.validUntil,
-        )}{identity.certificateEnds ? `; to be renewed by ${utcDate(identity.certificateEnds)}` : ''}</span
+        >covers contacts from <span class="day">{utcDate(identity.validFrom)}</span> to
+        <span class="day">{utcDate(identity.validUntil)}</span>{#if identity.certificateEnds}; to be renewed
+          by
+          <span class="day">{utcDate(identity.certificateEnds)}</span>{/if}</span
       >
     </p>
+    {#if places.length > 0}
+      <Select
+        size="sm"
+        labelText="Place of contacts that do not say theirs"
+        selected={identity.placeId ?? 0}
+        on:update={(event) => setPlace(identity, Number(event.detail))}
+      >
+        <SelectItem value={0} text="none is sent" />
+        {#each places as place (place.id)}
+          <SelectItem
+            value={place.id}
+            text={place.locator ? `${place.name}, ${place.locator}` : place.name}
+          />
+        {/each}
+      </Select>
+    {/if}
     <div class="keys">
       <button onclick={() => tryIt(identity)}>Try</button>
       <button
@@ -211,6 +245,10 @@
 {#if said}<p role="status">{said}</p>{/if}
 
 <style>
+  .day {
+    white-space: nowrap;
+  }
+
   .call {
     font-weight: 600;
   }

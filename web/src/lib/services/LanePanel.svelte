@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button } from 'carbon-components-svelte';
+  import { Button, ProgressBar } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import type { Lane } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
@@ -15,6 +15,8 @@
   let { lane, app }: { lane: Lane; app: AppState } = $props();
 
   const RENEW_DAYS = 60;
+  /** Fewer are gone before a bar could be read. */
+  const WORTH_A_BAR = 200;
 
   const lanes = $derived(app.lanes);
   const ready = $derived(lane.complete && (!lane.signed || lane.identities.length > 0));
@@ -44,7 +46,11 @@
     </nav>
     <div class="actions">
       <Button size="small" disabled={lane.due === 0 || !ready} on:click={() => lanes.handOver(lane.id)}>
-        {lane.due === 0 ? 'Nothing is due' : `Hand over ${counted(lane.due, 'contact')} now`}
+        {lane.due === 0
+          ? 'Nothing is due'
+          : lane.waiting === 0
+            ? 'Try again now'
+            : `Hand over ${counted(lane.waiting, 'contact')} now`}
       </Button>
       {#if lane.confirms}
         <Button
@@ -82,9 +88,25 @@
     </div>
   {/if}
 
+  {#if lane.handingOver && lane.handingOver.total >= WORTH_A_BAR}
+    <div class="progress">
+      <ProgressBar
+        size="sm"
+        labelText="Handing over"
+        value={lane.handingOver.total - lane.handingOver.left}
+        max={lane.handingOver.total}
+        helperText={`${grouped(lane.handingOver.total - lane.handingOver.left)} of ${counted(lane.handingOver.total, 'contact')}`}
+      />
+      {#if lane.when === 'AT_ONCE'}
+        <span class="muted">It goes by itself; <em>Pause all</em> stops it.</span>
+      {:else}
+        <Button kind="ghost" size="small" on:click={() => lanes.stopHandingOver(lane.id)}>Stop</Button>
+      {/if}
+    </div>
+  {/if}
   <LaneTrack counts={lane.counts} />
 
-  {#if page === 'setup'}<LaneSetup {lane} {lanes} />
+  {#if page === 'setup'}<LaneSetup {lane} {lanes} places={app.station.view?.places ?? []} />
   {:else if page === 'back'}<ComingBack {lane} {app} />
   {:else}<GoingOut {lane} {app} {ready} onsetup={() => (page = 'setup')} />{/if}
 </article>
@@ -121,7 +143,15 @@
     margin-left: auto;
   }
 
-  .fault {
+  .fault,
+  .progress {
     margin-top: 12px;
+  }
+
+  .progress {
+    display: grid;
+    grid-template-columns: 1fr auto;
+    align-items: center;
+    gap: 16px;
   }
 </style>

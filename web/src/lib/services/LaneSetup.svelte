@@ -1,12 +1,12 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import type { Lane } from '../api/client';
+  import type { Lane, PlaceView } from '../api/client';
   import AccountForm from './AccountForm.svelte';
   import IdentityDesk from './IdentityDesk.svelte';
   import LaneChoices from './LaneChoices.svelte';
   import type { LaneStore } from './lanes.svelte';
 
-  let { lane, lanes }: { lane: Lane; lanes: LaneStore } = $props();
+  let { lane, lanes, places }: { lane: Lane; lanes: LaneStore; places: readonly PlaceView[] } = $props();
 
   const accountDone = $derived(lane.complete);
   const identityDone = $derived(!lane.signed || lane.identities.length > 0);
@@ -20,7 +20,7 @@
   {#if lane.signed}
     <section class:done={identityDone} aria-label="Signing identity">
       <h3 class="small-head"><span class="step">2</span> Signing identity</h3>
-      <IdentityDesk {lane} {lanes} />
+      <IdentityDesk {lane} {lanes} {places} />
     </section>
   {/if}
   <section aria-label="What goes there">

@@ -84,7 +84,11 @@
     {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
     <div class="act">
       <Button kind="tertiary" size="small" disabled={!mail.view?.due} on:click={() => act(() => mail.pack())}
-        >{mail.view?.due ? `Pack ${counted(mail.view.due, 'due contact')}` : 'Nothing is due'}</Button
+        >{mail.view?.due
+          ? `Pack ${counted(mail.view.due, 'due contact')}`
+          : mail.view?.letters.length
+            ? 'All that is due is packed'
+            : 'Nothing is due'}</Button
       >
       {#if mail.view?.session.sending}
         <Button kind="danger-tertiary" size="small" on:click={() => act(() => mail.end())}>Stop</Button>
@@ -116,15 +120,16 @@
       <table class="list">
         <thead>
           <tr
-            ><th>Letter</th><th class="number">Parts there</th><th class="number">Acknowledged</th><th
-              ><span class="visually-hidden">Do</span></th
-            ></tr
+            ><th>Letter</th><th class="number">Contacts</th><th class="number">Parts there</th><th
+              class="number">Acknowledged</th
+            ><th><span class="visually-hidden">Do</span></th></tr
           >
         </thead>
         <tbody>
           {#each mail.view.letters as letter (letter.handoverId)}
             <tr>
               <td>Handover <span class="mono">{letter.handoverId}</span></td>
+              <td class="mono number">{grouped(letter.contacts)}</td>
               <td class="mono number">{letter.partsTaken} of {letter.parts}</td>
               <td class="mono number">{kilobytes(letter.sentBytes)} of {kilobytes(letter.bytes)} kB</td>
               <td class="last">

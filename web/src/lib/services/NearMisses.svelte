@@ -94,9 +94,17 @@
             <td class:other={differs(guess, 'BAND')}>{guess.contact.band}</td>
             <td class:other={differs(guess, 'MODE', 'MODE_GROUP')}>{guess.contact.mode}</td>
             <td class="mono" class:other={differs(guess, 'OWN_CALL')}>{guess.contact.ownCall}</td>
-            <td class="why">{guess.differences.map((d) => WORDS[d]).join(' and ')}</td>
+            <td class="why"
+              >{guess.differences.map((d) => WORDS[d]).join(' and ')}{#if guess.confirmed}<span class="muted"
+                  >; ours is confirmed as it stands</span
+                >{/if}</td
+            >
             <td class="act">
-              <Button kind="tertiary" size="small" on:click={() => correct(one, guess)}>Correct ours</Button>
+              <Button
+                kind={guess.confirmed ? 'ghost' : 'tertiary'}
+                size="small"
+                on:click={() => correct(one, guess)}>Correct ours</Button
+              >
             </td>
           </tr>
         {/each}

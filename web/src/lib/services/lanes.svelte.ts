@@ -37,6 +37,12 @@ export const STATE_NAMES = {
 /** The services with their counts, handovers and problems. */
 export class LaneStore {
   all = $state.raw<Lane[]>([]);
+  /** Those a contact shows its seals of: in use, and cards once there is one. */
+  readonly sealed = $derived(
+    this.all.filter(
+      (lane) => lane.inUse && (!lane.byHand || Object.values(lane.counts).some((contacts) => contacts > 0)),
+    ),
+  );
   problem = $state('');
   /** Lane id to the contacts that need the operator. */
   refused = $state<Record<number, LogLine[]>>({});
@@ -81,6 +87,11 @@ export class LaneStore {
   /** Hands over all that is due, or what of it is wished for. */
   async handOver(id: number, wish: HandoverWish = {}): Promise<void> {
     this.#put(await got(api.POST('/api/services/{id}/handovers', { params: { path: { id } }, body: wish })));
+  }
+
+  /** What was asked to go and is not on its way yet stays due. */
+  async stopHandingOver(id: number): Promise<void> {
+    this.#put(await got(api.DELETE('/api/services/{id}/handovers', { params: { path: { id } } })));
   }
 
   announce(news: FirstsNews): void {
@@ -210,6 +221,13 @@ export class LaneStore {
   async renew(id: number, identityId: number): Promise<void> {
     const params = { path: { id, identityId } };
     this.#put(await got(api.POST('/api/services/{id}/identities/{identityId}/renew', { params })));
+  }
+
+  /** @param placeId 0 for none */
+  async setPlace(id: number, identityId: number, placeId: number): Promise<void> {
+    const params = { path: { id, identityId } };
+    const body = { placeId: placeId || undefined };
+    this.#put(await got(api.PUT('/api/services/{id}/identities/{identityId}/place', { params, body })));
   }
 
   async testIdentity(id: number, identityId: number): Promise<{ works: boolean; sentence: string }> {

@@ -36,6 +36,7 @@ const lane = (counts: Record<string, number>, more: Partial<Lane> = {}): Lane =>
   },
   counts,
   due: 0,
+  waiting: 0,
   identities: [],
   handovers: [],
   ...more,
@@ -46,6 +47,16 @@ describe('LaneStore', () => {
 
   beforeEach(() => (server = new FakeServer()));
   afterEach(() => vi.unstubAllGlobals());
+
+  it('shows seals of the services in use, and of cards once there is one', () => {
+    const store = new LaneStore();
+    const quayside = lane({ ACCEPTED: 3 }, { id: 2, name: 'Quayside', inUse: false });
+    const paper = { id: 4, name: 'Paper', byHand: true };
+    store.all = [lane({}), quayside, lane({ DUE: 0 }, paper)];
+    expect(store.sealed.map(({ id }) => id)).toEqual([1]);
+    store.all = [lane({}), quayside, lane({ DUE: 2 }, paper)];
+    expect(store.sealed.map(({ id }) => id)).toEqual([1, 4]);
+  });
 
   it('reads the contacts behind a problem only where there are some', async () => {
     server

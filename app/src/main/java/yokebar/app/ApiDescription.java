@@ -5,12 +5,14 @@ import io.swagger.v3.core.converter.AnnotatedType;
 import io.swagger.v3.core.converter.ModelConverter;
 import io.swagger.v3.core.converter.ModelConverterContext;
 import io.swagger.v3.core.util.Json;
+import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Schema;
+import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.Iterator;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
@@ -19,12 +21,11 @@ import org.springframework.context.annotation.Configuration;
 class ApiDescription {
 
     @Bean
-    OpenApiCustomizer title() {
-        return api -> {
-            api.info(new Info().title("Yokebar").version("1").description("The station's log and its couplings."));
-            // The address it was asked at would make the description differ from machine to machine.
-            api.setServers(null);
-        };
+    OpenAPI title() {
+        return new OpenAPI()
+                .info(new Info().title("Yokebar").version("1").description("The station's log and its couplings."))
+                // The address it was asked at would make the description differ from machine to machine.
+                .servers(List.of(new Server().url("/")));
     }
 
     @Bean

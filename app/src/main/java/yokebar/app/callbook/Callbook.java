@@ -137,7 +137,7 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
     private boolean ask(Call base) throws ServiceRefused, ServiceUnreachable {
         CallbookEntry entry = during(() -> client().find(base)).orElse(null);
         CallbookStore.Picture picture = entry == null || entry.picture() == null ? null : picture(entry.picture());
-        store.keep(base.text(), entry, picture);
+        store.keep(base, entry, picture);
         moved(1, base.text() + (entry == null ? " is not known." : ": " + entry.name() + "."));
         return entry != null;
     }

@@ -147,11 +147,14 @@ class CallbookStore {
         return picture == null ? Optional.empty() : Optional.of(new Picture(picture.mediaType, picture.content));
     }
 
-    /** @param entry null when the callbook does not know the call */
+    /**
+     * @param base without additions
+     * @param entry null when the callbook does not know the call
+     */
     @Transactional
-    public void keep(String base, @Nullable CallbookEntry entry, @Nullable Picture picture) {
+    public void keep(Call base, @Nullable CallbookEntry entry, @Nullable Picture picture) {
         CallbookAnswer answer = new CallbookAnswer();
-        answer.callSign = base;
+        answer.callSign = base.text();
         answer.answeredAt = clock.instant();
         if (entry != null) {
             answer.known = true;
@@ -164,13 +167,16 @@ class CallbookStore {
         }
         if (picture != null) {
             CallbookPicture kept = new CallbookPicture();
-            kept.callSign = base;
+            kept.callSign = base.text();
             kept.mediaType = picture.type();
             kept.content = picture.content();
             db.merge(kept);
             answer.hasPicture = true;
         }
         db.merge(answer);
+        if (answer.known) {
+            events.publishEvent(new CallbookAnswered(base, known(base).orElseThrow()));
+        }
     }
 
     /** Puts a file in the place of the one before, whole or not at all. */
@@ -182,6 +188,7 @@ class CallbookStore {
         row.fileName = name;
         row.fileEntries = entries.size();
         row.fileReadAt = clock.instant();
+        events.publishEvent(new CallbookFileChanged());
     }
 
     @Transactional
@@ -191,6 +198,7 @@ class CallbookStore {
         row.fileName = null;
         row.fileEntries = 0;
         row.fileReadAt = null;
+        events.publishEvent(new CallbookFileChanged());
     }
 
     @Transactional

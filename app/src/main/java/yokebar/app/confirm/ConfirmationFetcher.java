@@ -36,6 +36,8 @@ class ConfirmationFetcher implements SmartLifecycle {
     private static final Duration NOT_READY = Duration.ofSeconds(2);
     /** A service with an endless list of pages must not keep us for ever. */
     private static final int MOST_PAGES = 10_000;
+    /** How long the page that is being stored may take at the end. */
+    private static final Duration PAGE_WITHIN = Duration.ofSeconds(5);
     /** What was received while our log was still empty cannot be of it, but clocks and dates differ. */
     private static final Duration BEFORE_THE_LOG = Duration.ofDays(366);
 
@@ -79,7 +81,7 @@ class ConfirmationFetcher implements SmartLifecycle {
     @Override
     public void stop() {
         running = false;
-        fetchers.shutdownNow();
+        lines.end(fetchers, PAGE_WITHIN);
     }
 
     @Override
@@ -152,7 +154,7 @@ class ConfirmationFetcher implements SmartLifecycle {
                 Brought brought = fetch(serviceId, window);
                 fetched += brought.fresh();
                 unreadable += brought.unreadable();
-            } while (window.until().isBefore(now));
+            } while (running && window.until().isBefore(now));
             Optional<FetchPlan.Window> sweep = FetchPlan.sweep(services.fetched(serviceId), beginning, now);
             if (sweep.isPresent()) {
                 fetched += fetch(serviceId, sweep.get()).fresh();
@@ -174,7 +176,7 @@ class ConfirmationFetcher implements SmartLifecycle {
         int fresh = 0;
         int unreadable = 0;
         @Nullable String page = null;
-        for (int pages = 0; pages < MOST_PAGES; pages++) {
+        for (int pages = 0; pages < MOST_PAGES && running; pages++) {
             ConfirmationPage got = lines.confirmations(serviceId, window, page);
             fresh += confirmations.take(serviceId, got.entries());
             unreadable += got.unreadable();

@@ -103,6 +103,7 @@ class Confirmations implements JourneySource {
                 .collect(Collectors.groupingBy(
                         contact -> contact.contact().call().text()));
         Map<Long, LoggedContact> confirmed = new TreeMap<>();
+        Set<String> brought = new HashSet<>();
         for (ConfirmationRow row : rows) {
             ConfirmedRecord record = row.record();
             List<LoggedContact> candidates = byCall.getOrDefault(row.callSign, List.of());
@@ -110,7 +111,7 @@ class Confirmations implements JourneySource {
                     record == null ? Optional.empty() : ConfirmationMatch.find(record, candidates, terms);
             row.contactId = contact.map(LoggedContact::id).orElse(null);
             contact.ifPresent(found -> {
-                row.brings = novelty.of(found);
+                row.brings = novelty.of(found, brought);
                 confirmed.put(found.id(), found);
             });
         }
@@ -267,13 +268,15 @@ class Confirmations implements JourneySource {
         if (entries.isEmpty()) {
             return new HashSet<>();
         }
-        return new HashSet<>(db.createQuery(
-                        "select number from ConfirmationRow where serviceId = :service and number in :numbers",
+        // Joined to the numbers, so that each is one look into the index; given "in (…)", H2 compares all with each.
+        return new HashSet<>(db.createNativeQuery(
+                        "select c.number from unnest(:numbers) as w(number) join confirmation c"
+                                + " on c.service_id = :service and c.number = w.number",
                         String.class)
                 .setParameter("service", serviceId)
                 .setParameter(
                         "numbers",
-                        entries.stream().map(ConfirmationPage.Entry::number).toList())
+                        entries.stream().map(ConfirmationPage.Entry::number).toArray(String[]::new))
                 .getResultList());
     }
 

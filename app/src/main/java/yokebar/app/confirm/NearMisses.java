@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -24,6 +25,7 @@ import yokebar.core.confirm.ConfirmationMatch;
 import yokebar.core.confirm.ConfirmedRecord;
 import yokebar.core.confirm.NearMiss;
 import yokebar.core.contact.LoggedContact;
+import yokebar.core.delivery.DeliveryState;
 import yokebar.core.need.Kind;
 import yokebar.core.need.WorkedBefore;
 
@@ -68,9 +70,14 @@ class NearMisses {
     /**
      * A contact a confirmation may be of.
      *
+     * @param confirmed whether the service confirmed it as it stands, so that it is most likely not to be corrected
      * @param correction what to write into the contact so that it fits, ADIF names to values; empty takes a field away
      */
-    record Guess(LogLine contact, List<NearMiss.Difference> differences, Map<String, String> correction) {}
+    record Guess(
+            LogLine contact,
+            boolean confirmed,
+            List<NearMiss.Difference> differences,
+            Map<String, String> correction) {}
 
     /** The latest of them, those with a likely contact first. */
     @Transactional(readOnly = true)
@@ -97,7 +104,8 @@ class NearMisses {
         List<Unmatched> others = new ArrayList<>();
         for (ConfirmationRow row : rows) {
             Unmatched unmatched = view(row, misses.getOrDefault(row, List.of()), lines);
-            (unmatched.guesses().isEmpty() ? others : likely).add(unmatched);
+            boolean open = unmatched.guesses().stream().anyMatch(guess -> !guess.confirmed());
+            (open ? likely : others).add(unmatched);
         }
         likely.addAll(others);
         return likely;
@@ -143,9 +151,12 @@ class NearMisses {
         for (NearMiss miss : misses) {
             LogLine line = lines.get(miss.contact().id());
             if (line != null && record != null) {
-                guesses.add(new Guess(line, miss.differences(), miss.correction(record)));
+                guesses.add(
+                        new Guess(line, confirmed(line, row.serviceId), miss.differences(), miss.correction(record)));
             }
         }
+        // The nearest stay in front among those alike.
+        guesses.sort(Comparator.comparing(Guess::confirmed));
         return new Unmatched(
                 row.number(),
                 row.ownCall,
@@ -157,5 +168,10 @@ class NearMisses {
                 row.remark,
                 row.receivedAt,
                 guesses);
+    }
+
+    private static boolean confirmed(LogLine line, int serviceId) {
+        return line.seals().stream()
+                .anyMatch(seal -> seal.service() == serviceId && seal.state().equals(DeliveryState.CONFIRMED.name()));
     }
 }

@@ -2,14 +2,17 @@ package yokebar.app.confirm;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import yokebar.app.log.LogSearch;
 import yokebar.app.reference.ReferenceData;
+import yokebar.core.band.Band;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.entity.Entity;
+import yokebar.core.mode.ModeGroup;
 import yokebar.core.need.Brings;
 import yokebar.core.need.Facts;
 import yokebar.core.need.Kind;
@@ -30,45 +33,62 @@ class Novelty {
         this.reference = reference;
     }
 
-    /** In words, or null when all of it was confirmed before. To be asked before the contact counts as confirmed. */
+    /**
+     * In words, or null when all of it was confirmed before. To be asked before the contact counts as confirmed.
+     *
+     * @param told what others brought that were found together with it; what this one brings is added
+     */
     @Nullable
-    String of(LoggedContact logged) {
+    String of(LoggedContact logged, Set<String> told) {
         return search.ask(index -> index.entry(logged.id()))
-                .map(entry -> words(search.workedBefore(), Facts.of(entry, 0), logged.contact()))
+                .map(entry -> words(search.workedBefore(), Facts.of(entry, 0), logged.contact(), told))
                 .orElse(null);
     }
 
-    private @Nullable String words(WorkedBefore before, Facts facts, Contact contact) {
+    private @Nullable String words(WorkedBefore before, Facts facts, Contact contact, Set<String> told) {
         List<String> firsts = new ArrayList<>();
         String entity = facts.keys().get(Kind.ENTITY);
         if (entity != null) {
-            String name = reference
-                    .entities()
-                    .numbered(Integer.parseInt(entity))
-                    .map(Entity::name)
-                    .orElse("entity " + entity);
-            Worked worked = before.of(Kind.ENTITY, entity);
-            if (!confirmed(worked, cell -> true)) {
-                firsts.add("a new entity, " + name);
-            } else {
-                if (!confirmed(worked, cell -> cell.band() == contact.band())) {
-                    firsts.add(name + " on " + contact.band().adifName());
-                }
-                if (!confirmed(worked, cell -> cell.group() == contact.mode().group())) {
-                    firsts.add(name + " in " + Brings.words(contact.mode().group()));
-                }
-            }
+            entity(before.of(Kind.ENTITY, entity), entityName(entity), contact, told, firsts);
         }
-        first(before, facts, Kind.CQ_ZONE, "zone ", firsts);
-        first(before, facts, Kind.STATE, "state ", firsts);
-        first(before, facts, Kind.SQUARE, "square ", firsts);
+        first(before, facts, Kind.CQ_ZONE, "zone ", told, firsts);
+        first(before, facts, Kind.STATE, "state ", told, firsts);
+        first(before, facts, Kind.SQUARE, "square ", told, firsts);
         String all = String.join(", ", firsts);
         return firsts.isEmpty() ? null : all.length() <= LONGEST ? all : all.substring(0, LONGEST);
     }
 
-    private static void first(WorkedBefore before, Facts facts, Kind kind, String words, List<String> firsts) {
+    private String entityName(String number) {
+        return reference
+                .entities()
+                .numbered(Integer.parseInt(number))
+                .map(Entity::name)
+                .orElse("entity " + number);
+    }
+
+    private static void entity(Worked worked, String name, Contact contact, Set<String> told, List<String> firsts) {
+        Band band = contact.band();
+        ModeGroup group = contact.mode().group();
+        boolean newOnBand =
+                !confirmed(worked, cell -> cell.band() == band) && told.add(name + " on " + band.adifName());
+        boolean newInMode =
+                !confirmed(worked, cell -> cell.group() == group) && told.add(name + " in " + Brings.words(group));
+        if (!confirmed(worked, cell -> true) && told.add("a new entity, " + name)) {
+            firsts.add("a new entity, " + name);
+            return;
+        }
+        if (newOnBand) {
+            firsts.add(name + " on " + band.adifName());
+        }
+        if (newInMode) {
+            firsts.add(name + " in " + Brings.words(group));
+        }
+    }
+
+    private static void first(
+            WorkedBefore before, Facts facts, Kind kind, String words, Set<String> told, List<String> firsts) {
         String key = facts.keys().get(kind);
-        if (key != null && !confirmed(before.of(kind, key), cell -> true)) {
+        if (key != null && !confirmed(before.of(kind, key), cell -> true) && told.add(words + key)) {
             firsts.add(words + key.substring(key.indexOf('/') + 1));
         }
     }

@@ -18,6 +18,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.ContactLog;
+import yokebar.core.adif.AdifFields;
 import yokebar.core.call.Call;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.delivery.DeliveryState;
@@ -27,6 +28,9 @@ import yokebar.links.identity.SigningKey;
 /** Makes batches: claims what may go, and stores it with its content and its key before the first byte is sent. */
 @Service
 class BatchPacking {
+    /** As the index has them, so that the first ones are found without sorting the others. */
+    private static final String IN_ORDER = " order by serviceId, state, id";
+
     private final EntityManager db;
     private final Deliveries deliveries;
     private final Identities identities;
@@ -79,16 +83,18 @@ class BatchPacking {
     @Transactional
     public Optional<Handover> prepareForMail(int serviceId, int most) {
         ServiceAdapter service = deliveries.adapter(serviceId);
-        return prepare(service, waiting(service, most)).map(id -> {
-            Handover handover = db.find(Handover.class, id);
-            handover.via = Handover.Via.MAIL;
-            return handover;
-        });
+        // Past what lies in the outbox already, lest each letter look at all of that again.
+        List<Delivery> waiting = waiting(service, most, mailedUpTo(serviceId));
+        return prepare(service, waiting.isEmpty() ? waiting(service, most) : waiting)
+                .map(id -> {
+                    Handover handover = db.find(Handover.class, id);
+                    handover.via = Handover.Via.MAIL;
+                    return handover;
+                });
     }
 
     private Optional<Long> prepare(ServiceAdapter service, List<Delivery> waiting) {
-        int serviceId = service.serviceId();
-        Instant now = clock.instant();
+        RulesNow rules = deliveries.rules(service, clock.instant());
         StateTally tally = new StateTally();
         Map<Long, LoggedContact> contacts =
                 log.find(waiting.stream().map(Delivery::contactId).toList());
@@ -100,16 +106,16 @@ class BatchPacking {
             if (contact == null) {
                 continue;
             }
-            deliveries.applyRules(delivery, service, contact.contact(), now, tally);
+            rules.apply(delivery, contact.contact(), tally);
             if (delivery.state == DeliveryState.DUE) {
                 List<LoggedContact> alike = twins.getOrDefault(contact.contact().call(), List.of());
-                deliveries.holdTwin(delivery, service, contact, alike, now, tally);
+                rules.holdTwin(delivery, contact, alike, tally);
             }
             if (!delivery.state.waitsToGo()) {
                 continue;
             }
             if (service.rules().signed()) {
-                SigningIdentity needed = identityFor(serviceId, contact);
+                SigningIdentity needed = rules.signer(contact.contact());
                 identity = identity == null ? needed : identity;
                 if (needed == null || !needed.equals(identity)) {
                     continue;
@@ -121,7 +127,7 @@ class BatchPacking {
         if (claimed.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(store(service, claimed, contacts, identity, now));
+        return Optional.of(store(service, claimed, contacts, identity, rules.at()));
     }
 
     private long store(
@@ -135,23 +141,26 @@ class BatchPacking {
                 : identities
                         .key(service.serviceId(), identity)
                         .orElseThrow(() -> new IllegalStateException("the identity went away"));
+        String locator = identity == null ? null : identities.locator(service.serviceId(), identity);
         Map<Long, String> numbers = numbers(claimed);
         List<ServiceAdapter.Parcel> parcels = new ArrayList<>();
         for (Delivery delivery : claimed) {
+            AdifFields fields =
+                    service.render(contacts.get(delivery.contactId()).contact());
+            // Of what the log says, not of the place: that a place was added later is no edit of the contact.
+            delivery.contentHash = ContentHash.of(fields);
+            boolean placed = locator == null || fields.get("MY_GRIDSQUARE") != null;
             parcels.add(new ServiceAdapter.Parcel(
-                    service.render(contacts.get(delivery.contactId()).contact()), numbers.get(delivery.id)));
+                    placed ? fields : fields.with("MY_GRIDSQUARE", locator), numbers.get(delivery.id)));
         }
         Handover handover = new Handover();
         handover.serviceId = service.serviceId();
         handover.idempotencyKey = UUID.randomUUID().toString();
         handover.preparedAt = now;
         handover.contactIds = claimed.stream().mapToLong(Delivery::contactId).toArray();
-        handover.content = service.pack(parcels, key);
         db.persist(handover);
-        for (int i = 0; i < claimed.size(); i++) {
-            claimed.get(i).handoverId = handover.id;
-            claimed.get(i).contentHash = ContentHash.of(parcels.get(i).fields());
-        }
+        db.persist(HandoverContent.of(handover.number(), service.pack(parcels, key)));
+        claimed.forEach(delivery -> delivery.handoverId = handover.id);
         events.publishEvent(new LaneChanged(service.serviceId()));
         return handover.number();
     }
@@ -192,7 +201,27 @@ class BatchPacking {
         return !waiting(deliveries.adapter(serviceId), 1).isEmpty();
     }
 
+    /** The last delivery in the newest letter that has not gone yet; 0 without one. */
+    private long mailedUpTo(int serviceId) {
+        return db.createQuery(
+                        "select contactIds from Handover where serviceId = :service and state = :prepared and via = :mail"
+                                + " order by serviceId desc, state desc, id desc",
+                        long[].class)
+                .setParameter("service", serviceId)
+                .setParameter("prepared", Handover.State.PREPARED)
+                .setParameter("mail", Handover.Via.MAIL)
+                .setMaxResults(1)
+                .getResultStream()
+                .mapToLong(contacts -> Delivery.id(contacts[contacts.length - 1], serviceId))
+                .findFirst()
+                .orElse(0);
+    }
+
     private List<Delivery> waiting(ServiceAdapter service, int most) {
+        return waiting(service, most, 0);
+    }
+
+    private List<Delivery> waiting(ServiceAdapter service, int most, long afterId) {
         int serviceId = service.serviceId();
         List<DeliveryState> states = service.rules().takesChanges()
                 ? List.of(DeliveryState.CHANGED, DeliveryState.DUE)
@@ -200,10 +229,12 @@ class BatchPacking {
         List<Delivery> waiting = new ArrayList<>();
         for (DeliveryState state : states) {
             waiting.addAll(db.createQuery(
-                            "from Delivery where serviceId = :service and state = :state and handoverId is null order by id",
+                            "from Delivery where serviceId = :service and state = :state and id > :after"
+                                    + " and handoverId is null" + IN_ORDER,
                             Delivery.class)
                     .setParameter("service", serviceId)
                     .setParameter("state", state)
+                    .setParameter("after", afterId)
                     .setMaxResults(most - waiting.size())
                     .getResultList());
             if (waiting.size() == most) {
@@ -211,13 +242,5 @@ class BatchPacking {
             }
         }
         return waiting;
-    }
-
-    private @Nullable SigningIdentity identityFor(int serviceId, LoggedContact contact) {
-        return identities.of(serviceId).stream()
-                .filter(i ->
-                        i.covers(contact.contact().ownCall(), contact.contact().start()))
-                .findFirst()
-                .orElse(null);
     }
 }

@@ -84,6 +84,7 @@ public class Deliveries {
         StateTally tally = new StateTally();
         List<Delivery> rows = new ArrayList<>();
         for (ServiceAdapter service : services.forEveryContact()) {
+            RulesNow rules = rules(service, now);
             for (LoggedContact contact : event.contacts()) {
                 Delivery delivery = fresh(contact.id(), service.serviceId(), now);
                 DeliveryState before = movedIn(service, contact.contact(), event);
@@ -92,7 +93,7 @@ public class Deliveries {
                     delivery.reason = "So said the log it came from.";
                 } else {
                     Optional<Eligibility.Hold> hold =
-                            event.held() ? Optional.of(Eligibility.BY_SOURCE) : check(service, contact.contact(), now);
+                            event.held() ? Optional.of(Eligibility.BY_SOURCE) : rules.check(contact.contact());
                     hold.ifPresent(h -> hold(delivery, h));
                 }
                 tally.came(delivery.serviceId, delivery.state);
@@ -108,12 +109,13 @@ public class Deliveries {
     public void wanted(int serviceId, Collection<Long> contactIds) {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
+        RulesNow rules = rules(adapter(serviceId), now);
         Set<Long> there =
                 of(serviceId, contactIds).stream().map(Delivery::contactId).collect(Collectors.toSet());
         for (LoggedContact contact : log.find(contactIds).values()) {
             if (!there.contains(contact.id())) {
                 Delivery delivery = fresh(contact.id(), serviceId, now);
-                check(adapter(serviceId), contact.contact(), now).ifPresent(h -> hold(delivery, h));
+                rules.check(contact.contact()).ifPresent(h -> hold(delivery, h));
                 tally.came(serviceId, delivery.state);
                 db.persist(delivery);
             }
@@ -153,11 +155,12 @@ public class Deliveries {
         Instant now = clock.instant();
         StateTally tally = new StateTally();
         Map<Long, Delivery> deliveries = of(event.ids());
-        for (ContactsChanged.Change change : event.changes()) {
-            for (ServiceAdapter service : adapters) {
+        for (ServiceAdapter service : adapters) {
+            RulesNow rules = rules(service, now);
+            for (ContactsChanged.Change change : event.changes()) {
                 Delivery delivery = deliveries.get(Delivery.id(change.after().id(), service.serviceId()));
                 if (delivery != null) {
-                    review(delivery, service, change.before(), change.after().contact(), now, tally);
+                    review(delivery, rules, change.before(), change.after().contact(), tally);
                 }
             }
         }
@@ -254,42 +257,12 @@ public class Deliveries {
         return deliveries.stream().collect(Collectors.toMap(delivery -> delivery.id, delivery -> delivery));
     }
 
-    private void review(
-            Delivery delivery, ServiceAdapter service, Contact before, Contact after, Instant now, StateTally tally) {
+    private static void review(Delivery delivery, RulesNow rules, Contact before, Contact after, StateTally tally) {
+        ServiceAdapter service = rules.service();
         if (!service.render(before).equals(service.render(after))) {
-            delivery.apply(DeliveryEvent.CONTENT_CHANGED, delivery.reason, now, tally);
+            delivery.apply(DeliveryEvent.CONTENT_CHANGED, delivery.reason, rules.at(), tally);
         }
-        applyRules(delivery, service, after, now, tally);
-    }
-
-    /** Looks at the rules again where they have a say: waiting, held, refused and changed contacts. */
-    void applyRules(Delivery delivery, ServiceAdapter service, Contact contact, Instant now, StateTally tally) {
-        if (delivery.holdRule == Eligibility.Rule.BY_SOURCE) {
-            return;
-        }
-        Optional<Eligibility.Hold> hold = check(service, contact, now);
-        if (hold.isPresent()) {
-            if (delivery.apply(DeliveryEvent.RULES_HOLD, hold.get().sentence(), now, tally)) {
-                delivery.holdRule = hold.get().rule();
-            }
-        } else if (delivery.apply(DeliveryEvent.RULES_ALLOW, null, now, tally)) {
-            delivery.holdRule = null;
-        }
-    }
-
-    /** Holds a contact that the service would count as one with an earlier one. */
-    void holdTwin(
-            Delivery delivery,
-            ServiceAdapter service,
-            LoggedContact contact,
-            Collection<LoggedContact> others,
-            Instant now,
-            StateTally tally) {
-        Eligibility.countedAlready(contact, others, service.rules()).ifPresent(hold -> {
-            if (delivery.apply(DeliveryEvent.RULES_HOLD, hold.sentence(), now, tally)) {
-                delivery.holdRule = hold.rule();
-            }
-        });
+        rules.apply(delivery, after, tally);
     }
 
     /** Takes contacts out of a service's deliveries, or back in. */
@@ -297,13 +270,14 @@ public class Deliveries {
     public void setMeant(List<Long> contactIds, int serviceId, boolean meant) {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
+        RulesNow rules = rules(adapter(serviceId), now);
         Map<Long, LoggedContact> contacts = log.find(contactIds);
         for (Delivery delivery : of(serviceId, contactIds)) {
             LoggedContact contact = contacts.get(delivery.contactId());
             if (!meant) {
                 delivery.apply(DeliveryEvent.EXCLUDED, "Excluded by the operator.", now, tally);
             } else if (contact != null && delivery.apply(DeliveryEvent.INCLUDED, null, now, tally)) {
-                applyRules(delivery, adapter(serviceId), contact.contact(), now, tally);
+                rules.apply(delivery, contact.contact(), tally);
             }
         }
         store(tally);
@@ -361,7 +335,7 @@ public class Deliveries {
     @Transactional
     public @Nullable Long review(int serviceId, DeliveryState state, long afterId) {
         List<Delivery> held = db.createQuery(
-                        "from Delivery where serviceId = :service and state = :state and id > :after order by id",
+                        "from Delivery where serviceId = :service and state = :state and id > :after order by serviceId, state, id",
                         Delivery.class)
                 .setParameter("service", serviceId)
                 .setParameter("state", state)
@@ -371,12 +345,12 @@ public class Deliveries {
         Map<Long, LoggedContact> contacts =
                 log.find(held.stream().map(Delivery::contactId).toList());
         StateTally tally = new StateTally();
-        Instant now = clock.instant();
+        RulesNow rules = rules(adapter(serviceId), clock.instant());
         List<Long> moved = new ArrayList<>();
         for (Delivery delivery : held) {
             LoggedContact contact = contacts.get(delivery.contactId());
             if (contact != null) {
-                applyRules(delivery, adapter(serviceId), contact.contact(), now, tally);
+                rules.apply(delivery, contact.contact(), tally);
                 if (delivery.state != state) {
                     moved.add(delivery.contactId());
                 }
@@ -406,6 +380,30 @@ public class Deliveries {
         return counts;
     }
 
+    /** Contacts that wait to go, new or changed. */
+    long due(int serviceId) {
+        Map<DeliveryState, Long> counts = counts(serviceId);
+        boolean changesGo = adapter(serviceId).rules().takesChanges();
+        return counts.getOrDefault(DeliveryState.DUE, 0L)
+                + (changesGo ? counts.getOrDefault(DeliveryState.CHANGED, 0L) : 0);
+    }
+
+    /** Those that are due and lie in no batch yet. */
+    long waiting(int serviceId) {
+        return Math.max(0, due(serviceId) - madeReady(serviceId));
+    }
+
+    /** Contacts that lie in batches made ready and not gone yet; they are due until they have gone. */
+    private long madeReady(int serviceId) {
+        return (Long) db.createNativeQuery(
+                        "select cast(coalesce(sum(cardinality(contact_ids)), 0) as bigint) from handover"
+                                + " where service_id = :service and state = :prepared",
+                        Long.class)
+                .setParameter("service", serviceId)
+                .setParameter("prepared", Handover.State.PREPARED.name())
+                .getSingleResult();
+    }
+
     /** Writes the counts a transaction changed, and tells. To be called once, at its end. */
     void store(StateTally tally) {
         tally.changes().keySet().forEach(service -> events.publishEvent(new LaneChanged(service)));
@@ -430,10 +428,10 @@ public class Deliveries {
         journey.note(contactId, JourneyStep.Kind.REFUSED, serviceName + " refused it: " + words + ".");
     }
 
-    Optional<Eligibility.Hold> check(ServiceAdapter service, Contact contact, Instant now) {
+    /** What a service takes now. */
+    RulesNow rules(ServiceAdapter service, Instant now) {
         int serviceId = service.serviceId();
-        return Eligibility.check(
-                contact, service.rules(), services.setup(serviceId).choices(), identities.of(serviceId), now);
+        return new RulesNow(service, services.setup(serviceId).choices(), identities.of(serviceId), now);
     }
 
     static void hold(Delivery delivery, Eligibility.Hold hold) {

@@ -69,10 +69,11 @@ class DeliveryFill {
         ServiceAdapter service = services.adapter(serviceId);
         StateTally tally = new StateTally();
         Instant now = clock.instant();
+        RulesNow rules = deliveries.rules(service, now);
         List<Delivery> rows = new ArrayList<>();
         for (LoggedContact contact : contacts.values()) {
             Delivery delivery = Deliveries.fresh(contact.id(), serviceId, now);
-            deliveries.check(service, contact.contact(), now).ifPresent(h -> Deliveries.hold(delivery, h));
+            rules.check(contact.contact()).ifPresent(h -> Deliveries.hold(delivery, h));
             tally.came(serviceId, delivery.state);
             rows.add(delivery);
         }

@@ -31,6 +31,13 @@ class DeliveryJourney implements JourneySource {
                 tell(delivery, service.rules().serviceName(), steps);
             }
         }
+        ContactPicture picture = db.find(ContactPicture.class, contactId);
+        if (picture != null && picture.content != null) {
+            steps.add(step(picture.addedAt, JourneyStep.Kind.EDITED, "A picture was put to it."));
+            if (picture.sentAt != null) {
+                steps.add(step(picture.sentAt, JourneyStep.Kind.HANDED_OVER, "The picture is at its service, too."));
+            }
+        }
         return steps;
     }
 

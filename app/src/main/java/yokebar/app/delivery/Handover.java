@@ -69,10 +69,6 @@ class Handover {
     @JdbcTypeCode(SqlTypes.ARRAY)
     long[] contactIds = new long[0];
 
-    /** The signed batch as it is sent. */
-    @JdbcTypeCode(SqlTypes.VARBINARY)
-    byte[] content = new byte[0];
-
     Instant preparedAt = Instant.EPOCH;
 
     /** Tries in the present state. */

@@ -58,7 +58,8 @@ class HandoverDesk {
     public List<OpenHandover> in(int serviceId, Handover.State state) {
         return db.createQuery(
                         "select new yokebar.app.delivery.OpenHandover(id, serviceId, via, attempts, nextTryAt,"
-                                + " receiptNumber) from Handover where serviceId = :service and state = :state order by id",
+                                + " receiptNumber) from Handover where serviceId = :service and state = :state"
+                                + " order by serviceId, state, id",
                         OpenHandover.class)
                 .setParameter("service", serviceId)
                 .setParameter("state", state)
@@ -170,8 +171,24 @@ class HandoverDesk {
         deliveriesOf(handover).values().stream()
                 .filter(d -> Objects.equals(d.handoverId, handover.id))
                 .forEach(d -> d.handoverId = null);
+        db.createQuery("delete from HandoverContent where handoverId = :id")
+                .setParameter("id", handover.number())
+                .executeUpdate();
         db.remove(handover);
         events.publishEvent(new LaneChanged(handover.serviceId));
+    }
+
+    /** What was made ready but never tried is not to go; its contacts are due again. */
+    @Transactional
+    public void dropUntried(int serviceId) {
+        db.createQuery(
+                        "from Handover where serviceId = :service and state = :prepared and via = :network and attempts = 0",
+                        Handover.class)
+                .setParameter("service", serviceId)
+                .setParameter("prepared", Handover.State.PREPARED)
+                .setParameter("network", Handover.Via.NETWORK)
+                .getResultList()
+                .forEach(this::drop);
     }
 
     /** How many contacts a handover holds. */
@@ -186,6 +203,12 @@ class HandoverDesk {
     @Transactional(readOnly = true)
     public Handover get(long handoverId) {
         return db.find(Handover.class, handoverId);
+    }
+
+    /** The batch as it is sent. */
+    @Transactional(readOnly = true)
+    public byte[] content(long handoverId) {
+        return db.find(HandoverContent.class, handoverId).content;
     }
 
     /** The service has the batch, and perhaps said at once what became of it. */
@@ -229,7 +252,7 @@ class HandoverDesk {
         }
         Instant now = clock.instant();
         StateTally tally = new StateTally();
-        ServiceAdapter service = deliveries.adapter(handover.serviceId);
+        RulesNow rules = deliveries.rules(deliveries.adapter(handover.serviceId), now);
         Map<Long, Delivery> byContact = deliveriesOf(handover);
         Map<Long, LoggedContact> contacts = log.find(boxed(handover.contactIds));
         int taken = 0;
@@ -249,7 +272,7 @@ class HandoverDesk {
                         delivery != null);
             }
             if (delivery != null && contact != null && Objects.equals(delivery.handoverId, handover.id)) {
-                settle(delivery, result, service, contact, now, tally);
+                settle(delivery, result, rules, contact, tally);
             }
         }
         handover.state = Handover.State.REPORTED;
@@ -266,16 +289,13 @@ class HandoverDesk {
     }
 
     private void settle(
-            Delivery delivery,
-            BatchReport.Result result,
-            ServiceAdapter service,
-            LoggedContact contact,
-            Instant now,
-            StateTally tally) {
+            Delivery delivery, BatchReport.Result result, RulesNow rules, LoggedContact contact, StateTally tally) {
+        ServiceAdapter service = rules.service();
+        Instant now = rules.at();
         if (result.equals(BatchReport.Result.ABSENT)) {
             delivery.apply(DeliveryEvent.TAKEN_BACK, null, now, tally);
             delivery.handoverId = null;
-            deliveries.applyRules(delivery, service, contact.contact(), now, tally);
+            rules.apply(delivery, contact.contact(), tally);
             return;
         }
         boolean edited = !Objects.equals(delivery.contentHash, ContentHash.of(service.render(contact.contact())));
@@ -287,7 +307,7 @@ class HandoverDesk {
         }
         if (edited) {
             delivery.apply(DeliveryEvent.CONTENT_CHANGED, null, now, tally);
-            deliveries.applyRules(delivery, service, contact.contact(), now, tally);
+            rules.apply(delivery, contact.contact(), tally);
         }
     }
 

@@ -3,6 +3,7 @@ package yokebar.app.delivery;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.function.Consumer;
 import org.springframework.stereotype.Component;
 import yokebar.links.delivery.BatchReport;
 import yokebar.links.delivery.Submission;
@@ -17,10 +18,13 @@ class HandoverSteps {
 
     private final HandoverDesk desk;
     private final Withdrawals withdrawals;
+    private final ContactPictures pictures;
     private final ServiceLines lines;
     private final Clock clock;
 
-    HandoverSteps(HandoverDesk desk, Withdrawals withdrawals, ServiceLines lines, Clock clock) {
+    HandoverSteps(
+            HandoverDesk desk, Withdrawals withdrawals, ContactPictures pictures, ServiceLines lines, Clock clock) {
+        this.pictures = pictures;
         this.desk = desk;
         this.withdrawals = withdrawals;
         this.lines = lines;
@@ -36,9 +40,10 @@ class HandoverSteps {
         Handover handover = desk.get(handoverId);
         ServiceLine line = lines.line(serviceId);
         try {
+            byte[] content = desk.content(handoverId);
             Submission submission = line.call(l -> beginning == HandoverDesk.Beginning.ASK
-                    ? l.arrived(handover.content, handover.idempotencyKey)
-                    : l.submit(handover.content, handover.idempotencyKey));
+                    ? l.arrived(content, handover.idempotencyKey)
+                    : l.submit(content, handover.idempotencyKey));
             if (submission == null) {
                 desk.drop(handoverId);
                 return true;
@@ -92,7 +97,8 @@ class HandoverSteps {
     }
 
     private boolean askWhetherItArrived(Handover handover, ServiceLine line) throws ServiceRefused, ServiceUnreachable {
-        Submission submission = line.call(l -> l.arrived(handover.content, handover.idempotencyKey));
+        byte[] content = desk.content(handover.number());
+        Submission submission = line.call(l -> l.arrived(content, handover.idempotencyKey));
         if (submission == null) {
             desk.tryAgain(
                     handover.number(), REPORT_PAUSES.after(handover.attempts + 1), "It has not arrived there yet.");
@@ -115,24 +121,64 @@ class HandoverSteps {
 
     /** @return whether the line still works */
     boolean withdraw(Withdrawal withdrawal) {
-        ServiceLine line = lines.line(withdrawal.serviceId);
+        return follow(
+                withdrawal.serviceId,
+                line -> line.withdraw(withdrawal.number),
+                "1 contact deleted there",
+                () -> withdrawals.withdrawn(withdrawal.deliveryId),
+                words -> withdrawals.notWithdrawn(withdrawal.deliveryId, words));
+    }
+
+    /**
+     * Sends a picture after its contact, or takes it away there.
+     *
+     * @return whether the line still works
+     */
+    boolean sendPicture(int serviceId, ContactPictures.Due next) {
+        ContactPictures.Due due = pictures.begin(next);
+        if (due == null) {
+            return true;
+        }
+        byte[] content = due.content();
+        return follow(
+                serviceId,
+                line -> {
+                    if (content == null) {
+                        line.takePictureAway(due.number());
+                    } else {
+                        line.putPicture(due.number(), due.contentType(), content);
+                    }
+                },
+                content == null ? "1 picture taken away there" : "1 picture handed over",
+                () -> pictures.settled(due),
+                words -> pictures.refused(due, words));
+    }
+
+    /** Something that follows a contact to where it is. */
+    @FunctionalInterface
+    private interface Following {
+        void on(ServiceAdapter.Line line) throws ServiceRefused, ServiceUnreachable;
+    }
+
+    private boolean follow(int serviceId, Following following, String event, Runnable done, Consumer<String> refused) {
+        ServiceLine line = lines.line(serviceId);
         try {
             line.call(l -> {
-                l.withdraw(withdrawal.number);
-                return withdrawal.number;
+                following.on(l);
+                return event;
             });
-            withdrawals.withdrawn(withdrawal.deliveryId);
-            line.moved(0, "1 contact deleted there");
-            return true;
         } catch (ServiceUnreachable e) {
             return false;
         } catch (ServiceRefused e) {
             if (e.about() == ServiceRefused.About.ACCOUNT) {
                 return false;
             }
-            withdrawals.notWithdrawn(withdrawal.deliveryId, String.valueOf(e.getMessage()));
+            refused.accept(String.valueOf(e.getMessage()));
             return true;
         }
+        done.run();
+        line.moved(0, event);
+        return true;
     }
 
     static String contacts(int count) {

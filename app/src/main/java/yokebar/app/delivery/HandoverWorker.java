@@ -3,7 +3,6 @@ package yokebar.app.delivery;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -11,7 +10,6 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -20,6 +18,7 @@ import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.OnConflict;
 import yokebar.app.hookup.HookupChanged;
 import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
@@ -34,9 +33,13 @@ public class HandoverWorker implements SmartLifecycle {
     /** Even at rest it looks now and then, lest anything be forgotten. */
     private static final Duration REST = Duration.ofSeconds(20);
 
+    /** How long what is being written down may take at the end. */
+    private static final Duration STEP_WITHIN = Duration.ofSeconds(5);
+
     private static final Duration AT_EXIT_AT_MOST = Duration.ofSeconds(20);
     private static final Duration AT_A_STRETCH = Duration.ofSeconds(3);
     private static final int WITHDRAWALS_AT_ONCE = 50;
+    private static final int PICTURES_AT_ONCE = 5;
     private static final int FILLS_AT_ONCE = 20;
 
     private final HandoverDesk desk;
@@ -45,14 +48,13 @@ public class HandoverWorker implements SmartLifecycle {
     private final BatchPacking packing;
     private final DeliveryFill fill;
     private final Withdrawals withdrawals;
+    private final ContactPictures pictures;
     private final ServiceLines lines;
     private final HandoverSteps steps;
+    private final HandoverWishes wishes;
     private final Clock clock;
     /** Until when there is nothing to do, by service. */
     private final Map<Integer, Instant> restUntil = new ConcurrentHashMap<>();
-
-    /** How many contacts the operator asked to go now, by service. */
-    private final Map<Integer, Integer> asked = new ConcurrentHashMap<>();
 
     private final Set<Integer> toReview = ConcurrentHashMap.newKeySet();
     private final Set<Integer> busy = ConcurrentHashMap.newKeySet();
@@ -70,8 +72,10 @@ public class HandoverWorker implements SmartLifecycle {
             BatchPacking packing,
             DeliveryFill fill,
             Withdrawals withdrawals,
+            ContactPictures pictures,
             ServiceLines lines,
             HandoverSteps steps,
+            HandoverWishes wishes,
             Clock clock) {
         this.desk = desk;
         this.services = services;
@@ -79,8 +83,10 @@ public class HandoverWorker implements SmartLifecycle {
         this.packing = packing;
         this.fill = fill;
         this.withdrawals = withdrawals;
+        this.pictures = pictures;
         this.lines = lines;
         this.steps = steps;
+        this.wishes = wishes;
         this.clock = clock;
     }
 
@@ -94,19 +100,15 @@ public class HandoverWorker implements SmartLifecycle {
     @Override
     public void stop() {
         running = false;
-        workers.shutdownNow();
-        try {
-            workers.awaitTermination(2, TimeUnit.SECONDS);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
+        lines.end(workers, STEP_WITHIN);
         Instant until = clock.instant().plus(AT_EXIT_AT_MOST);
         for (int serviceId : services.active()) {
             Services.Setup setup = services.setup(serviceId);
+            lines.coupled(serviceId).ifPresent(ServiceLine::hurry);
             if (setup.when() == ServiceRow.When.AT_EXIT && !setup.paused() && lines.ready(serviceId)) {
                 atExit(serviceId, until);
             }
-            long due = due(serviceId);
+            long due = deliveries.due(serviceId);
             if (due > 0) {
                 LOG.info(
                         "{} stay due at {}; they go when Yokebar runs again",
@@ -129,13 +131,6 @@ public class HandoverWorker implements SmartLifecycle {
         }
     }
 
-    private long due(int serviceId) {
-        return deliveries.counts(serviceId).entrySet().stream()
-                .filter(entry -> entry.getKey().waitsToGo())
-                .mapToLong(Map.Entry::getValue)
-                .sum();
-    }
-
     private String name(int serviceId) {
         return services.name(serviceId);
     }
@@ -151,28 +146,23 @@ public class HandoverWorker implements SmartLifecycle {
      * @param most contacts at the most
      */
     void handOverNow(int serviceId, int most) {
-        asked.merge(serviceId, most, Math::max);
+        wishes.ask(serviceId, most, deliveries.due(serviceId));
         wake(serviceId);
     }
 
-    /**
-     * The operator wants these to go now.
-     *
-     * @return how many of them are on their way; the others are not due
-     */
-    int handOver(int serviceId, List<Long> contactIds) {
-        int most = services.adapter(serviceId).mostContacts();
-        int claimed = 0;
-        for (int from = 0; from < contactIds.size(); from += most) {
-            List<Long> piece = new ArrayList<>(contactIds.subList(from, Math.min(from + most, contactIds.size())));
-            Optional<Long> prepared;
-            // A piece may need more than one batch, one for each identity.
-            while ((prepared = packing.prepare(serviceId, piece)).isPresent()) {
-                claimed += desk.contacts(prepared.get());
-            }
-        }
+    /** The operator wants these to go now; what of them is not due stays where it is. */
+    void handOver(int serviceId, List<Long> contactIds) {
+        wishes.ask(serviceId, contactIds);
         wake(serviceId);
-        return claimed;
+    }
+
+    /** What was asked for and has not gone yet is to stay due; what is on its way goes on. */
+    void stopHandingOver(int serviceId) {
+        wishes.forget(serviceId);
+        OnConflict.tryAgain(() -> {
+            desk.dropUntried(serviceId);
+            return serviceId;
+        });
     }
 
     private void wake(int serviceId) {
@@ -216,7 +206,7 @@ public class HandoverWorker implements SmartLifecycle {
             boolean underWay = fill(serviceId);
             if (services.complete(serviceId) && lines.line(serviceId).ready()) {
                 step(serviceId);
-                underWay |= desk.anyOpen(serviceId) || asked.containsKey(serviceId);
+                underWay |= desk.anyOpen(serviceId) || wishes.any(serviceId);
             } else {
                 underWay |= services.complete(serviceId);
             }
@@ -246,7 +236,7 @@ public class HandoverWorker implements SmartLifecycle {
         Instant until = restUntil.get(serviceId);
         return until != null
                 && until.isAfter(clock.instant())
-                && !asked.containsKey(serviceId)
+                && !wishes.any(serviceId)
                 && !toReview.contains(serviceId);
     }
 
@@ -284,7 +274,7 @@ public class HandoverWorker implements SmartLifecycle {
             return;
         }
         for (OpenHandover handover : desk.in(serviceId, Handover.State.GIVEN)) {
-            if (handover.due(clock.instant()) && !steps.askForReport(handover.id())) {
+            if (!running || handover.due(clock.instant()) && !steps.askForReport(handover.id())) {
                 return;
             }
         }
@@ -294,49 +284,58 @@ public class HandoverWorker implements SmartLifecycle {
     private boolean sendAll(int serviceId, Services.Setup setup) {
         for (OpenHandover handover : desk.in(serviceId, Handover.State.PREPARED)) {
             if (handover.via() == Handover.Via.NETWORK
-                    && (!handover.due(clock.instant()) || !steps.send(handover.id(), serviceId))) {
+                    && (!running || !handover.due(clock.instant()) || !steps.send(handover.id(), serviceId))) {
                 return false;
             }
         }
         for (Withdrawal withdrawal : withdrawals.of(serviceId, WITHDRAWALS_AT_ONCE)) {
-            if (!steps.withdraw(withdrawal)) {
+            if (!running || !steps.withdraw(withdrawal)) {
                 return false;
             }
         }
-        Integer most = asked.get(serviceId);
-        if (most == null && itIsTime(serviceId, setup)) {
-            most = Integer.MAX_VALUE;
-            asked.put(serviceId, most);
+        for (ContactPictures.Due picture : pictures.due(serviceId, PICTURES_AT_ONCE)) {
+            if (!running || !steps.sendPicture(serviceId, picture)) {
+                return false;
+            }
         }
-        if (most == null) {
-            return true;
+        if (!wishes.any(serviceId) && itIsTime(serviceId, setup)) {
+            wishes.ask(serviceId, Integer.MAX_VALUE, deliveries.due(serviceId));
         }
-        return sendMany(serviceId, most);
+        return sendMany(serviceId);
     }
 
     /** Batch after batch for a while, then others have their turn; returns whether the line still works. */
-    private boolean sendMany(int serviceId, int most) {
+    private boolean sendMany(int serviceId) {
         Instant until = clock.instant().plus(AT_A_STRETCH);
-        int left = most;
-        do {
-            Optional<Long> prepared = packing.prepare(serviceId, left);
-            if (prepared.isEmpty()) {
-                asked.remove(serviceId);
-                return true;
-            }
-            if (most != Integer.MAX_VALUE) {
-                left -= desk.contacts(prepared.get());
-                if (left > 0) {
-                    asked.put(serviceId, left);
-                } else {
-                    asked.remove(serviceId);
-                }
-            }
-            if (!steps.send(prepared.get(), serviceId)) {
+        HandoverWishes.Wish wish = wishes.first(serviceId);
+        while (wish != null && running && clock.instant().isBefore(until)) {
+            Optional<Long> prepared = prepare(serviceId, wish);
+            if (prepared.isPresent() && !steps.send(prepared.get(), serviceId)) {
                 return false;
             }
-        } while (left > 0 && running && clock.instant().isBefore(until));
+            if (wish.left() == 0 || prepared.isEmpty() && !wish.ofChosen()) {
+                wishes.done(serviceId, wish);
+            }
+            wish = wishes.first(serviceId);
+        }
         return true;
+    }
+
+    /** The next batch of what is asked for; empty when there is none at once. */
+    private Optional<Long> prepare(int serviceId, HandoverWishes.Wish wish) {
+        Optional<Long> prepared;
+        if (wish.ofChosen()) {
+            List<Long> next = wish.next(services.adapter(serviceId).mostContacts());
+            // They may need more than one batch, one for each identity.
+            prepared = packing.prepare(serviceId, next);
+            if (prepared.isEmpty()) {
+                wish.doneWith(next);
+            }
+        } else {
+            prepared = packing.prepare(serviceId, wish.left());
+            prepared.ifPresent(id -> wish.went(desk.contacts(id)));
+        }
+        return prepared;
     }
 
     private boolean itIsTime(int serviceId, Services.Setup setup) {
@@ -360,7 +359,7 @@ public class HandoverWorker implements SmartLifecycle {
     private void reviewAll(int serviceId) {
         for (DeliveryState state : List.of(DeliveryState.HELD, DeliveryState.DUE, DeliveryState.CHANGED)) {
             Long after = 0L;
-            while (after != null) {
+            while (after != null && running) {
                 after = deliveries.review(serviceId, state, after);
             }
         }

@@ -4,12 +4,16 @@ import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.FieldProblem;
 import yokebar.app.safety.SecretBox;
+import yokebar.app.station.Station;
+import yokebar.app.station.StationView;
 import yokebar.core.call.Call;
 import yokebar.core.delivery.SigningIdentity;
 import yokebar.links.identity.IdentityFile;
@@ -20,10 +24,14 @@ import yokebar.links.identity.SigningKey;
 class Identities {
     private final EntityManager db;
     private final SecretBox secrets;
+    private final Station station;
     private final Map<Integer, List<SigningIdentity>> known = new ConcurrentHashMap<>();
+    /** By the identity's number. Deriving the key from the passphrase is slow on purpose, and a long handover is many batches. */
+    private final Map<Long, SigningKey> opened = new ConcurrentHashMap<>();
 
-    Identities(EntityManager db, SecretBox secrets) {
+    Identities(EntityManager db, SecretBox secrets, Station station) {
         this.db = db;
+        this.station = station;
         this.secrets = secrets;
     }
 
@@ -48,12 +56,13 @@ class Identities {
             throw new FieldProblem("file", e.getMessage() == null ? "The identity is unusable." : e.getMessage());
         }
         SigningIdentity identity = key.identity();
-        rows(serviceId).stream()
-                .filter(row -> row.callSign.equals(identity.call().text())
-                        && row.validFrom.equals(identity.validFrom())
-                        && row.validUntil.equals(identity.validUntil()))
-                .forEach(db::remove);
         SigningIdentityRow row = new SigningIdentityRow();
+        for (SigningIdentityRow before : rows(serviceId)) {
+            if (identity(before).equals(identity)) {
+                row.placeId = before.placeId;
+                db.remove(before);
+            }
+        }
         row.serviceId = serviceId;
         row.callSign = identity.call().text();
         row.validFrom = identity.validFrom();
@@ -76,6 +85,27 @@ class Identities {
                 .map(this::open);
     }
 
+    /** The locator of the place an identity is for; null when it is for none. */
+    @Transactional(readOnly = true)
+    public @Nullable String locator(int serviceId, SigningIdentity identity) {
+        return rows(serviceId).stream()
+                .filter(row -> row.placeId != null && identity(row).equals(identity))
+                .flatMap(row ->
+                        station.view().places().stream().filter(place -> Objects.equals(place.id(), row.placeId)))
+                .map(StationView.PlaceView::locator)
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** @param placeId null for no place */
+    @Transactional
+    public void setPlace(long identityId, @Nullable Long placeId) {
+        if (placeId != null && station.view().places().stream().noneMatch(place -> place.id() == placeId)) {
+            throw new FieldProblem("placeId", "This place is not among your places any more.");
+        }
+        row(identityId).placeId = placeId;
+    }
+
     /** The key of an installed identity by its number. */
     @Transactional(readOnly = true)
     public SigningKey key(long identityId) {
@@ -89,6 +119,7 @@ class Identities {
         db.remove(row);
         db.flush();
         known.remove(row.serviceId);
+        opened.remove(identityId);
     }
 
     @Transactional(readOnly = true)
@@ -105,6 +136,10 @@ class Identities {
     }
 
     private SigningKey open(SigningIdentityRow row) {
+        return opened.computeIfAbsent(row.number(), id -> fromFile(row));
+    }
+
+    private SigningKey fromFile(SigningIdentityRow row) {
         try {
             return IdentityFile.open(
                     secrets.open(row.sealedFile),

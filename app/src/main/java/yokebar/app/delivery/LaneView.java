@@ -22,7 +22,9 @@ import yokebar.app.hookup.HookupView;
  * @param hookup null when it is not in use or by hand
  * @param counts contacts in each state, by the state's name
  * @param due contacts that wait to go, new or changed
+ * @param waiting those of them that lie in no batch yet
  * @param filling how far older contacts have got their rows, as a contact's number; null when all have
+ * @param handingOver how far what was asked to go now has come; null when nothing is asked for
  * @param withdrawals contacts deleted here that are still to be deleted there
  * @param withdrawalTrouble why one of them cannot be
  * @param unmatched confirmations that fit no contact
@@ -53,7 +55,9 @@ record LaneView(
         @Nullable HookupView hookup,
         Map<String, Long> counts,
         long due,
+        long waiting,
         @Nullable Long filling,
+        HandoverWishes.@Nullable Progress handingOver,
         long withdrawals,
         @Nullable String withdrawalTrouble,
         long unmatched,
@@ -65,9 +69,15 @@ record LaneView(
      * An installed identity.
      *
      * @param certificateEnds when it has to be renewed, UTC; null when that is not known
+     * @param placeId the place that contacts signed with it were made from when they do not say; null for none
      */
     record IdentityView(
-            long id, String call, Instant validFrom, Instant validUntil, @Nullable Instant certificateEnds) {}
+            long id,
+            String call,
+            Instant validFrom,
+            Instant validUntil,
+            @Nullable Instant certificateEnds,
+            @Nullable Long placeId) {}
 
     /** A request for a certificate that waits for the code of its letter. */
     record RequestView(long id, String call, String number, String words, Instant askedAt, String postalAddress) {}

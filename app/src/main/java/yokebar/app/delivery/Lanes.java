@@ -30,6 +30,7 @@ class Lanes {
     private final Identities identities;
     private final Enrolment enrolment;
     private final ServiceLines lines;
+    private final HandoverWishes wishes;
     private final ContactLog log;
 
     Lanes(
@@ -39,6 +40,7 @@ class Lanes {
             Identities identities,
             Enrolment enrolment,
             ServiceLines lines,
+            HandoverWishes wishes,
             ContactLog log) {
         this.db = db;
         this.services = services;
@@ -46,6 +48,7 @@ class Lanes {
         this.identities = identities;
         this.enrolment = enrolment;
         this.lines = lines;
+        this.wishes = wishes;
         this.log = log;
     }
 
@@ -60,14 +63,10 @@ class Lanes {
         ServiceAdapter adapter = services.adapter(serviceId);
         Map<DeliveryState, Long> counts = deliveries.counts(serviceId);
         Map<String, Long> named = new LinkedHashMap<>();
-        long due = 0;
         for (DeliveryState state : DeliveryState.values()) {
-            long contacts = counts.getOrDefault(state, 0L);
-            named.put(state.name(), contacts);
-            boolean goes = state == DeliveryState.DUE
-                    || state == DeliveryState.CHANGED && adapter.rules().takesChanges();
-            due += goes ? contacts : 0;
+            named.put(state.name(), counts.getOrDefault(state, 0L));
         }
+        long due = deliveries.due(serviceId);
         return new LaneView(
                 row.id,
                 row.name,
@@ -94,7 +93,9 @@ class Lanes {
                 lines.coupled(serviceId).map(HookupView::of).orElse(null),
                 named,
                 due,
+                deliveries.waiting(serviceId),
                 row.filledTo,
+                wishes.progress(serviceId, due),
                 count("select count(*) from Withdrawal where serviceId = :service", serviceId),
                 withdrawalTrouble(serviceId),
                 unmatched(serviceId),
@@ -105,7 +106,7 @@ class Lanes {
 
     private static LaneView.IdentityView view(SigningIdentityRow row) {
         return new LaneView.IdentityView(
-                row.number(), row.callSign, row.validFrom, row.validUntil, row.certificateEnds);
+                row.number(), row.callSign, row.validFrom, row.validUntil, row.certificateEnds, row.placeId);
     }
 
     private static LaneView.RequestView view(IdentityRequestRow row) {
@@ -241,7 +242,8 @@ class Lanes {
     @Transactional(readOnly = true)
     public List<LogLine> contacts(int serviceId, DeliveryState state) {
         List<Long> ids = db.createQuery(
-                        "from Delivery where serviceId = :service and state = :state order by id desc", Delivery.class)
+                        "from Delivery where serviceId = :service and state = :state order by serviceId desc, state desc, id desc",
+                        Delivery.class)
                 .setParameter("service", serviceId)
                 .setParameter("state", state)
                 .setMaxResults(PROBLEMS_SHOWN)
@@ -256,7 +258,7 @@ class Lanes {
         return db.createQuery(
                         "select id, state, via, contactIds, preparedAt, attempts, nextTryAt, trouble, givenAt,"
                                 + " receiptNumber, receiptWords, reportedAt, taken, refused"
-                                + " from Handover where serviceId = :service order by id desc",
+                                + " from Handover where serviceId = :service order by serviceId desc, id desc",
                         Tuple.class)
                 .setParameter("service", serviceId)
                 .setMaxResults(HANDOVERS_SHOWN)

@@ -3,7 +3,6 @@ package yokebar.app.delivery;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import yokebar.core.delivery.DeliveryState;
 
 /** Signed batches that leave by radio mail, for whoever carries them. */
 @Service
@@ -36,7 +35,10 @@ public class MailBatches {
     public Optional<Letter> pack(int serviceId, int most) {
         return packing.prepareForMail(serviceId, most)
                 .map(handover -> new Letter(
-                        handover.number(), handover.idempotencyKey, handover.contactIds.length, handover.content));
+                        handover.number(),
+                        handover.idempotencyKey,
+                        handover.contactIds.length,
+                        desk.content(handover.number())));
     }
 
     /** The gateway has all of it: handed over, not proven. */
@@ -67,8 +69,9 @@ public class MailBatches {
                 .orElseThrow(() -> new IllegalStateException("no service takes signed batches"));
     }
 
-    /** Contacts that are due there. */
+    /** Contacts that are due there and lie in no batch yet. */
+    @Transactional(readOnly = true)
     public long due() {
-        return deliveries.counts(service()).getOrDefault(DeliveryState.DUE, 0L);
+        return deliveries.waiting(service());
     }
 }

@@ -49,6 +49,11 @@ class QuaysideAdapter implements ServiceAdapter {
         return new Access(null, "API key", "From your pages at Quayside. It is not your password there.");
     }
 
+    @Override
+    public boolean showsPictures() {
+        return true;
+    }
+
     /** Few, so that one handover is through within seconds even when the service slows us down. */
     @Override
     public int mostContacts() {
@@ -92,6 +97,17 @@ class QuaysideAdapter implements ServiceAdapter {
             @Override
             public void withdraw(String number) throws ServiceRefused, ServiceUnreachable {
                 client.withdraw(number);
+            }
+
+            @Override
+            public void putPicture(String number, String contentType, byte[] content)
+                    throws ServiceRefused, ServiceUnreachable {
+                client.putPicture(number, contentType, content);
+            }
+
+            @Override
+            public void takePictureAway(String number) throws ServiceRefused, ServiceUnreachable {
+                client.takePictureAway(number);
             }
         };
     }

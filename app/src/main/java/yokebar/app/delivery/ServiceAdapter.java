@@ -53,6 +53,11 @@ interface ServiceAdapter {
         return false;
     }
 
+    /** Whether it shows pictures beside contacts. */
+    default boolean showsPictures() {
+        return false;
+    }
+
     /** Where certificates of the service are asked for; empty when it wants no signatures. */
     default Optional<CertificateDesk> certificates(Account account) {
         return Optional.empty();
@@ -124,6 +129,16 @@ interface ServiceAdapter {
 
         default void withdraw(String number) throws ServiceRefused, ServiceUnreachable {
             throw new UnsupportedOperationException("what was taken stays");
+        }
+
+        /** Shows a picture beside a contact, in the place of one before. */
+        default void putPicture(String number, String contentType, byte[] content)
+                throws ServiceRefused, ServiceUnreachable {
+            throw new UnsupportedOperationException("there are no pictures");
+        }
+
+        default void takePictureAway(String number) throws ServiceRefused, ServiceUnreachable {
+            throw new UnsupportedOperationException("there are no pictures");
         }
 
         /** The calls that used the service lately, with the day, ISO 8601. */

@@ -61,6 +61,9 @@ class ServiceController {
     /** Whether contacts are meant for a service. */
     record Meant(boolean meant, @Nullable List<Long> contactIds) {}
 
+    /** @param placeId null for no place */
+    record IdentityPlace(@Nullable Long placeId) {}
+
     /** Whether all handing over is paused. */
     record Pause(boolean paused) {}
 
@@ -156,6 +159,13 @@ class ServiceController {
         return lanes.lane(id);
     }
 
+    /** What was asked to go and is not on its way yet stays due. */
+    @DeleteMapping("/{id}/handovers")
+    LaneView stopHandingOver(@PathVariable int id) {
+        worker.stopHandingOver(id);
+        return lanes.lane(id);
+    }
+
     private static LocalDate day(String field, @Nullable String text, LocalDate otherwise) {
         try {
             return text == null || text.isBlank() ? otherwise : LocalDate.parse(text.strip());
@@ -180,6 +190,16 @@ class ServiceController {
     LaneView remove(@PathVariable int id, @PathVariable long identityId) {
         identities.remove(identityId);
         return identitiesChanged(id);
+    }
+
+    /** Says where contacts signed with an identity were made when they do not say so themselves. */
+    @PutMapping("/{id}/identities/{identityId}/place")
+    LaneView setPlace(@PathVariable int id, @PathVariable long identityId, @RequestBody IdentityPlace place) {
+        OnConflict.tryAgain(() -> {
+            identities.setPlace(identityId, place.placeId());
+            return id;
+        });
+        return lanes.lane(id);
     }
 
     /** Tries whether an identity signs. */

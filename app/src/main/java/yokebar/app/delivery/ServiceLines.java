@@ -1,9 +1,12 @@
 package yokebar.app.delivery;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import yokebar.app.hookup.Hookups;
@@ -15,6 +18,8 @@ import yokebar.links.status.ServiceUnreachable;
 /** The lines to the services in use, as couplings. */
 @Component
 public class ServiceLines {
+    private static final int LET_GO_EVERY_MS = 100;
+
     private final Services services;
     private final Hookups hookups;
     private final Clock clock;
@@ -76,6 +81,29 @@ public class ServiceLines {
 
     ServiceLine line(int serviceId) {
         return lines.get(serviceId);
+    }
+
+    /** Lets go of every answer that is being waited for. */
+    void giveUpWaiting() {
+        lines.values().forEach(ServiceLine::giveUpWaiting);
+    }
+
+    /**
+     * Ends threads that ask services, because Yokebar ends: takes no new work and lets go of what is waited for, again and
+     * again, as one that was about to ask would wait on.
+     *
+     * @param within how long they have to write down how it went
+     */
+    public void end(ExecutorService askers, Duration within) {
+        askers.shutdown();
+        long until = System.nanoTime() + within.toNanos();
+        try {
+            do {
+                giveUpWaiting();
+            } while (!askers.awaitTermination(LET_GO_EVERY_MS, TimeUnit.MILLISECONDS) && System.nanoTime() < until);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
     }
 
     /** Whether a service can be called now. */

@@ -41,6 +41,10 @@ class SigningIdentityRow {
     @Nullable
     Instant certificateEnds;
 
+    /** Where contacts signed with it were made when they do not say so themselves; null for nowhere. */
+    @Nullable
+    Long placeId;
+
     @JdbcTypeCode(SqlTypes.VARBINARY)
     byte[] sealedFile = new byte[0];
 

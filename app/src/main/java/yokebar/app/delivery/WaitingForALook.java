@@ -8,6 +8,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -70,12 +71,14 @@ public class WaitingForALook {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
         Map<Long, LoggedContact> contacts = log.find(contactIds);
+        Map<Integer, RulesNow> rules = new TreeMap<>();
         Set<Long> moved = new TreeSet<>();
         for (Delivery delivery : deliveries.of(contactIds).values()) {
             LoggedContact contact = contacts.get(delivery.contactId());
             if (contact != null && delivery.holdRule == Eligibility.Rule.BY_SOURCE) {
                 delivery.holdRule = null;
-                deliveries.applyRules(delivery, services.adapter(delivery.serviceId), contact.contact(), now, tally);
+                rules.computeIfAbsent(delivery.serviceId, id -> deliveries.rules(services.adapter(id), now))
+                        .apply(delivery, contact.contact(), tally);
                 moved.add(delivery.contactId());
             }
         }

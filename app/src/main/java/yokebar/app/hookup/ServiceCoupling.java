@@ -3,6 +3,8 @@ package yokebar.app.hookup;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashSet;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import yokebar.links.status.LinkState;
 import yokebar.links.status.LinkStatus;
@@ -18,6 +20,7 @@ public abstract class ServiceCoupling extends Coupling {
 
     private final Hookups hookups;
     private final Clock clock;
+    private final Set<Thread> asking = new HashSet<>();
     private volatile LinkStatus status;
 
     protected ServiceCoupling(String id, Kind kind, String name, Hookups hookups, Clock clock) {
@@ -42,7 +45,7 @@ public abstract class ServiceCoupling extends Coupling {
      */
     public final <T> T during(Question<T> question) throws ServiceRefused, ServiceUnreachable {
         try {
-            T answer = question.run();
+            T answer = ask(question);
             Instant now = clock.instant();
             boolean news = status.state() != LinkState.LIVE;
             status = LinkStatus.of(LinkState.LIVE, news ? now : status.since(), now);
@@ -58,6 +61,32 @@ public abstract class ServiceCoupling extends Coupling {
                 trouble(e.brief(), e.getMessage(), e.fix(), AFTER_REFUSAL);
             }
             throw e;
+        }
+    }
+
+    private <T> T ask(Question<T> question) throws ServiceRefused, ServiceUnreachable {
+        synchronized (asking) {
+            asking.add(Thread.currentThread());
+        }
+        try {
+            return question.run();
+        } finally {
+            synchronized (asking) {
+                asking.remove(Thread.currentThread());
+                // Whoever asked now writes down how it went.
+                Thread.interrupted();
+            }
+        }
+    }
+
+    /**
+     * Lets go of answers that are being waited for; whoever asked learns that the service was not waited for. Nothing else may
+     * interrupt a thread that uses the log: Java closes a file that is being read or written by an interrupted thread, and the
+     * log with it.
+     */
+    public final void giveUpWaiting() {
+        synchronized (asking) {
+            asking.forEach(Thread::interrupt);
         }
     }
 

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.FieldProblem;
 
 /** Where records come from, over HTTP. */
 @RestController
@@ -116,7 +117,10 @@ class SourceController {
     /** Lets the services have the contacts of a source that waited for a look. */
     @PostMapping("/{id}/let-go")
     LetGo letGo(@PathVariable long id) {
-        SourceView source = all().stream().filter(s -> s.id() == id).findFirst().orElseThrow();
+        SourceView source = all().stream()
+                .filter(s -> s.id() == id)
+                .findFirst()
+                .orElseThrow(() -> new FieldProblem("id", "There is no source with the number " + id + "."));
         return new LetGo(held.letGo(source.hookup()));
     }
 

@@ -3,6 +3,8 @@ package yokebar.app.log;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.LongStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -79,10 +81,16 @@ class ChangeController {
     }
 
     private long[] chosen(Selection selection) {
-        long[] ids = selection.ids() != null
-                ? selection.ids().stream().mapToLong(Long::longValue).distinct().toArray()
-                : search.ask(
-                        index -> Query.of(selection.search()).in(index).ids().toArray());
+        LongStream all;
+        if (selection.ids() != null) {
+            all = selection.ids().stream().mapToLong(Long::longValue).distinct();
+        } else if (selection.search() != null) {
+            all = search.ask(index -> Query.of(selection.search()).in(index).ids());
+        } else {
+            all = LongStream.empty();
+        }
+        Set<Long> except = selection.except() == null ? Set.of() : Set.copyOf(selection.except());
+        long[] ids = all.filter(id -> !except.contains(id)).toArray();
         if (ids.length == 0) {
             throw new FieldProblem("selection", "No contact is chosen.");
         }

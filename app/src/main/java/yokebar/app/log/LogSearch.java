@@ -151,9 +151,7 @@ public class LogSearch implements SmartLifecycle {
         running = false;
         owner.shutdown();
         try {
-            if (!owner.awaitTermination(KEEP_WITHIN_SECONDS, TimeUnit.SECONDS)) {
-                owner.shutdownNow();
-            }
+            owner.awaitTermination(KEEP_WITHIN_SECONDS, TimeUnit.SECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

@@ -63,7 +63,8 @@ class MailSession implements SmartLifecycle {
     public void stop() {
         running = false;
         stopAsked = true;
-        runner.shutdownNow();
+        // Not interrupted: it may be writing to the log. It ends after what is under way, and nothing hangs on its end.
+        runner.shutdown();
     }
 
     @Override

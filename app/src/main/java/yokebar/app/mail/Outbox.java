@@ -34,11 +34,12 @@ class Outbox {
     /**
      * A letter as the interface shows it.
      *
+     * @param contacts in its batch
      * @param bytes of all its parts
      * @param sentBytes acknowledged by the gateway
      * @param partsTaken parts that are there whole
      */
-    record LetterView(long handoverId, int parts, int partsTaken, long bytes, long sentBytes) {}
+    record LetterView(long handoverId, int contacts, int parts, int partsTaken, long bytes, long sentBytes) {}
 
     /** The gateway's settings. */
     record GatewayDraft(String address, String callSign) {}
@@ -139,13 +140,20 @@ class Outbox {
     @Transactional(readOnly = true)
     public List<LetterView> letters() {
         List<Tuple> rows = db.createNativeQuery(
-                        "select handover_id, count(*), count(taken_at), sum(octet_length(content)), sum(sent_bytes)"
-                                + " from mail_part group by handover_id order by handover_id",
+                        "select p.handover_id, max(cardinality(h.contact_ids)), count(*), count(taken_at),"
+                                + " sum(octet_length(content)), sum(sent_bytes)"
+                                + " from mail_part p join handover h on h.id = p.handover_id"
+                                + " group by p.handover_id order by p.handover_id",
                         Tuple.class)
                 .getResultList();
         return rows.stream()
                 .map(row -> new LetterView(
-                        number(row, 0), (int) number(row, 1), (int) number(row, 2), number(row, 3), number(row, 4)))
+                        number(row, 0),
+                        (int) number(row, 1),
+                        (int) number(row, 2),
+                        (int) number(row, 3),
+                        number(row, 4),
+                        number(row, 5)))
                 .toList();
     }
 

@@ -73,7 +73,12 @@ class AirLook {
     AirNews look(@Nullable Long positionId, Filter filter, @Nullable String since) {
         Instant now = clock.instant();
         Perspectives.Perspective perspective = perspectives.of(positionId);
-        String standing = log.workedBefore().version() + "." + strikes + "." + System.identityHashCode(perspective);
+        String standing = String.join(
+                ".",
+                Long.toString(log.workedBefore().version()),
+                Long.toString(strikes),
+                Integer.toString(perspectives.lessons()),
+                Integer.toString(System.identityHashCode(perspective)));
         long known = known(since, standing);
         Changes changes = air.read(list -> changes(list, known));
         Set<Long> gone = new HashSet<>(changes.gone());

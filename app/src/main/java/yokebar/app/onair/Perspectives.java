@@ -10,10 +10,16 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.LongPredicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.callbook.Callbook;
+import yokebar.app.callbook.CallbookAnswered;
+import yokebar.app.callbook.CallbookFileChanged;
+import yokebar.app.callbook.KnownStation;
 import yokebar.app.confirm.MemberActivity;
 import yokebar.app.log.LogSearch;
 import yokebar.app.position.PositionView;
@@ -38,6 +44,7 @@ import yokebar.core.onair.Aims;
 import yokebar.core.onair.Appraiser;
 import yokebar.core.onair.Atlas;
 import yokebar.core.onair.CallPatterns;
+import yokebar.core.onair.Home;
 
 /** How the air looks from each position: its place, its operator's licence, what all are after. */
 @Service
@@ -50,9 +57,11 @@ class Perspectives {
     private final LogSearch log;
     private final ReferenceData reference;
     private final MemberActivity members;
+    private final Callbook callbook;
     private final ChoicesStore choices;
     private final Clock clock;
     private final Map<Long, Perspective> byPosition = new ConcurrentHashMap<>();
+    private final AtomicInteger lessons = new AtomicInteger();
 
     Perspectives(
             Positions positions,
@@ -61,6 +70,7 @@ class Perspectives {
             LogSearch log,
             ReferenceData reference,
             MemberActivity members,
+            Callbook callbook,
             ChoicesStore choices,
             Clock clock) {
         this.positions = positions;
@@ -69,6 +79,7 @@ class Perspectives {
         this.log = log;
         this.reference = reference;
         this.members = members;
+        this.callbook = callbook;
         this.choices = choices;
         this.clock = clock;
     }
@@ -98,7 +109,7 @@ class Perspectives {
         String locator = positions.settingAt(positionId).fields().get("MY_GRIDSQUARE");
         Locator own = locator == null ? null : Locator.read(locator);
         Point here = own == null ? null : own.centre();
-        Atlas atlas = new Atlas(reference.entities(), here, today);
+        Atlas atlas = new Atlas(reference.entities(), here, today, this::home);
         Aims aims = new Aims(
                 ChoicesStore.goals(choices),
                 CallPatterns.of(choices.watch()),
@@ -106,6 +117,14 @@ class Perspectives {
                 licence(positionId),
                 this::confirms);
         return new Perspective(new Appraiser(log.workedBefore(), atlas, aims, Air.OLDEST), choices, today);
+    }
+
+    private Home home(Call call) {
+        return callbook.known(call).map(Perspectives::home).orElse(Home.UNKNOWN);
+    }
+
+    private static Home home(KnownStation station) {
+        return new Home(station.state(), station.locator() == null ? null : Locator.read(station.locator()));
     }
 
     private @Nullable LocalDate confirms(Call call) {
@@ -167,8 +186,26 @@ class Perspectives {
                 .flatMap(licences::named);
     }
 
-    @EventListener({StationChanged.class, PositionsChanged.class, ReferenceDataChanged.class})
+    @EventListener({StationChanged.class, PositionsChanged.class, ReferenceDataChanged.class, CallbookFileChanged.class
+    })
     void forget() {
         byPosition.clear();
+    }
+
+    @TransactionalEventListener
+    void learn(CallbookAnswered answer) {
+        Home home = home(answer.station());
+        for (Perspective perspective : byPosition.values()) {
+            synchronized (perspective) {
+                if (perspective.appraiser().atlas().learnt(answer.call(), home)) {
+                    lessons.incrementAndGet();
+                }
+            }
+        }
+    }
+
+    /** Counts up when one of the stations on the air is known better than before. */
+    int lessons() {
+        return lessons.get();
     }
 }

@@ -169,4 +169,28 @@ class CallbookTest extends AppTest {
         assertThat(answer.body()).contains("\"field\":\"file\"");
         assertThat(partner("ZP5QXA").path("name").asString()).isEqualTo("Ana");
     }
+
+    @Test
+    void theSettingsAreTriedWithoutAskingForAnybody() throws Exception {
+        assertThat(proof()).isEqualTo(service.address().replaceAll("https?://|/.*", "") + " lets us in.");
+        assertThat(service.asked()).isZero();
+        setUp("wrong");
+        assertThat(proof()).contains("password");
+        service.setUp(false);
+        assertThat(proof()).contains("cannot be reached");
+        put("/api/callbook", Map.of("address", "", "account", ""));
+        assertThat(proof()).startsWith("The callbook is not set up");
+        assertThat(sendJson("PUT", "/api/callbook", Map.of("freshDays", 0)).body())
+                .contains("An answer stays fresh for 1 to 3650 days.");
+        assertThat(sendJson("PUT", "/api/callbook", Map.of("address", "over there"))
+                        .body())
+                .contains("is no web address");
+    }
+
+    private String proof() throws Exception {
+        return JSON.readTree(
+                        sendJson("POST", "/api/hookups/callbook/test", Map.of()).body())
+                .path("sentence")
+                .asString();
+    }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.time.Instant;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -82,6 +83,55 @@ class ConfirmationsTest extends ServiceTest {
         sendJson(
                 "PUT", "/api/confirmations/" + miss(misses, "LU1QZZ").path("id").asLong(), Map.of("aside", true));
         assertThat(lane(COUNTERSIGN).path("unmatched").asInt()).isEqualTo(2);
+    }
+
+    @Test
+    void whatIsConfirmedAsItStandsIsNoLikelyMiss() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        importText(contact("ZP5QXA") + contact("OZ1QAB"));
+        countersign.confirm(theirs("ZP5QXA", "140700"), Instant.now());
+        await("its confirmation", () -> fetched() == 1);
+        countersign.confirm(theirs("OZ1QAB", "160700"), Instant.now());
+        countersign.confirm(theirs("ZP5QXA", "160700"), Instant.now());
+        await("both misses", () -> fetched() == 3);
+        JsonNode misses = get("/api/services/1/near-misses");
+        assertThat(misses.get(0).path("call").asString()).as("the likelier one").isEqualTo("OZ1QAB");
+        assertThat(misses.get(0).path("guesses").get(0).path("confirmed").asBoolean())
+                .isFalse();
+        assertThat(misses.get(1).path("guesses").get(0).path("confirmed").asBoolean())
+                .isTrue();
+    }
+
+    @Test
+    void whatComesTogetherBringsEachFirstOnce() throws Exception {
+        importText(contact("ZP5QXA", "gridsquare", "GG14")
+                + contact("ZP6QXB", "gridsquare", "GG14")
+                + contact("ZP7QXC", "gridsquare", "GG25", "band", "40m").replace("14.074", "7.0740"));
+        await("the log to be searched", () -> found("ZP") == 3);
+        Map<String, String> onForty = new HashMap<>(theirs("ZP7QXC", "140700"));
+        onForty.put("BAND", "40m");
+        countersign.confirm(theirs("ZP5QXA", "140700"), Instant.now());
+        countersign.confirm(theirs("ZP6QXB", "140700"), Instant.now());
+        countersign.confirm(onForty, Instant.now());
+        // Only now is anything fetched, so that all of it comes together.
+        useCountersign();
+        await("all", () -> fetched() == 3);
+        assertThat(brought("ZP5QXA")).startsWith("a new entity, Paraguay").contains("square GG14");
+        assertThat(brought("ZP6QXB")).isNull();
+        assertThat(brought("ZP7QXC")).isEqualTo("Paraguay on 40m, square GG25");
+    }
+
+    private int found(String search) {
+        try {
+            return get("/api/log/ids?search=" + search).size();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private String brought(String call) {
+        return jdbc.queryForObject("select brings from confirmation where call_sign = ?", String.class, call);
     }
 
     @Test

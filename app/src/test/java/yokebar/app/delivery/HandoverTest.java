@@ -37,6 +37,9 @@ class HandoverTest extends AppTest {
     @Autowired
     private BatchPacking packing;
 
+    @Autowired
+    private ServiceLines lines;
+
     private Countersign countersign;
     private final World world = new World(9);
 
@@ -89,7 +92,7 @@ class HandoverTest extends AppTest {
         importText(contact("ZP5QXA", "gridsquare", "GG14") + contact("OZ1QAB"));
         handOver();
         awaitState("ZP5QXA", "ACCEPTED");
-        byte[] batch = jdbc.queryForObject("select content from handover", byte[].class);
+        byte[] batch = jdbc.queryForObject("select content from handover_content", byte[].class);
         assertThat(openssl(batch))
                 .contains("<CALL:6>ZP5QXA")
                 .contains("<CALL:6>OZ1QAB")
@@ -124,6 +127,78 @@ class HandoverTest extends AppTest {
     }
 
     @Test
+    void whenYokebarNoLongerWaitsForAServiceThatIsWrittenDownAndTheLogStaysOpen() throws Exception {
+        countersign.mishaps().setSlowMs(30_000);
+        importText(contact("ZP5QXA"));
+        handOver();
+        await("the batch to be on its way", () -> tries() == 1);
+        await("the end of waiting to be noted", () -> {
+            // A try is written down before the service is asked.
+            lines.giveUpWaiting();
+            return jdbc.queryForObject("select count(*) from handover where trouble like '%not waited for%'", int.class)
+                    == 1;
+        });
+        countersign.mishaps().setSlowMs(0);
+        handOver();
+        awaitState("ZP5QXA", "ACCEPTED");
+        assertThat(countersign.books()).hasSize(1);
+    }
+
+    @Test
+    void aLongHandoverTellsItsProgressAndWhatIsNotOnItsWayCanStayDue() throws Exception {
+        importText(many());
+        countersign.mishaps().setSlowMs(1000);
+        int due = lane().path("due").asInt();
+        assertThat(due).isGreaterThan(1000);
+        handOver();
+        await("progress", () -> progress("left") < due && progress("left") > 0);
+        assertThat(progress("total")).isEqualTo(due);
+        sendJson("DELETE", "/api/services/1/handovers", "");
+        assertThat(lane().has("handingOver")).isFalse();
+        await("the batch on its way", () -> counted("HANDED_OVER") + counted("ACCEPTED") >= 500);
+        await("nothing on its way", () -> count("handover") == tried());
+        assertThat(counted("DUE")).isGreaterThanOrEqualTo(due - 1000);
+        countersign.mishaps().setSlowMs(0);
+        handOver();
+        await("all of them", Duration.ofSeconds(30), () -> counted("ACCEPTED") == due);
+        assertThat(countersign.books()).hasSize(due);
+    }
+
+    /** Some twelve hundred contacts, more than two batches. */
+    private static String many() {
+        StringBuilder many = new StringBuilder();
+        for (int i = 0; i < 1200; i++) {
+            many.append(contact("OZ" + i % 10 + "Q" + (char) ('A' + i / 10 % 26) + (char) ('A' + i / 260)));
+        }
+        return many.toString();
+    }
+
+    private int tried() {
+        return jdbc.queryForObject(
+                "select count(*) from handover where attempts > 0 or state <> 'PREPARED'", int.class);
+    }
+
+    private int progress(String what) {
+        return unchecked().path("handingOver").path(what).asInt(-1);
+    }
+
+    private int counted(String state) {
+        return unchecked().path("counts").path(state).asInt();
+    }
+
+    private JsonNode unchecked() {
+        try {
+            return lane();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private int tries() {
+        return jdbc.queryForObject("select coalesce(max(attempts), 0) from handover", int.class);
+    }
+
+    @Test
     void relayedContactsAndThoseWithoutIdentityAreHeldWithTheReason() throws Exception {
         importText(contact("ZP5QXA", "prop_mode", "RPT")
                 + contact("OZ1QAB", "station_callsign", "CU9QLZ")
@@ -136,6 +211,28 @@ class HandoverTest extends AppTest {
         installIdentity("2015-01-01T00:00:00Z", "2030-01-01T00:00:00Z");
         awaitState("OZ1QCD", "DUE");
         assertThat(state("ZP5QXA")).isEqualTo("HELD");
+    }
+
+    @Test
+    void aRangeOfDaysGoesWithItsFirstAndItsLastDay() throws Exception {
+        importText(contact("ZP5QXA").replace("20260501", "20260430")
+                + contact("OZ1QAB")
+                + contact("OZ1QCD").replace("20260501", "20260503").replace("140700", "235959")
+                + contact("OZ1QEF").replace("20260501", "20260504").replace("140700", "000000"));
+        var wrong = sendJson("POST", "/api/services/1/handovers", Map.of("fromDay", "1 May"));
+        assertThat(wrong.body()).contains("is no day; write it as 2026-05-01");
+        sendJson("POST", "/api/services/1/handovers", Map.of("fromDay", "2026-05-01", "untilDay", "2026-05-03"));
+        awaitState("OZ1QAB", "ACCEPTED");
+        awaitState("OZ1QCD", "ACCEPTED");
+        assertThat(get("/api/services/1/contacts?state=DUE"))
+                .extracting(line -> line.path("call").asString())
+                .containsExactlyInAnyOrder("ZP5QXA", "OZ1QEF");
+        sendJson("POST", "/api/services/1/handovers", Map.of("untilDay", "2026-04-30"));
+        awaitState("ZP5QXA", "ACCEPTED");
+        assertThat(state("OZ1QEF")).isEqualTo("DUE");
+        put("/api/services/2", Map.of("inUse", true));
+        assertThat(sendJson("POST", "/api/services/2/handovers", Map.of()).body())
+                .contains("Quayside is not set up yet.");
     }
 
     @Test
@@ -271,11 +368,7 @@ class HandoverTest extends AppTest {
 
     @Test
     void manyContactsGoInSeveralBatchesEachOnce() throws Exception {
-        StringBuilder file = new StringBuilder();
-        for (int i = 0; i < 1200; i++) {
-            file.append(contact("OZ" + i % 10 + "Q" + (char) ('A' + i / 10 % 26) + (char) ('A' + i / 260)));
-        }
-        importText(file.toString());
+        importText(many());
         handOver();
         await("all accepted", () -> counts("ACCEPTED") == 1200);
         assertThat(countersign.books()).hasSize(1200).allMatch(line -> line.get("copies")

@@ -11,15 +11,13 @@ import java.security.KeyStore;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
-import yokebar.standins.countersign.Countersign;
-import yokebar.standins.postbag.Postbag;
-import yokebar.standins.quayside.Quayside;
 
-/** Identities by letter, renewed, kept as a file, ended, revoked; and that no secret gets out. */
+/** Identities by letter, renewed, kept as a file, ended, revoked. */
 class IdentitiesTest extends ServiceTest {
     @Test
     void anIdentityComesByLetterIsRenewedAndKeptAsAFile() throws Exception {
@@ -68,7 +66,6 @@ class IdentitiesTest extends ServiceTest {
         assertThat(store.size()).isEqualTo(1);
         opensslAcceptsTheCertificate(
                 store.getCertificate(store.aliases().nextElement()).getEncoded());
-        databaseHoldsNoSecret("keep it safe", Countersign.PASSWORD);
     }
 
     private void opensslAcceptsTheRequest() throws Exception {
@@ -97,26 +94,37 @@ class IdentitiesTest extends ServiceTest {
         return said;
     }
 
-    private void databaseHoldsNoSecret(String... secrets) throws Exception {
-        jdbc.execute("checkpoint sync");
-        String home = jdbc.queryForObject("select database_path()", String.class);
-        try (java.util.stream.Stream<Path> files = Files.list(Path.of(home).getParent())) {
-            for (Path file : files.filter(Files::isRegularFile).toList()) {
-                String content = Files.readString(file, StandardCharsets.ISO_8859_1);
-                for (String secret : secrets) {
-                    assertThat(content.contains(secret))
-                            .as(file + " holds " + secret)
-                            .isFalse();
-                    assertThat(content.contains(utf16(secret)))
-                            .as(file + " holds " + secret)
-                            .isFalse();
-                }
-            }
-        }
-    }
-
-    private static String utf16(String text) {
-        return new String(text.getBytes(StandardCharsets.UTF_16LE), StandardCharsets.ISO_8859_1);
+    @Test
+    void anIdentityKnowsThePlaceOfContactsThatDoNotSayTheirs() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        HttpResponse<String> place =
+                sendJson("POST", "/api/station/places", Map.of("name", "Farol", "locator", "HM49KQ"));
+        long placeId = jdbc.queryForObject("select max(id) from place", long.class);
+        assertThat(place.statusCode()).as(place.body()).isEqualTo(200);
+        long identity = lane(COUNTERSIGN).path("identities").get(0).path("id").asLong();
+        String placePath = "/api/services/1/identities/" + identity + "/place";
+        assertThat(sendJson("PUT", placePath, Map.of("placeId", 4711)).body()).contains("not among your places");
+        put(placePath, Map.of("placeId", placeId));
+        importText(contact("ZP5QXA") + contact("OZ1QAB", "my_gridsquare", "GG14"));
+        sendJson("POST", "/api/services/1/handovers", Map.of());
+        awaitState("ZP5QXA", COUNTERSIGN, "ACCEPTED");
+        // What is signed stands in the batch as it is.
+        String batch = new String(
+                jdbc.queryForObject("select content from handover_content", byte[].class), StandardCharsets.ISO_8859_1);
+        assertThat(batch.lines().filter(line -> line.contains("ZP5QXA"))).allMatch(line -> line.contains("HM49kq"));
+        assertThat(batch.lines().filter(line -> line.contains("OZ1QAB"))).allMatch(line -> line.contains("GG14"));
+        assertThat(batch).contains("ZP5QXA", "HM49kq", "OZ1QAB", "GG14");
+        // Another file for the same call and dates keeps the place.
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        assertThat(lane(COUNTERSIGN).path("identities").get(0).path("placeId").asLong())
+                .isEqualTo(placeId);
+        put(
+                "/api/services/1/identities/"
+                        + lane(COUNTERSIGN).path("identities").get(0).path("id").asLong() + "/place",
+                Map.of());
+        sendJson("DELETE", "/api/station/places/" + placeId, "");
+        assertThat(lane(COUNTERSIGN).path("identities").get(0).has("placeId")).isFalse();
     }
 
     @Test
@@ -180,15 +188,51 @@ class IdentitiesTest extends ServiceTest {
     }
 
     @Test
-    void noAnswerAndNoSettingsFileHoldsASecret() throws Exception {
+    void whatIsWrongWithARequestIsSaidAtItsFieldAndARequestCanBeGivenUp() throws Exception {
+        Map<String, String> right = Map.of("call", "CU9QYB", "fromDay", "2015-01-01", "postalAddress", "Farol, Corvo");
+        assertThat(ask(right)).contains("Save the account first");
         useCountersign();
-        useQuayside();
-        usePostbag();
-        String answers = text("/api/services") + text("/api/settings") + text("/api/hookups");
-        assertThat(answers)
-                .contains("Countersign")
-                .doesNotContain(Countersign.PASSWORD)
-                .doesNotContain(Quayside.KEY)
-                .doesNotContain(Postbag.PASSWORD);
+        assertThat(ask(with(right, "call", "!!"))).contains("cannot be a call");
+        assertThat(ask(with(right, "fromDay", "May"))).contains("is no day; write it as 2026-05-01");
+        assertThat(ask(with(right, "untilDay", "2014-12-31"))).contains("The last day lies before the first one.");
+        assertThat(ask(with(right, "postalAddress", " "))).contains("Where shall the letter with the code go?");
+        assertThat(lane(COUNTERSIGN).path("requests")).isEmpty();
+        countersign.setUp(false);
+        assertThat(ask(right)).contains("cannot be reached");
+        countersign.setUp(true);
+        ask(right);
+        JsonNode request = lane(COUNTERSIGN).path("requests").get(0);
+        String path = "/api/services/1/requests/" + request.path("id").asLong();
+        send(request(path).DELETE());
+        assertThat(lane(COUNTERSIGN).path("requests")).isEmpty();
+        assertThat(sendJson("POST", path + "/code", Map.of("code", "1111-2222")).body())
+                .contains("not waiting any more");
+    }
+
+    @Test
+    void anIdentityTakenAwaySignsNoMore() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-12-31");
+        importText(contact("ZP5QXA"));
+        awaitState("ZP5QXA", COUNTERSIGN, "DUE");
+        String path = "/api/services/1/identities/"
+                + lane(COUNTERSIGN).path("identities").get(0).path("id").asLong();
+        assertThat(sendJson("POST", path + "/test", Map.of()).body()).contains("It signs as CU9QYB");
+        send(request(path).DELETE());
+        awaitState("ZP5QXA", COUNTERSIGN, "HELD");
+        sendJson("POST", "/api/services/1/handovers", Map.of());
+        assertThat(countersign.books()).isEmpty();
+        installIdentity("CU9QYB", "2020-01-01", "2030-12-31");
+        awaitState("ZP5QXA", COUNTERSIGN, "DUE");
+    }
+
+    private String ask(Map<String, String> wish) throws Exception {
+        return sendJson("POST", "/api/services/1/requests", wish).body();
+    }
+
+    private static Map<String, String> with(Map<String, String> wish, String field, String value) {
+        Map<String, String> other = new HashMap<>(wish);
+        other.put(field, value);
+        return other;
     }
 }

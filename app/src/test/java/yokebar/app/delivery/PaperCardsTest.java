@@ -40,4 +40,51 @@ class PaperCardsTest extends ServiceTest {
                 .contains("Their card came.");
         assertThat(get("/api/cards/piles").toString()).isEqualTo("{\"toSend\":0,\"sent\":1,\"received\":1}");
     }
+
+    @Test
+    void whatWasDoneByMistakeIsTakenBack() throws Exception {
+        importText(contact("ZP5QXA") + contact("OZ1QAB"));
+        long ana = idOf("ZP5QXA");
+        long bo = idOf("OZ1QAB");
+        cards("", Map.of("contactIds", List.of(ana, bo), "via", "DIRECT"));
+        assertThat(pile("TO_SEND")).containsExactlyInAnyOrder("ZP5QXA", "OZ1QAB");
+        cards("/dropped", Map.of("contactIds", List.of(bo)));
+        assertThat(pile("TO_SEND")).containsExactly("ZP5QXA");
+        assertThat(state("OZ1QAB", PAPER)).isEqualTo("NOT_MEANT");
+
+        cards("/received", Map.of("contactIds", List.of(ana, bo)));
+        assertThat(pile("RECEIVED")).hasSize(2);
+        cards("/taken-back", Map.of("contactIds", List.of(ana), "pile", "RECEIVED"));
+        assertThat(pile("RECEIVED")).containsExactly("OZ1QAB");
+        assertThat(state("ZP5QXA", PAPER)).isEqualTo("DUE");
+        assertThat(state("OZ1QAB", PAPER)).isEqualTo("CONFIRMED");
+
+        cards("/sent", Map.of("contactIds", List.of(ana)));
+        cards("/received", Map.of("contactIds", List.of(ana)));
+        cards("/taken-back", Map.of("contactIds", List.of(ana), "pile", "RECEIVED"));
+        assertThat(state("ZP5QXA", PAPER)).as("ours is on its way still").isEqualTo("ACCEPTED");
+    }
+
+    @Test
+    void aCardThatCameIsFoundByItsCallAsWell() throws Exception {
+        importText(contact("ZP5QXA") + contact("ZP5QXA", "band", "40m").replace("20260501", "20250501"));
+        assertThat(get("/api/cards/find?scanned=zp5qxa"))
+                .hasSize(2)
+                .allMatch(line -> line.path("call").asString().equals("ZP5QXA"));
+        assertThat(get("/api/cards/find?scanned=OZ1QAB")).isEmpty();
+        assertThat(text("/api/cards/find?scanned=%3F%3F")).contains("neither a code of our cards (YB-123) nor a call");
+        assertThat(cards("", Map.of("contactIds", List.of(), "via", "BUREAU"))).contains("Choose 1 to 5 000");
+        assertThat(text("/api/cards/labels.pdf?ids=987654321")).contains("None of these contacts is in the log");
+    }
+
+    private String cards(String path, Map<String, Object> body) throws Exception {
+        return sendJson("POST", "/api/cards" + path, body).body();
+    }
+
+    private List<String> pile(String pile) throws Exception {
+        return get("/api/cards?pile=" + pile)
+                .valueStream()
+                .map(card -> card.path("contact").path("call").asString())
+                .toList();
+    }
 }

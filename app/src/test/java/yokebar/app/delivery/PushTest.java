@@ -1,5 +1,6 @@
 package yokebar.app.delivery;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
@@ -14,6 +15,52 @@ class PushTest extends ServiceTest {
         return quayside.books().stream()
                 .filter(entry -> entry.get("gone").equals(false))
                 .toList();
+    }
+
+    @Test
+    void aPictureFollowsItsContactAndIsTakenAwayThereToo() throws Exception {
+        useQuayside();
+        importText(contact("ZP5QXA") + contact("OZ1QAB"));
+        awaitState("ZP5QXA", QUAYSIDE, "ACCEPTED");
+        String path = "/api/contacts/" + idOf("ZP5QXA") + "/picture";
+        assertThat(upload(path, "notes.txt", "hello".getBytes(UTF_8), Map.of()).body())
+                .contains("neither a PNG nor a JPEG");
+        assertThat(upload(path, "huge.png", png(1_000_001), Map.of()).body()).contains("make it smaller");
+        upload(path, "card.png", png(2000), Map.of());
+        await("the picture", () -> quayside.pictures().size() == 1);
+        await("its proof", () -> standing(path).has("sentAt"));
+        assertThat(standing(path).path("service").asString()).isEqualTo("Quayside");
+        assertThat(send(request(path).GET()).headers().firstValue("Content-Type"))
+                .contains("image/png");
+        upload(path, "other.jpg", new byte[] {(byte) 0xFF, (byte) 0xD8, (byte) 0xFF, 1}, Map.of());
+        await("the other picture", () -> quayside.pictures().values().stream().allMatch(p -> p.length == 4));
+        await("its proof", () -> standing(path).has("sentAt"));
+
+        String refused = "/api/contacts/" + idOf("OZ1QAB") + "/picture";
+        upload(refused, "large.png", png(900_000), Map.of());
+        await(
+                "the refusal",
+                () -> standing(refused).path("trouble").asString("").contains("at most 800 kB"));
+
+        quayside.mishaps().failNext(2);
+        send(request(path).DELETE());
+        assertThat(standing(path).path("there").asBoolean()).isFalse();
+        await("nothing there", () -> quayside.pictures().isEmpty());
+        await("nothing left to do", () -> count("contact_picture") == 1);
+    }
+
+    private JsonNode standing(String path) {
+        try {
+            return get(path + "/standing");
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private static byte[] png(int bytes) {
+        byte[] content = new byte[bytes];
+        System.arraycopy(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10}, 0, content, 0, 8);
+        return content;
     }
 
     @Test
@@ -34,6 +81,27 @@ class PushTest extends ServiceTest {
         changed(sendJson("POST", "/api/changes/" + deleted.path("id").asLong() + "/undo", Map.of()));
         await("there again", () -> atQuayside().size() == 1);
         awaitState("ZP5QXA", QUAYSIDE, "ACCEPTED");
+    }
+
+    @Test
+    void whatWasEditedAfterAnAnswerWasLostIsAskedForBeforeItGoesAgain() throws Exception {
+        importText(contact("ZP5QXA", "name", "Ana") + contact("OZ1QAB"));
+        quayside.mishaps().loseNextAnswer();
+        useQuayside();
+        await("the first push", () -> !atQuayside().isEmpty());
+        quayside.mishaps().failNext(2);
+        edit("ZP5QXA", Map.of("NAME", "Anna"));
+        await("both there", () -> {
+            sleepless();
+            return state("ZP5QXA", QUAYSIDE).equals("ACCEPTED")
+                    && state("OZ1QAB", QUAYSIDE).equals("ACCEPTED");
+        });
+        await("the edit there", () -> atQuayside().toString().contains("NAME=Anna"));
+        assertThat(atQuayside()).hasSize(2).allMatch(entry -> entry.get("copies")
+                .equals(1));
+        JsonNode proof =
+                JSON.readTree(sendJson("POST", "/api/services/2/test", Map.of()).body());
+        assertThat(proof.path("sentence").asString()).contains("holds 2 contacts");
     }
 
     @Test

@@ -31,6 +31,10 @@ class RadioMailTest extends ServiceTest {
             JsonNode packed = JSON.readTree(
                     sendJson("POST", "/api/mail/letters", Map.of()).body());
             assertThat(packed.path("letters").get(0).path("bytes").asInt()).isGreaterThan(380_000);
+            assertThat(packed.path("letters").get(0).path("contacts").asInt()).isEqualTo(3000);
+            assertThat(packed.path("due").asInt()).as("all of it is packed").isZero();
+            assertThat(lane(COUNTERSIGN).path("due").asInt()).isEqualTo(3000);
+            assertThat(lane(COUNTERSIGN).path("waiting").asInt()).isZero();
             for (int drop = 0; drop < 3; drop++) {
                 gateway.dropAfter(40_000);
                 session("broke off");

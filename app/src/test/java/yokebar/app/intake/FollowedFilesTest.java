@@ -153,4 +153,40 @@ class FollowedFilesTest extends AppTest {
         await("the new one", () -> count("contact") == 1);
         assertThat(wholeLog()).contains("OZ1QAB").doesNotContain("ZP5QXA");
     }
+
+    @Test
+    void whatCannotBeFollowedIsSaidAtItsField() throws Exception {
+        Path file = folder.resolve("wavelet.adi");
+        append(file, HEADER);
+        Map<String, Map<String, Object>> wrong = Map.of(
+                "Give the file's whole path", Map.of("path", "wavelet.adi"),
+                "is no path", Map.of("path", "/tmp/\u0000"),
+                "Say from which day on", Map.of("path", file.toString(), "begin", "FROM_DATE"),
+                "yesterday", Map.of("path", file.toString(), "begin", "FROM_DATE", "from", "yesterday"),
+                "is no call", Map.of("path", file.toString(), "options", Map.of("ownCalls", "CU9QYB, no.body")));
+        for (Map.Entry<String, Map<String, Object>> one : wrong.entrySet()) {
+            HttpResponse<String> answer = sendJson("POST", "/api/intake-sources/files", one.getValue());
+            assertThat(answer.statusCode()).as(answer.body()).isEqualTo(422);
+            assertThat(answer.body()).contains(one.getKey());
+        }
+        assertThat(text("/api/intake-sources")).doesNotContain("wavelet");
+    }
+
+    @Test
+    void itsOptionsCanBeChangedAndCountFromThenOn() throws Exception {
+        Path file = folder.resolve("wavelet.adi");
+        append(file, HEADER + contact("ZP5QXA"));
+        JsonNode source = follow(file);
+        await("the first", () -> count("contact") == 1);
+        sendJson(
+                "PUT",
+                "/api/intake-sources/" + source.path("id").asLong(),
+                Map.of("name", "The small shack", "ownCalls", "CU9QYB", "operatorCall", "CU9QYD"));
+        append(file, contact("OZ1QAB") + contact("OZ1QCD", "station_callsign", "CU9QLZ"));
+        await("the second", () -> count("contact") == 2);
+        append(file, contact("OZ1QEF"));
+        await("the fourth", () -> count("contact") == 3);
+        assertThat(wholeLog()).contains("<OPERATOR:6>CU9QYD").doesNotContain("OZ1QCD");
+        assertThat(text("/api/intake-sources")).contains("The small shack");
+    }
 }

@@ -7,6 +7,7 @@ import java.io.OutputStream;
 import java.net.DatagramPacket;
 import java.net.DatagramSocket;
 import java.net.InetAddress;
+import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -85,6 +86,64 @@ class StreamTest extends AppTest {
             });
         }
         assertThat(wholeLog()).contains("<OPERATOR:6>CU9QYD");
+    }
+
+    @Test
+    void aPortIsTestedChangedAndGivenUpAndTheBuiltInOnesStay() throws Exception {
+        int port;
+        try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            port = free.getLocalPort();
+        }
+        JsonNode added = JSON.readTree(sendJson(
+                        "POST",
+                        "/api/intake-sources/ports",
+                        Map.of("kind", "STREAM", "port", port, "options", Map.of()))
+                .body());
+        JsonNode source = added.get(added.size() - 1);
+        String hookup = source.path("hookup").asString();
+        assertThat(sendJson("POST", "/api/intake-sources/ports", Map.of("kind", "STREAM", "port", port))
+                        .body())
+                .contains("Port " + port + " is listened on already");
+        assertThat(sendJson("POST", "/api/intake-sources/ports", Map.of("kind", "STREAM", "port", 80))
+                        .body())
+                .contains("A port is a number from");
+        await("it to listen", () -> proof(hookup).equals("Programs can connect to TCP port " + port + "."));
+        sendJson(
+                "PUT",
+                "/api/intake-sources/" + source.path("id").asLong(),
+                Map.of("name", "Contest room", "operatorCall", "cu9qyd"));
+        await("it to listen again", () -> proof(hookup).contains("Programs can connect"));
+        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
+            socket.getOutputStream().write(contact("ZP5QXA").getBytes(StandardCharsets.UTF_8));
+            await("the contact", () -> count("contact") == 1);
+        }
+        assertThat(wholeLog()).contains("<OPERATOR:6>CU9QYD");
+        sendJson("DELETE", "/api/intake-sources/" + source.path("id").asLong(), Map.of());
+        assertThat(text("/api/intake-sources")).doesNotContain("Contest room");
+        for (JsonNode one : get("/api/intake-sources")) {
+            if (one.path("builtIn").asBoolean()) {
+                assertThat(sendJson(
+                                        "DELETE",
+                                        "/api/intake-sources/" + one.path("id").asLong(),
+                                        Map.of())
+                                .body())
+                        .contains("can be switched off, but not removed");
+            }
+        }
+        assertThat(sendJson("PUT", "/api/intake-sources/4711", Map.of("name", "X"))
+                        .body())
+                .contains("4711");
+    }
+
+    private String proof(String hookup) {
+        try {
+            return JSON.readTree(sendJson("POST", "/api/hookups/" + hookup + "/test", Map.of())
+                            .body())
+                    .path("sentence")
+                    .asString("");
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private int linkPort() throws Exception {

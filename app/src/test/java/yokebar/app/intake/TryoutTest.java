@@ -15,9 +15,11 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Value;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
 import yokebar.core.adif.AdiReader;
@@ -28,6 +30,9 @@ class TryoutTest extends AppTest {
 
     @TempDir
     private Path folder;
+
+    @Value("${yokebar.home}")
+    private Path home;
 
     private JsonNode settled(String id) throws Exception {
         return settled(id, Duration.ofSeconds(10));
@@ -250,5 +255,46 @@ class TryoutTest extends AppTest {
         } finally {
             device.stop(0);
         }
+    }
+
+    @Test
+    void aFileThatCannotBeReadIsSaidToBeSo() throws Exception {
+        assertThat(sendJson(
+                                "POST",
+                                "/api/tryouts/path",
+                                Map.of("path", folder.resolve("none.adi").toString()))
+                        .body())
+                .contains("none.adi is not there.");
+        assertThat(sendJson("POST", "/api/tryouts/4711/import", Map.of()).body())
+                .contains("That file is no longer at hand; choose it again.");
+    }
+
+    @Test
+    void onlyTheLastFilesLookedAtAreKeptAndOursLeaveNothingBehind() throws Exception {
+        String first = look("<eoh>" + contact("ZP5QXA"));
+        settled(first);
+        for (int i = 0; i < 22; i++) {
+            HttpResponse<String> answer = upload(
+                    "/api/tryouts",
+                    "log" + i + ".adi",
+                    ("<eoh>" + contact("OZ1QAB")).getBytes(StandardCharsets.UTF_8),
+                    Map.of());
+            settled(JSON.readTree(answer.body()).path("id").asString());
+        }
+        Path copies = home.resolve("imports");
+        try (Stream<Path> files = Files.list(copies)) {
+            assertThat(files.count()).isLessThanOrEqualTo(20);
+        }
+        String last = JSON.readTree(upload(
+                                "/api/tryouts",
+                                "last.adi",
+                                ("<eoh>" + contact("OZ1QAB")).getBytes(StandardCharsets.UTF_8),
+                                Map.of())
+                        .body())
+                .path("id")
+                .asString();
+        settled(last);
+        send(request("/api/tryouts/" + last).DELETE());
+        assertThat(text("/api/tryouts/" + last)).contains("no longer at hand");
     }
 }

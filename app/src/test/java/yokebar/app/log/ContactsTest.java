@@ -92,4 +92,32 @@ class ContactsTest extends AppTest {
     private HttpResponse<String> edit(long id, int version, Map<String, String> changes) throws Exception {
         return sendJson("PATCH", "/api/contacts/" + id, Map.of("version", version, "changes", changes));
     }
+
+    @Test
+    void allThatASearchFindsIsChosenButSome() throws Exception {
+        importText(contact("ZP5QXA") + contact("ZP5QXB") + contact("ZP5QXC") + contact("OZ1QAB"));
+        await("the index", () -> ids("ZP5").size() == 3);
+        long kept = ids("ZP5QXB").get(0);
+        changed(sendJson("POST", "/api/changes/delete", Map.of("search", "ZP5", "except", List.of(kept))));
+        assertThat(jdbc.queryForList("select call_sign from contact order by call_sign", String.class))
+                .containsExactly("OZ1QAB", "ZP5QXB");
+        assertThat(sendJson("POST", "/api/changes/delete", Map.of()).body())
+                .as("nothing is not everything")
+                .contains("No contact is chosen.");
+        assertThat(sendJson("POST", "/api/changes/delete", Map.of("search", "ZP5", "except", List.of(kept)))
+                        .body())
+                .contains("No contact is chosen.");
+        assertThat(count("contact")).isEqualTo(2);
+    }
+
+    private List<Long> ids(String search) {
+        try {
+            return get("/api/log/ids?search=" + search)
+                    .valueStream()
+                    .map(JsonNode::asLong)
+                    .toList();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
 }

@@ -7,125 +7,17 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.time.Instant;
-import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.beans.factory.annotation.Value;
 import tools.jackson.databind.JsonNode;
-import yokebar.app.AppTest;
 import yokebar.app.digital.DecodeHeard;
-import yokebar.standins.air.Air.Scene;
-import yokebar.standins.cluster.BeaconHill;
-import yokebar.standins.cluster.Nightjar;
-import yokebar.standins.device.HfRadio;
-import yokebar.standins.world.World;
 
-class OnAirTest extends AppTest {
-    private static final Map<String, Object> ALL =
-            Map.of("insideLicence", false, "confirms", false, "callingCq", false, "watchedOnly", false, "quiet", false);
-
-    @Autowired
-    private Air air;
-
-    @Autowired
-    private ChoicesStore choices;
-
+/** What is heard becomes one list, and what is posted reaches the node. */
+class OnAirTest extends AirTest {
     @Value("${yokebar.home}")
     private Path home;
-
-    private BeaconHill hill;
-    private Nightjar nightjar;
-
-    @BeforeEach
-    void feeds() throws Exception {
-        yokebar.standins.air.Air simulated = new yokebar.standins.air.Air(new World(9), Clock.systemUTC(), 3);
-        simulated.setScene(Scene.QUIET);
-        hill = new BeaconHill(simulated, Clock.systemUTC(), 3, 0);
-        nightjar = new Nightjar(simulated, Clock.systemUTC(), 0);
-        // Stations are kept for an hour: those of the test before must go.
-        air.read(list -> {
-            list.all().forEach(heard -> list.forget(heard.id()));
-            return null;
-        });
-        choices.save(AirChoices.FIRST);
-        add("Beacon Hill", hill.port(), false);
-        add("Nightjar", nightjar.port(), true);
-        await(
-                "both feeds",
-                () -> hill.summary().get("visitors").equals(1)
-                        && nightjar.summary().get("visitors").equals(1)
-                        && live("feed"));
-    }
-
-    @AfterEach
-    void close() throws Exception {
-        for (JsonNode feed : get("/api/feeds")) {
-            send(request("/api/feeds/" + feed.path("id").asLong()).DELETE());
-        }
-        hill.close();
-        nightjar.close();
-    }
-
-    private void add(String name, int port, boolean skimmer) throws Exception {
-        Map<String, Object> draft = new HashMap<>(
-                Map.of("name", name, "host", "127.0.0.1", "port", port, "login", "CU9QYB", "skimmer", skimmer));
-        draft.put("password", "secret-of-" + name.toLowerCase().charAt(0));
-        assertThat(sendJson("POST", "/api/feeds", draft).statusCode()).isEqualTo(200);
-    }
-
-    private boolean live(String kind) {
-        int live = 0;
-        for (JsonNode hookup : read("/api/hookups")) {
-            live += hookup.path("id").asString().startsWith(kind)
-                            && hookup.path("state").asString().equals("LIVE")
-                    ? 1
-                    : 0;
-        }
-        return live == 2;
-    }
-
-    private JsonNode read(String path) {
-        try {
-            return get(path);
-        } catch (Exception e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
-    private JsonNode look(Map<String, Object> filter, String since) {
-        try {
-            Map<String, Object> asked = new HashMap<>(Map.of("filter", filter));
-            if (since != null) {
-                asked.put("since", since);
-            }
-            HttpResponse<String> answer = sendJson("POST", "/api/onair/look", asked);
-            assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-            return JSON.readTree(answer.body());
-        } catch (Exception e) {
-            throw new IllegalStateException(e);
-        }
-    }
-
-    private JsonNode spot(String call) {
-        for (JsonNode one : look(ALL, null).path("spots")) {
-            if (one.path("call").asString().equals(call)) {
-                return one;
-            }
-        }
-        return JSON.missingNode();
-    }
-
-    private static Map<String, Object> with(String name, Object value) {
-        Map<String, Object> filter = new HashMap<>(ALL);
-        filter.put(name, value);
-        return filter;
-    }
 
     @Test
     void clusterSkimmerAndDecoderAreOneEntryThatSaysSo() throws Exception {
@@ -164,55 +56,6 @@ class OnAirTest extends AppTest {
         assertThat(look(ALL, changed.path("mark").asString()).path("whole").asBoolean())
                 .as("need may be different everywhere")
                 .isTrue();
-    }
-
-    @Test
-    void goesThereWithTheRadioAndTheSplitTheSpotNames() throws Exception {
-        try (HfRadio radio = new HfRadio(0)) {
-            JsonNode radios = JSON.readTree(sendJson(
-                            "POST",
-                            "/api/radios",
-                            Map.of("name", "Petrel", "dialect", "semicolon", "address", "127.0.0.1:" + radio.port()))
-                    .body());
-            long id = radios.get(0).path("id").asLong();
-            await(
-                    "the radio",
-                    () -> read("/api/radios")
-                                    .get(0)
-                                    .path("now")
-                                    .path("frequencyHz")
-                                    .asLong()
-                            > 0);
-            hill.spot("OZ1QAB", 14_025.0, "ZP5QXA", "up 2");
-            await("the spot", () -> !spot("ZP5QXA").isMissingNode());
-            JsonNode went = JSON.readTree(sendJson(
-                            "POST",
-                            "/api/onair/spots/" + spot("ZP5QXA").path("id").asLong() + "/go",
-                            Map.of("answer", false))
-                    .body());
-            assertThat(went.path("sentence").asString())
-                    .isEqualTo("The radio is on 14025.0 kHz, calling on 14027.0 kHz.");
-            await(
-                    "split",
-                    () -> read("/api/radios").get(0).path("now").path("split").asBoolean());
-            JsonNode now = get("/api/radios").get(0).path("now");
-            assertThat(now.path("frequencyHz").asLong()).isEqualTo(14_025_000);
-            assertThat(now.path("transmitHz").asLong()).isEqualTo(14_027_000);
-            send(request("/api/radios/" + id).DELETE());
-        }
-        JsonNode without = JSON.readTree(sendJson(
-                        "POST",
-                        "/api/onair/spots/" + spot("ZP5QXA").path("id").asLong() + "/go",
-                        Map.of("answer", false))
-                .body());
-        assertThat(without.path("good").asBoolean()).isFalse();
-        assertThat(without.path("sentence").asString()).isNotBlank();
-        assertThat(sendJson(
-                                "POST",
-                                "/api/onair/spots/" + spot("ZP5QXA").path("id").asLong() + "/go",
-                                Map.of("answer", true))
-                        .body())
-                .contains("No program has read ZP5QXA lately");
     }
 
     @Test
@@ -278,71 +121,6 @@ class OnAirTest extends AppTest {
     }
 
     @Test
-    void goalsWatchAndIgnoreAreCheckedKeptAndSeen() throws Exception {
-        hill.spot("OZ1QAB", 14_025.0, "ZP5QXA", "");
-        hill.spot("OZ1QAB", 14_035.0, "OZ3QAB", "");
-        await("both", () -> look(ALL, null).path("spots").size() == 2);
-        Map<String, Object> chosen = new HashMap<>(Map.of(
-                "goals", List.of(),
-                "watch", List.of("oz3*"),
-                "ignore", List.of("ZP5QXA"),
-                "turnBeam", false,
-                "alerts", List.of()));
-        JsonNode preview = JSON.readTree(
-                sendJson("POST", "/api/onair/choices/preview", chosen).body());
-        assertThat(preview.path("needed").asInt()).isZero();
-        put("/api/onair/choices", chosen);
-        JsonNode spots = look(ALL, null).path("spots");
-        assertThat(spots).hasSize(1);
-        assertThat(spots.get(0).path("watched").asBoolean()).isTrue();
-        chosen.put("watch", List.of("*"));
-        assertThat(sendJson("PUT", "/api/onair/choices", chosen).body()).contains("matches no call");
-        assertThat(sendJson("POST", "/api/onair/look", Map.of("filter", with("maxAgeMinutes", 600)))
-                        .body())
-                .contains("1 to 60 minutes");
-        put("/api/onair/views", Map.of("name", "Far away", "filter", with("continents", List.of("OC"))));
-        assertThat(get("/api/onair/views")
-                        .get(0)
-                        .path("filter")
-                        .path("continents")
-                        .toString())
-                .isEqualTo("[\"OC\"]");
-        send(request("/api/onair/views/Far%20away").DELETE());
-        assertThat(get("/api/onair/views")).isEmpty();
-    }
-
-    @Test
-    void anAlertFiresOnceAndAFloodIsToldTogether() throws Exception {
-        int before = get("/api/onair/alerts").size();
-        Map<String, Object> chosen = Map.of(
-                "goals", List.of(),
-                "watch", List.of("OZ*"),
-                "ignore", List.of(),
-                "turnBeam", false,
-                "alerts",
-                        List.of(Map.of(
-                                "kind",
-                                "WATCHED",
-                                "shown",
-                                true,
-                                "spoken",
-                                false,
-                                "notified",
-                                false,
-                                "mostAMinute",
-                                2)));
-        put("/api/onair/choices", chosen);
-        for (int i = 0; i < 5; i++) {
-            hill.spot("K1QAA", 14_020.0 + 5 * i, "OZ" + (i + 1) + "QAB", "");
-        }
-        hill.spot("K1QAA", 14_020.0, "OZ1QAB", "again");
-        await("two alerts", () -> read("/api/onair/alerts").size() - before == 2);
-        JsonNode alerts = get("/api/onair/alerts");
-        assertThat(alerts.get(0).path("because").asString()).isEqualTo("It is a call on your watch list.");
-        assertThat(alerts.get(0).path("sentence").asString()).startsWith("OZ").contains("on 20m");
-    }
-
-    @Test
     void struckOffStaysAwayUntilItIsBroughtBack() throws Exception {
         hill.spot("OZ1QAB", 14_025.0, "ZP5QXA", "");
         await("the spot", () -> !spot("ZP5QXA").isMissingNode());
@@ -394,5 +172,27 @@ class OnAirTest extends AppTest {
         assertThat(sendJson("POST", "/api/feeds", Map.of("name", "x", "host", "http://no", "port", 0, "skimmer", false))
                         .body())
                 .contains("host");
+    }
+
+    @Test
+    void anEntryTellsWhoHearsItAndABandIsToldInStretches() throws Exception {
+        hill.spot("OZ1QAB", 14_025.0, "ZP5QXA", "");
+        nightjar.hear("ZP5QXA", "GG14", 14_025_000, "CW", 2);
+        await("both ears", () -> spot("ZP5QXA").path("ears").size() == 2);
+        JsonNode detail = get("/api/onair/spots/" + spot("ZP5QXA").path("id").asLong());
+        assertThat(detail.path("spot").path("call").asString()).isEqualTo("ZP5QXA");
+        assertThat(detail.path("hearers").size()).isGreaterThanOrEqualTo(2);
+        assertThat(detail.path("hearers").toString()).contains("OZ1QAB").contains("Denmark");
+        assertThat(text("/api/onair/spots/987654321")).contains("not heard any more");
+
+        JsonNode stretches = get("/api/onair/stretches?band=20m");
+        long edge = 14_000_000;
+        for (JsonNode stretch : stretches) {
+            assertThat(stretch.path("lowHz").asLong()).as("without gaps").isEqualTo(edge);
+            edge = stretch.path("highHz").asLong();
+        }
+        assertThat(edge).isEqualTo(14_350_000);
+        assertThat(stretches.toString()).contains("\"inside\":true");
+        assertThat(text("/api/onair/stretches?band=11m")).contains("There is no band 11m.");
     }
 }

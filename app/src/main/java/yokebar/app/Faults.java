@@ -1,0 +1,80 @@
+package yokebar.app;
+
+import java.sql.SQLException;
+import java.util.List;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
+import org.springframework.web.multipart.MultipartException;
+
+/** A sentence for what no feature expected. */
+@RestControllerAdvice
+@Order(Ordered.LOWEST_PRECEDENCE)
+class Faults {
+    private static final Logger LOG = LoggerFactory.getLogger(Faults.class);
+    /** SQL:2016, "string data, right truncation". */
+    private static final String TOO_LONG = "22001";
+    /** SQL:2016, the class of violated constraints. */
+    private static final String CONSTRAINT = "23";
+
+    private static final Pattern COLUMN = Pattern.compile("column \"(\\w+) CHARACTER VARYING\\((\\d+)\\)");
+
+    @ExceptionHandler
+    ProblemDetail noFile(MultipartException e) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "A file belongs here, and none came.");
+    }
+
+    /** Nobody is there any more to be told. */
+    @ExceptionHandler
+    void hungUp(AsyncRequestNotUsableException e) {
+        LOG.debug("Who asked has hung up", e);
+    }
+
+    @ExceptionHandler
+    ProblemDetail other(Exception e) {
+        SQLException log = ofTheLog(e);
+        String state = log == null ? "" : String.valueOf(log.getSQLState());
+        if (log != null && state.equals(TOO_LONG)) {
+            return tooLong(String.valueOf(log.getMessage()));
+        }
+        if (log != null && state.startsWith(CONSTRAINT)) {
+            LOG.warn("The log did not take something: {}", log.getMessage());
+            return ProblemDetail.forStatusAndDetail(
+                    HttpStatus.UNPROCESSABLE_ENTITY,
+                    "This speaks of something that is no longer there. Load the page again.");
+        }
+        LOG.error("A request could not be answered", e);
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "Yokebar could not do this because of a fault of its own; its log file tells more.");
+    }
+
+    private static @Nullable SQLException ofTheLog(@Nullable Throwable e) {
+        return e == null || e instanceof SQLException ? (SQLException) e : ofTheLog(e.getCause());
+    }
+
+    /** The columns are named as the fields are; where not, the sentence alone must do. */
+    private static ProblemDetail tooLong(String message) {
+        Matcher column = COLUMN.matcher(message);
+        return column.find()
+                ? new FieldProblem(List.of(new FieldProblem.Field(
+                                camelCase(column.group(1)), "At most " + column.group(2) + " characters fit here.")))
+                        .getBody()
+                : ProblemDetail.forStatusAndDetail(
+                        HttpStatus.UNPROCESSABLE_ENTITY, "Something here is longer than Yokebar can keep; shorten it.");
+    }
+
+    private static String camelCase(String column) {
+        return Pattern.compile("_(\\w)").matcher(column.toLowerCase()).replaceAll(letter -> letter.group(1)
+                .toUpperCase());
+    }
+}

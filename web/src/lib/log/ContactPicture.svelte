@@ -1,0 +1,116 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
+  import { api, got, Problem, type PictureStanding } from '../api/client';
+  import { utcDate, utcMinute } from '../shared/format';
+
+  let { id, call, version }: { id: number; call: string; version: unknown } = $props();
+
+  let standing = $state.raw<PictureStanding | undefined>(undefined);
+  let problem = $state('');
+  let busy = $state(false);
+  /** Another one each time the picture may be another, so that the browser asks again. */
+  let shown = $state(0);
+  let chooser = $state<HTMLInputElement>();
+
+  const params = $derived({ path: { id } });
+
+  $effect(() => {
+    void version;
+    untrack(() => void act(() => got(api.GET('/api/contacts/{id}/picture/standing', { params }))));
+  });
+
+  async function act(action: () => Promise<PictureStanding>) {
+    problem = '';
+    try {
+      standing = await action();
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  }
+
+  async function put() {
+    const file = chooser?.files?.[0];
+    if (!file) {
+      return;
+    }
+    busy = true;
+    await act(async () => {
+      const form = new FormData();
+      form.set('file', file);
+      const answer = await fetch(`/api/contacts/${id}/picture`, { method: 'POST', body: form });
+      if (!answer.ok) {
+        throw Problem.from(await answer.json().catch(() => undefined));
+      }
+      shown += 1;
+      return (await answer.json()) as PictureStanding;
+    });
+    busy = false;
+    if (chooser) {
+      chooser.value = '';
+    }
+  }
+</script>
+
+{#if standing?.there}
+  <figure>
+    <img src={`/api/contacts/${id}/picture?shown=${shown}`} alt={`Put to the contact with ${call}`} />
+    <figcaption class="muted">
+      {#if standing.trouble}{standing.trouble}
+      {:else if standing.sentAt}At {standing.service} since {utcDate(standing.sentAt)}
+        {utcMinute(standing.sentAt)}.
+      {:else if standing.service}Goes to {standing.service} once the contact is there.
+      {:else}Kept here only: no service in use shows pictures.{/if}
+    </figcaption>
+  </figure>
+{:else if standing}
+  <p class="muted">
+    No picture yet. A card, a screen or a face{standing.service
+      ? `; ${standing.service} shows it beside the contact`
+      : ''}.
+  </p>
+{/if}
+<input
+  bind:this={chooser}
+  class="visually-hidden"
+  type="file"
+  accept="image/png,image/jpeg"
+  aria-label="Picture file"
+  tabindex="-1"
+  onchange={() => void put()}
+/>
+<div class="keys">
+  <Button kind="tertiary" size="small" disabled={busy} on:click={() => chooser?.click()}
+    >{busy ? 'Putting it there…' : standing?.there ? 'Choose another' : 'Choose a picture'}</Button
+  >
+  {#if standing?.there}
+    <Button
+      kind="ghost"
+      size="small"
+      on:click={() => act(() => got(api.DELETE('/api/contacts/{id}/picture', { params })))}
+      >Take it away</Button
+    >
+  {/if}
+</div>
+{#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+
+<style>
+  figure {
+    margin: 0 0 12px;
+  }
+
+  img {
+    display: block;
+    max-width: 100%;
+    max-height: 320px;
+    margin-bottom: 8px;
+    border: 1px solid var(--yb-line);
+    border-radius: 4px;
+  }
+
+  .keys {
+    display: flex;
+    gap: 8px;
+    margin-top: 12px;
+  }
+</style>
