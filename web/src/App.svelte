@@ -7,6 +7,7 @@
   import Palette from './lib/frame/Palette.svelte';
   import Offline from './lib/frame/Offline.svelte';
   import Rail from './lib/frame/Rail.svelte';
+  import Updated from './lib/frame/Updated.svelte';
   import Yoke from './lib/frame/Yoke.svelte';
   import HookupDrawer from './lib/hookups/HookupDrawer.svelte';
   import HookupsView from './lib/hookups/HookupsView.svelte';
@@ -83,6 +84,7 @@
     <Rail {app} />
     <main>
       {#if !app.live.connected}<Offline lostAt={app.live.lostAt} />{/if}
+      <Updated connected={app.live.connected} />
       <div class="place">
         {#if app.view === 'desk'}
           <DeskView {app} />

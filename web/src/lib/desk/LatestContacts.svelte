@@ -1,9 +1,9 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { AppState } from '../frame/app.svelte';
-  import SealGlyph from '../shared/SealGlyph.svelte';
+  import SealHeads from '../services/SealHeads.svelte';
+  import Seals from '../services/Seals.svelte';
   import { kiloHertz, localTime, utcMinute } from '../shared/format';
-  import { STATE_NAMES, type LaneState } from '../services/lanes.svelte';
 
   let { app }: { app: AppState } = $props();
 
@@ -57,12 +57,13 @@
         <tr>
           <th>UTC</th><th>Call</th><th class="number">kHz</th><th>Mode</th><th>Sent</th><th>Rcvd</th><th
             >Name</th
-          ><th>Country</th><th><span class="visually-hidden">Countersign</span></th>
+          ><th class="country">Country</th>{#if app.lanes.sealed.length > 0}<th
+              ><SealHeads lanes={app.lanes.sealed} /></th
+            >{/if}
         </tr>
       </thead>
       <tbody>
         {#each latest as line (line.id)}
-          {@const state = (line.seals[0]?.state ?? 'NOT_MEANT') as LaneState}
           <tr
             class:pointed={!app.line.view?.station && line.id === pointed?.id}
             onclick={() => (pointedId = line.id)}
@@ -77,7 +78,9 @@
             <td class="mono">{line.reportReceived ?? ''}</td>
             <td class="name">{line.name ?? ''}</td>
             <td class="country">{line.country ?? ''}</td>
-            <td title={`Countersign: ${STATE_NAMES[state]}`}><SealGlyph {state} /></td>
+            {#if app.lanes.sealed.length > 0}
+              <td><Seals lanes={app.lanes.sealed} seals={line.seals} /></td>
+            {/if}
           </tr>
         {/each}
       </tbody>
@@ -86,6 +89,17 @@
 </section>
 
 <style>
+  section {
+    container-type: inline-size;
+  }
+
+  /* The call tells it, and the card beside spells it out. */
+  @container (max-width: 540px) {
+    .country {
+      display: none;
+    }
+  }
+
   td {
     height: 30px;
     white-space: nowrap;

@@ -15,14 +15,16 @@
   onclick={onopen}
 >
   <span class="face">
+    <span class="name">{hookup.name}</span>
+    {#if hookup.state === 'TROUBLE'}<span class="reason">{hookup.brief ?? hookup.reason}</span>{/if}
+  </span>
+  <span class="foot">
+    <Notch state={hookup.state} />
     {#if hookup.kind === 'SERVICE'}<CloudUpload size={16} />
     {:else if hookup.id.startsWith('radio-')}<Radio size={16} />
     {:else if hookup.id.startsWith('rotor-')}<Compass size={16} />
     {:else}<Terminal size={16} />{/if}
-    <span class="name">{hookup.name}</span>
-    {#if hookup.state === 'TROUBLE'}<span class="reason">{hookup.brief ?? hookup.reason}</span>{/if}
   </span>
-  <Notch state={hookup.state} />
 </button>
 
 <style>
@@ -31,7 +33,7 @@
     flex-direction: column;
     align-items: flex-start;
     justify-content: center;
-    gap: 3px;
+    gap: 2px;
     flex: 0 1 auto;
     min-width: 54px;
     height: 40px;
@@ -66,8 +68,21 @@
     white-space: nowrap;
   }
 
-  .face :global(svg) {
+  /* Below the name, so that the name has the whole width. */
+  .foot {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    gap: 8px;
+    width: 100%;
+    height: 14px;
+    color: var(--yb-ink-2);
+  }
+
+  .foot :global(svg) {
     flex: none;
+    width: 14px;
+    height: 14px;
   }
 
   .name {

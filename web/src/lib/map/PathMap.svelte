@@ -1,21 +1,14 @@
 <script lang="ts">
-  import { land as loadLand } from './land';
-  import { geoCircle, geoEquirectangular, geoPath } from 'd3-geo';
-  import type { FeatureCollection, Feature } from 'geojson';
+  import { geoEquirectangular, geoPath } from 'd3-geo';
   import type { AppState } from '../frame/app.svelte';
   import { distance, utcMinute } from '../shared/format';
-  import { beamLine, nightCentre } from './map';
+  import { beamLine } from './map';
+  import World from './World.svelte';
 
   let { app }: { app: AppState } = $props();
 
   const WIDTH = 720;
   const HEIGHT = 300;
-  /** The edges of day, in degrees of the sun below the horizon, from dusk to night. */
-  const DUSK = [0, 6, 12];
-
-  let land = $state.raw<FeatureCollection | Feature | undefined>(undefined);
-
-  const store = $derived(app.path);
   const here = $derived(app.positions.here);
   const home = $derived(
     here?.longitudeDegrees !== undefined && here.latitudeDegrees !== undefined
@@ -29,7 +22,6 @@
       .translate([WIDTH / 2, HEIGHT / 2 + 14]),
   );
   const draw = $derived(geoPath(projection));
-  const night = $derived(store.sun && nightCentre(store.sun.latitudeDegrees, store.sun.longitudeDegrees));
   const heading = $derived(app.rotors.chosen?.headingDegrees);
   const there = $derived(app.partner.view?.whereabouts);
   const way = $derived(there?.path);
@@ -39,28 +31,12 @@
   /** Where only the entity is known, all that follows is rough. */
   const about = $derived(there?.source === 'ENTITY' ? '≈ ' : '');
 
-  $effect(() => store.watchSun());
-  void loadLand().then((shapes) => (land = shapes));
-
   const dot = (at: [number, number]) => projection(at) ?? [0, 0];
 </script>
 
 <section class="map" aria-label="Path map">
   <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="World with night, beam and path">
-    <rect class="sea" width={WIDTH} height={HEIGHT} />
-    {#if land}<path class="land" d={draw(land)} />{/if}
-    {#if night}
-      {#each DUSK as below (below)}
-        <path
-          class="night"
-          d={draw(
-            geoCircle()
-              .center(night)
-              .radius(90 - below)(),
-          )}
-        />
-      {/each}
-    {/if}
+    <World {draw} path={app.path} />
     {#if home && heading !== undefined}
       <path class="beam" d={draw(beamLine(home, heading))} />
     {/if}
@@ -117,19 +93,6 @@
     width: 100%;
     border: 1px solid var(--yb-line);
     border-radius: 4px;
-  }
-
-  .sea {
-    fill: var(--yb-panel);
-  }
-
-  .land {
-    fill: var(--yb-line);
-  }
-
-  .night {
-    fill: #000;
-    opacity: 0.2;
   }
 
   .path {

@@ -1,20 +1,16 @@
 <script lang="ts">
-  import { geoAzimuthalEquidistant, geoCircle, geoEquirectangular, geoPath } from 'd3-geo';
-  import type { Feature, FeatureCollection } from 'geojson';
+  import { geoAzimuthalEquidistant, geoEquirectangular, geoPath } from 'd3-geo';
   import { api, got, type Spot, type SpotDetail } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
-  import { land as loadLand } from '../map/land';
-  import { nightCentre } from '../map/map';
+  import World from '../map/World.svelte';
 
   let { app }: { app: AppState } = $props();
 
   const KEPT = 'yokebar-air-map';
-  const DUSK = [0, 6, 12];
 
   let width = $state(500);
   let height = $state(400);
   let round = $state(localStorage.getItem(KEPT) !== 'flat');
-  let land = $state.raw<FeatureCollection | Feature | undefined>(undefined);
   let detail = $state.raw<SpotDetail | undefined>(undefined);
 
   const air = $derived(app.air);
@@ -33,14 +29,10 @@
           .translate([width / 2, height / 2]),
   );
   const draw = $derived(geoPath(projection));
-  const sun = $derived(app.path.sun);
-  const night = $derived(sun && nightCentre(sun.latitudeDegrees, sun.longitudeDegrees));
   /** One for each place: of those in the same place the one worth most. */
   const places = $derived(onePerPlace(air.spots));
   const chosen = $derived(air.chosen);
 
-  $effect(() => app.path.watchSun());
-  void loadLand().then((shapes) => (land = shapes));
   $effect(() => {
     const id = air.selected;
     const positionId = app.positions.here?.id;
@@ -78,20 +70,7 @@
 <section class="map" aria-label="Map of the air">
   <div class="sheet" bind:clientWidth={width} bind:clientHeight={height}>
     <svg {width} {height} role="group" aria-label="Stations on the air, night, and who hears the chosen one">
-      <path class="sea" d={draw({ type: 'Sphere' })} />
-      {#if land}<path class="land" d={draw(land)} />{/if}
-      {#if night}
-        {#each DUSK as below (below)}
-          <path
-            class="night"
-            d={draw(
-              geoCircle()
-                .center(night)
-                .radius(90 - below)(),
-            )}
-          />
-        {/each}
-      {/if}
+      <World {draw} path={app.path} />
       {#if chosen?.latitudeDegrees !== undefined && chosen.longitudeDegrees !== undefined}
         <path
           class="path"
@@ -195,21 +174,6 @@
   .sheet > svg {
     position: absolute;
     inset: 0;
-  }
-
-  .sea {
-    fill: var(--yb-panel);
-    stroke: var(--yb-line);
-  }
-
-  .land {
-    fill: var(--yb-line);
-  }
-
-  .night {
-    fill: #000;
-    opacity: 0.18;
-    pointer-events: none;
   }
 
   .path {

@@ -14,6 +14,14 @@
     { name: 'watchedOnly', label: 'on my watch list' },
   ] as const;
   const AGES = [5, 10, 20, 30, 60];
+  const USUAL_BANDS = new Set(
+    ['160m', '80m', '60m', '40m', '30m', '20m', '17m', '15m', '12m', '10m'].concat([
+      '6m',
+      '4m',
+      '2m',
+      '70cm',
+    ]),
+  );
 
   const air = $derived(app.air);
   const filter = $derived(air.filter);
@@ -25,7 +33,18 @@
   let problem = $state('');
 
   const set = (more: Partial<AirFilter>) => app.filterAir({ ...filter, ...more });
-  const bands = $derived(app.bandPlan.bands.map((b) => b.name));
+  let everyBand = $state(false);
+  const allBands = $derived(app.bandPlan.bands.map((b) => b.name));
+  /** The usual ones, and any other that somebody is heard on. */
+  const bands = $derived(
+    allBands.filter(
+      (band) =>
+        everyBand ||
+        USUAL_BANDS.has(band) ||
+        filter.bands?.includes(band) ||
+        air.spots.some((spot) => spot.band === band),
+    ),
+  );
 
   async function load() {
     try {
@@ -139,6 +158,9 @@
             onclick={() => set({ bands: toggled(filter.bands, band) })}>{band}</button
           >
         {/each}
+        {#if bands.length < allBands.length}
+          <button class="more" onclick={() => (everyBand = true)}>all bands</button>
+        {/if}
       </div>
       <h3>Heard from</h3>
       <div class="keys">
@@ -257,8 +279,8 @@
   }
 
   .form {
-    width: 420px;
-    padding: 4px 12px 12px;
+    width: 424px;
+    padding: 0 4px 4px;
   }
 
   h3 {

@@ -1,9 +1,8 @@
 <script lang="ts">
   import { geoAzimuthalEquidistant, geoPath } from 'd3-geo';
-  import type { Feature, FeatureCollection } from 'geojson';
   import { api, got, Problem, type HearsUs } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
-  import { land as loadLand } from '../map/land';
+  import World from '../map/World.svelte';
   import { clock } from '../shared/clock.svelte';
   import { ago, distance, kiloHertz } from '../shared/format';
 
@@ -13,7 +12,6 @@
   const EVERY_MS = 2_000;
   let all = $state.raw<HearsUs[] | undefined>(undefined);
   let problem = $state('');
-  let land = $state.raw<FeatureCollection | Feature | undefined>(undefined);
 
   const here = $derived(app.positions.here);
   const home = $derived<[number, number]>([here?.longitudeDegrees ?? 0, here?.latitudeDegrees ?? 0]);
@@ -36,7 +34,6 @@
     ].sort((a, b) => (b.km ?? 0) - (a.km ?? 0)),
   );
 
-  void loadLand().then((shapes) => (land = shapes));
   // In a storm the air moves many times a second; who hears us is read now and then.
   $effect(() => {
     const positionId = app.positions.here?.id;
@@ -88,8 +85,7 @@
       </tbody>
     </table>
     <svg width={SIZE} height={SIZE} role="img" aria-label="Who hears us, seen from here">
-      <path class="sea" d={draw({ type: 'Sphere' })} />
-      {#if land}<path class="land" d={draw(land)} />{/if}
+      <World {draw} path={app.path} />
       {#each latest as one (one.report.hearer + one.report.frequencyHz)}
         {#if one.latitudeDegrees !== undefined && one.longitudeDegrees !== undefined}
           {@const at = projection([one.longitudeDegrees, one.latitudeDegrees]) ?? [0, 0]}
@@ -122,15 +118,6 @@
 
   .number {
     text-align: right;
-  }
-
-  .sea {
-    fill: var(--yb-panel);
-    stroke: var(--yb-line);
-  }
-
-  .land {
-    fill: var(--yb-line);
   }
 
   .way {

@@ -130,7 +130,7 @@
       title={layout.hidden.length > 0
         ? `${layout.hidden.length} without room for their calls; zoom in`
         : `${here.length} stations`}
-      >{here.length}{layout.hidden.length > 0 ? ` (−${layout.hidden.length})` : ''}</span
+      >{here.length}{layout.hidden.length > 0 ? `, ${layout.hidden.length} unnamed` : ''}</span
     >
     <div class="keys">
       <button onclick={() => zoom(0.6)} aria-label={`Closer on ${band}`}>+</button>

@@ -3,6 +3,9 @@ import { EVERYTHING } from './filter';
 
 /** In a storm news come many times a second; the list is read again no more often than this. */
 const READ_EVERY_MS = 200;
+/** A quiet air is read again sooner: the fewer were different the last time, the sooner. */
+const READ_SOONEST_MS = 50;
+const READ_MS_A_CHANGE = 10;
 /** What was heard grows old, and so the order changes, without any news. */
 const AGE_EVERY_MS = 20_000;
 
@@ -45,6 +48,7 @@ export class AirStore {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #aging: ReturnType<typeof setInterval> | undefined;
   #readAt = 0;
+  #pause = READ_EVERY_MS;
 
   constructor(position: () => number | undefined, filter: AirFilter = EVERYTHING, read: AirReader = readAir) {
     this.#position = position;
@@ -92,7 +96,7 @@ export class AirStore {
     }
     this.#stale = true;
     if (!this.#reading && this.#timer === undefined) {
-      const rest = Math.max(0, this.#readAt + READ_EVERY_MS - performance.now());
+      const rest = Math.max(0, this.#readAt + this.#pause - performance.now());
       this.#timer = setTimeout(() => {
         this.#timer = undefined;
         void this.#load();
@@ -141,6 +145,8 @@ export class AirStore {
     for (const spot of news.spots) {
       this.#byId.set(spot.id, spot);
     }
+    const changes = news.spots.length + news.gone.length;
+    this.#pause = Math.min(READ_EVERY_MS, Math.max(READ_SOONEST_MS, changes * READ_MS_A_CHANGE));
     this.#mark = news.mark;
     this.onAir = news.onAir;
     this.sentence = news.sentence;

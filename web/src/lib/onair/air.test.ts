@@ -50,14 +50,28 @@ describe('the air', () => {
     expect(store.spots.map((s) => s.id)).toEqual([3, 1]);
   });
 
-  it('reads a storm no more often than it can be looked at', async () => {
-    store.watch();
+  /** News come a hundred times in a second. */
+  const aSecondOfNews = async () => {
     for (let i = 0; i < 100; i++) {
       store.moved();
       await vi.advanceTimersByTimeAsync(10);
     }
+  };
+
+  it('reads a storm no more often than it can be looked at', async () => {
+    answer = { spots: Array.from({ length: 30 }, (_, i) => spot(i, i)) };
+    store.watch();
+    await aSecondOfNews();
     expect(asked.length).toBeLessThanOrEqual(7);
     expect(asked.length).toBeGreaterThan(3);
+  });
+
+  it('reads a quiet air sooner', async () => {
+    answer = { spots: [spot(1, 5)] };
+    store.watch();
+    await aSecondOfNews();
+    expect(asked.length).toBeLessThanOrEqual(21);
+    expect(asked.length).toBeGreaterThan(12);
   });
 
   it('stands still while somebody reads, and says how many wait', async () => {

@@ -6,10 +6,20 @@
 
   let open = $state(false);
   let box = $state<HTMLDivElement | null>(null);
+  /** It opens to the side where there is more room, and no longer than the view it belongs to. */
+  let toTheRight = $state(false);
+  let mostHigh = $state(0);
+  const MARGIN_PX = 8;
 
   function toggle() {
     open = !open;
     if (open) {
+      const place = box?.getBoundingClientRect();
+      const view = box?.closest('.place')?.getBoundingClientRect();
+      if (place) {
+        toTheRight = place.left + place.right < window.innerWidth;
+        mostHigh = (view?.bottom ?? window.innerHeight) - place.bottom - MARGIN_PX;
+      }
       void onopen?.();
     }
   }
@@ -34,7 +44,15 @@
 <!-- svelte-ignore a11y_no_static_element_interactions -->
 <div class="menu" bind:this={box} {onkeydown}>
   <button class="opener" aria-expanded={open} onclick={toggle}>{label} <ChevronDown size={16} /></button>
-  {#if open}<div class="content" role="group" aria-label={label}>{@render children()}</div>{/if}
+  {#if open}<div
+      class="content"
+      class:to-the-right={toTheRight}
+      style:max-height={`${mostHigh}px`}
+      role="group"
+      aria-label={label}
+    >
+      {@render children()}
+    </div>{/if}
 </div>
 
 <style>
@@ -68,13 +86,17 @@
     right: 0;
     width: max-content;
     min-width: 240px;
-    max-width: 400px;
-    max-height: 70vh;
+    max-width: min(480px, 90vw);
     padding: 12px;
     overflow-y: auto;
     border: 1px solid var(--yb-line-strong);
     border-radius: 4px;
     background: var(--yb-panel);
     box-shadow: 0 8px 24px rgb(0 0 0 / 40%);
+  }
+
+  .to-the-right {
+    right: auto;
+    left: 0;
   }
 </style>
