@@ -91,7 +91,7 @@ class LongLogTest {
     @AfterEach
     void stop() {
         browser.close();
-        yokebar.close();
+        yokebar.end();
     }
 
     private double timed(String act, String shows) {

@@ -19,32 +19,41 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.MethodOrderer;
+import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.TestInstance;
+import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 
-/** What can go lost and does not: the process killed in the middle of things, the log destroyed. */
+/** What can go lost and does not: the process killed in the middle of things, one after the other, then the log destroyed. */
+@TestInstance(TestInstance.Lifecycle.PER_CLASS)
+@TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class LossTest {
-    private static final int MANY = 3000;
     /** Several transactions' worth, so that the kill comes between the first and the last. */
     private static final int IMPORTED = 8_000;
 
     @TempDir
-    private Path folder;
+    static Path folder;
 
     private final HttpClient http = HttpClient.newHttpClient();
     private YokebarProcess yokebar;
 
-    @BeforeEach
+    @BeforeAll
     void start() throws Exception {
-        yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
+        start("yokebar");
+    }
+
+    private void start(String home) throws Exception {
+        yokebar = new YokebarProcess(folder.resolve(home)).start();
         send("PUT", "api/station", "{\"ownCall\":\"CU9QYB\"}");
         setDefaultAssertionTimeout(30_000);
     }
 
-    @AfterEach
+    @AfterAll
     void stop() {
         yokebar.close();
     }
@@ -77,26 +86,7 @@ class LossTest {
     }
 
     @Test
-    void killedDuringABulkEditTheLogIsWholeAndTheEditCanBeTakenBack() throws Exception {
-        yokebar.importContacts(0, MANY);
-        int all = found("");
-        String begun = send(
-                "POST", "api/changes/edit", "{\"selection\":{\"search\":\"\"},\"changes\":{\"PROP_MODE\":\"ES\"}}");
-        long id = Long.parseLong(begun.replaceAll("(?s).*\"id\":(\\d+).*", "$1"));
-        Until.itIs("two thousand edited", () -> change(id).path("done").asInt() >= 2000);
-        yokebar.kill();
-        yokebar.start();
-        JsonNode stopped = change(id);
-        assertThat(stopped.path("state").asString()).isEqualTo("STOPPED");
-        assertThat(found("")).isEqualTo(all);
-        // The last thousand could be seen a moment before they were on the disk.
-        assertThat(found("via:es")).isEqualTo(stopped.path("done").asInt()).isBetween(1000, all);
-        String undo = send("POST", "api/changes/" + id + "/undo", "{}");
-        awaitEnd(Long.parseLong(undo.replaceAll("(?s).*\"id\":(\\d+).*", "$1")));
-        assertThat(found("via:es")).isZero();
-    }
-
-    @Test
+    @Order(1)
     void killedDuringAnImportWhatWasTakenIsThereAndTheRestComesWithAnotherTry() throws Exception {
         CompletableFuture<HttpResponse<String>> importing = yokebar.importContactsLater(0, IMPORTED);
         Until.itIs("a thousand imported", () -> found("") >= 1000);
@@ -125,8 +115,28 @@ class LossTest {
     }
 
     @Test
+    @Order(2)
+    void killedDuringABulkEditTheLogIsWholeAndTheEditCanBeTakenBack() throws Exception {
+        int all = found("");
+        String begun = send(
+                "POST", "api/changes/edit", "{\"selection\":{\"search\":\"\"},\"changes\":{\"PROP_MODE\":\"ES\"}}");
+        long id = Long.parseLong(begun.replaceAll("(?s).*\"id\":(\\d+).*", "$1"));
+        Until.itIs("two thousand edited", () -> change(id).path("done").asInt() >= 2000);
+        yokebar.kill();
+        yokebar.start();
+        JsonNode stopped = change(id);
+        assertThat(stopped.path("state").asString()).isEqualTo("STOPPED");
+        assertThat(found("")).isEqualTo(all);
+        // The last thousand could be seen a moment before they were on the disk.
+        assertThat(found("via:es")).isEqualTo(stopped.path("done").asInt()).isBetween(1000, all);
+        String undo = send("POST", "api/changes/" + id + "/undo", "{}");
+        awaitEnd(Long.parseLong(undo.replaceAll("(?s).*\"id\":(\\d+).*", "$1")));
+        assertThat(found("via:es")).isZero();
+    }
+
+    @Test
+    @Order(3)
     void killedDuringABackupThereIsNoHalfBackup() throws Exception {
-        yokebar.importContacts(0, MANY);
         http.sendAsync(
                 HttpRequest.newBuilder(yokebar.address().resolve("api/safety/backups"))
                         .POST(HttpRequest.BodyPublishers.ofString("{}"))
@@ -146,7 +156,10 @@ class LossTest {
     }
 
     @Test
+    @Order(4)
     void aDestroyedLogComesBackWholeFromBackupAndSecondCopy() throws Exception {
+        stop();
+        start("another");
         Path stick = folder.resolve("stick");
         send("PUT", "api/safety", "{\"copyFolder\":\"" + stick + "\"}");
         yokebar.importContacts(0, 300);
@@ -157,7 +170,7 @@ class LossTest {
         Until.itIs("the second copy whole", () -> Files.readString(copy).split("<EOR>").length >= 420);
         yokebar.kill();
         for (String lost : List.of("log.mv.db", "search-index")) {
-            Files.deleteIfExists(folder.resolve("yokebar").resolve(lost));
+            Files.deleteIfExists(folder.resolve("another").resolve(lost));
         }
         yokebar.start();
         assertThat(found("")).isZero();

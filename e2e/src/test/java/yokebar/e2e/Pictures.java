@@ -76,7 +76,6 @@ public final class Pictures {
         }
     }
 
-    /** Why a refused contact is not in the log; a log that is looked at before it is imported; a program on the link. */
     /** A busy weekend. */
     private static void onAir(Page page, Path folder) {
         backstage("air/scene", "{\"scene\":\"BUSY\"}");
@@ -104,6 +103,7 @@ public final class Pictures {
         page.getByTestId("heading").waitFor();
     }
 
+    /** Why a refused contact is not in the log; a log that is looked at before it is imported; a program on the link. */
     private static void intake(Page page, Path folder) {
         backstage("countersign/bust", "{}");
         backstage("program/contact", "{\"CALL\":\"OZ1QAB\",\"MODE\":\"NOISE\"}");
@@ -140,6 +140,8 @@ public final class Pictures {
     private static void services(Page page, Path folder) {
         backstage("countersign/old-confirmation", "{\"call\":\"LU1QZZ\",\"date\":\"20160501\"}");
         page.navigate(page.url().replaceAll("#.*", "#/log"));
+        // New rows wait while somebody points at the log.
+        page.locator("[data-contact]").nth(3).hover();
         for (int row = 3; row < 9; row++) {
             page.locator("[data-contact] input[type=checkbox]").nth(row).check();
         }
@@ -150,7 +152,7 @@ public final class Pictures {
         page.keyboard().press("Escape");
         page.navigate(page.url().replaceAll("#.*", "#/services/cards"));
         page.locator("button.thumb").first().click();
-        page.locator("figure img").waitFor();
+        page.waitForFunction("document.querySelector('figure img')?.naturalWidth > 0");
         take(page, folder, "cards");
         page.navigate(page.url().replaceAll("#.*", "#/services/lanes"));
         page.getByText("Fetch confirmations").click();

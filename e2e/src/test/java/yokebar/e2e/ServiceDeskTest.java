@@ -7,6 +7,7 @@ import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
@@ -183,5 +184,28 @@ class ServiceDeskTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.TABLE, new Page.GetByRoleOptions().setName("Received"))
                         .getByRole(AriaRole.ROW))
                 .hasCount(2);
+    }
+
+    @Test
+    @Order(5)
+    void aPictureIsPutToAContactAndTakenAway() {
+        open("log");
+        page.locator("[data-contact]").first().click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Picture"))
+                .click();
+        assertThat(page.getByText("No picture yet.", new Page.GetByTextOptions().setExact(false)))
+                .isVisible();
+        page.getByLabel("Picture file").setInputFiles(new FilePayload("screen.png", "image/png", page.screenshot()));
+        assertThat(page.getByAltText("Put to the contact", new Page.GetByAltTextOptions().setExact(false)))
+                .isVisible();
+        assertThat(page.getByText("Kept here only: no service in use shows pictures."))
+                .isVisible();
+        page.getByLabel("Picture file")
+                .setInputFiles(
+                        new FilePayload("notes.png", "image/png", "no picture".getBytes(StandardCharsets.UTF_8)));
+        assertThat(page.getByText("This is neither a PNG nor a JPEG picture.")).isVisible();
+        button("Take it away").click();
+        assertThat(page.getByText("No picture yet.", new Page.GetByTextOptions().setExact(false)))
+                .isVisible();
     }
 }

@@ -1,8 +1,6 @@
 package yokebar.e2e;
 
 import java.io.IOException;
-import java.net.DatagramSocket;
-import java.net.ServerSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -52,22 +50,22 @@ public final class YokebarProcess implements AutoCloseable {
 
     public YokebarProcess(Path home) throws IOException {
         this.home = home;
-        this.port = freeTcpPort();
-        this.adifPort = freeUdpPort();
-        this.sharePort = freeTcpPort();
+        this.port = FreePorts.tcp();
+        this.adifPort = FreePorts.udp();
+        this.sharePort = FreePorts.tcp();
         this.devices = new StandIns.LoopbackPorts(
-                freeTcpPort(),
-                freeTcpPort(),
-                freeTcpPort(),
-                freeUdpPort(),
-                freeTcpPort(),
-                freeTcpPort(),
-                freeTcpPort(),
-                freeTcpPort(),
-                freeTcpPort(),
-                freeTcpPort(),
-                freeTcpPort(),
-                freeTcpPort());
+                FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.udp(),
+                FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.tcp());
     }
 
     /** Has it run without root's rights, as it runs at a station; nothing changes when the tests have none themselves. */
@@ -147,8 +145,14 @@ public final class YokebarProcess implements AutoCloseable {
         return process.pid();
     }
 
+    /** What a test leaves behind is thrown away, so it need not be ended properly. */
     @Override
     public void close() {
+        process.destroyForcibly();
+    }
+
+    /** Ends it as Ctrl+C does. */
+    public void end() {
         process.destroy();
         try {
             if (!process.waitFor(20, TimeUnit.SECONDS)) {
@@ -335,17 +339,5 @@ public final class YokebarProcess implements AutoCloseable {
 
     private static String java() {
         return Path.of(System.getProperty("java.home"), "bin", "java").toString();
-    }
-
-    private static int freeTcpPort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
-    }
-
-    private static int freeUdpPort() throws IOException {
-        try (DatagramSocket socket = new DatagramSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 }
