@@ -41,9 +41,9 @@ class HandoverSteps {
         ServiceLine line = lines.line(serviceId);
         try {
             byte[] content = desk.content(handoverId);
-            Submission submission = line.call(l -> beginning == HandoverDesk.Beginning.ASK
-                    ? l.arrived(content, handover.idempotencyKey)
-                    : l.submit(content, handover.idempotencyKey));
+            Submission submission = beginning == HandoverDesk.Beginning.ASK
+                    ? line.call(l -> l.arrived(content, handover.idempotencyKey))
+                    : line.handOver(l -> l.submit(content, handover.idempotencyKey));
             if (submission == null) {
                 desk.drop(handoverId);
                 return true;
@@ -60,7 +60,7 @@ class HandoverSteps {
             desk.tryAgain(handoverId, untilNextAttempt(line), e.getMessage());
             return false;
         } catch (ServiceRefused e) {
-            if (e.about() == ServiceRefused.About.ACCOUNT) {
+            if (e.about() != ServiceRefused.About.CONTENT) {
                 desk.tryAgain(handoverId, untilNextAttempt(line), e.getMessage());
                 return false;
             }
@@ -92,7 +92,7 @@ class HandoverSteps {
             return false;
         } catch (ServiceRefused e) {
             desk.tryAgain(handover.number(), REPORT_PAUSES.longest(), e.getMessage());
-            return e.about() != ServiceRefused.About.ACCOUNT;
+            return e.about() == ServiceRefused.About.CONTENT;
         }
     }
 
@@ -170,7 +170,7 @@ class HandoverSteps {
         } catch (ServiceUnreachable e) {
             return false;
         } catch (ServiceRefused e) {
-            if (e.about() == ServiceRefused.About.ACCOUNT) {
+            if (e.about() != ServiceRefused.About.CONTENT) {
                 return false;
             }
             refused.accept(String.valueOf(e.getMessage()));

@@ -27,6 +27,12 @@ final class ServiceLine extends ServiceCoupling {
         return during(() -> call.run(line));
     }
 
+    /** A call that hands contacts over, which may be forbidden though all else is allowed. */
+    <T> T handOver(LineCall<T> call) throws ServiceRefused, ServiceUnreachable {
+        ServiceAdapter.Line line = services.line(serviceId);
+        return duringHandover(() -> call.run(line));
+    }
+
     @Override
     protected boolean complete() {
         return services.complete(serviceId);

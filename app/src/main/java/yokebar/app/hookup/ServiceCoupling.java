@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashSet;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import yokebar.links.status.LinkState;
@@ -21,7 +22,10 @@ public abstract class ServiceCoupling extends Coupling {
     private final Hookups hookups;
     private final Clock clock;
     private final Set<Thread> asking = new HashSet<>();
+    private final Object changing = new Object();
     private volatile LinkStatus status;
+    /** The state since handing over was forbidden; null while it is not. */
+    private @Nullable LinkStatus forbidden;
 
     protected ServiceCoupling(String id, Kind kind, String name, Hookups hookups, Clock clock) {
         super(id, kind, name, clock);
@@ -44,23 +48,45 @@ public abstract class ServiceCoupling extends Coupling {
      * answer.
      */
     public final <T> T during(Question<T> question) throws ServiceRefused, ServiceUnreachable {
+        return during(question, false);
+    }
+
+    /** The same for a handover. Where handing over is forbidden, that stays the trouble until it is allowed. */
+    protected final <T> T duringHandover(Question<T> question) throws ServiceRefused, ServiceUnreachable {
+        return during(question, true);
+    }
+
+    private <T> T during(Question<T> question, boolean handover) throws ServiceRefused, ServiceUnreachable {
         try {
             T answer = ask(question);
-            Instant now = clock.instant();
-            boolean news = status.state() != LinkState.LIVE;
-            status = LinkStatus.of(LinkState.LIVE, news ? now : status.since(), now);
-            if (news) {
-                hookups.changed(id());
-            }
+            answered(handover);
             return answer;
         } catch (ServiceUnreachable e) {
-            trouble(e.brief(), e.getMessage(), e.fix(), null);
+            trouble(e.brief(), e.getMessage(), e.fix(), null, false);
             throw e;
         } catch (ServiceRefused e) {
-            if (e.about() == ServiceRefused.About.ACCOUNT) {
-                trouble(e.brief(), e.getMessage(), e.fix(), AFTER_REFUSAL);
+            if (e.about() != ServiceRefused.About.CONTENT) {
+                boolean forbids = handover && e.about() == ServiceRefused.About.PERMISSION;
+                trouble(e.brief(), e.getMessage(), e.fix(), AFTER_REFUSAL, forbids);
             }
             throw e;
+        }
+    }
+
+    private void answered(boolean handover) {
+        boolean news;
+        synchronized (changing) {
+            LinkStatus before = status;
+            if (handover) {
+                forbidden = null;
+            }
+            Instant now = clock.instant();
+            Instant since = before.state() == LinkState.LIVE ? before.since() : now;
+            status = forbidden != null ? forbidden : LinkStatus.of(LinkState.LIVE, since, now);
+            news = before.state() != status.state() || !Objects.equals(before.reason(), status.reason());
+        }
+        if (news) {
+            hookups.changed(id());
         }
     }
 
@@ -90,21 +116,21 @@ public abstract class ServiceCoupling extends Coupling {
         }
     }
 
-    private void trouble(String brief, @Nullable String reason, String fix, @Nullable Duration fixedPause) {
-        Instant now = clock.instant();
-        LinkStatus before = status;
-        int attempt = before.attempt() + 1;
-        Duration pause = fixedPause == null ? PAUSES.after(attempt) : fixedPause;
-        boolean still = before.state() == LinkState.TROUBLE;
-        status = new LinkStatus(
-                LinkState.TROUBLE,
-                still ? before.since() : now,
-                attempt,
-                now.plus(pause),
-                brief,
-                reason,
-                fix,
-                before.lastData());
+    private void trouble(
+            String brief, @Nullable String reason, String fix, @Nullable Duration fixedPause, boolean forbids) {
+        synchronized (changing) {
+            Instant now = clock.instant();
+            LinkStatus before = status;
+            int attempt = before.attempt() + 1;
+            Duration pause = fixedPause == null ? PAUSES.after(attempt) : fixedPause;
+            boolean still = before.state() == LinkState.TROUBLE;
+            Instant since = still ? before.since() : now;
+            status = new LinkStatus(
+                    LinkState.TROUBLE, since, attempt, now.plus(pause), brief, reason, fix, before.lastData());
+            if (forbids) {
+                forbidden = status;
+            }
+        }
         hookups.changed(id());
     }
 
@@ -117,18 +143,24 @@ public abstract class ServiceCoupling extends Coupling {
 
     /** Forgets a running pause, because the operator asked or changed something. */
     public final void hurry() {
-        LinkStatus now = status;
-        if (now.state() == LinkState.TROUBLE) {
-            status = new LinkStatus(
-                    now.state(),
-                    now.since(),
-                    now.attempt(),
-                    clock.instant(),
-                    now.brief(),
-                    now.reason(),
-                    now.fix(),
-                    now.lastData());
+        synchronized (changing) {
+            status = withoutPause(status);
+            forbidden = forbidden == null ? null : withoutPause(forbidden);
         }
+    }
+
+    private LinkStatus withoutPause(LinkStatus now) {
+        return now.state() != LinkState.TROUBLE
+                ? now
+                : new LinkStatus(
+                        now.state(),
+                        now.since(),
+                        now.attempt(),
+                        clock.instant(),
+                        now.brief(),
+                        now.reason(),
+                        now.fix(),
+                        now.lastData());
     }
 
     /** Notes what went over the line, for the interface. */
@@ -145,14 +177,21 @@ public abstract class ServiceCoupling extends Coupling {
     @Override
     public void connect() {
         if (complete()) {
-            status = LinkStatus.of(LinkState.STARTING, clock.instant(), status.lastData());
+            beginAnew(LinkState.STARTING);
         }
         hookups.changed(id());
     }
 
     @Override
     public void disconnect() {
-        status = LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData());
+        beginAnew(LinkState.OFF);
         hookups.changed(id());
+    }
+
+    private void beginAnew(LinkState state) {
+        synchronized (changing) {
+            status = LinkStatus.of(state, clock.instant(), status.lastData());
+            forbidden = null;
+        }
     }
 }

@@ -171,9 +171,26 @@ class IdentitiesTest extends ServiceTest {
                 .asString("")
                 .contains("was revoked"));
         assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("DUE");
+        await("what else is asked to be answered", () -> complete(fetch()));
+        assertThat(lane(COUNTERSIGN).path("hookup").path("reason").asString())
+                .as("that confirmations come does not mean that contacts may go")
+                .contains("was revoked");
         Instant next = Instant.parse(
                 lane(COUNTERSIGN).path("hookup").path("nextAttempt").asString());
         assertThat(next).as("no storm").isAfter(Instant.now().plus(Duration.ofMinutes(10)));
+    }
+
+    private static boolean complete(JsonNode fetch) {
+        return fetch.path("complete").asBoolean();
+    }
+
+    private JsonNode fetch() {
+        try {
+            return JSON.readTree(
+                    sendJson("POST", "/api/services/1/fetches", Map.of()).body());
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     private long identityOf(String call) {

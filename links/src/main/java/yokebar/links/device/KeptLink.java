@@ -19,6 +19,7 @@ public abstract class KeptLink implements ManagedLink {
     private final @Nullable Duration quietAfter;
     private final Consumer<LinkStatus> watcher;
     private final Object pause = new Object();
+    private final Object change = new Object();
     private volatile LinkStatus status;
     private volatile boolean closed;
     private boolean hurried;
@@ -96,11 +97,15 @@ public abstract class KeptLink implements ManagedLink {
 
     @Override
     public final void close() {
-        closed = true;
+        // From here on nothing a thread still says of the link changes its state.
+        synchronized (change) {
+            closed = true;
+        }
         release();
         hurry();
         awaitEnd();
-        become(LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData()));
+        status = LinkStatus.of(LinkState.OFF, clock.instant(), status.lastData());
+        tellWatcher();
     }
 
     private void awaitEnd() {
@@ -134,7 +139,7 @@ public abstract class KeptLink implements ManagedLink {
 
     /** It works; the watcher is told when it did not before. */
     protected final void works() {
-        if (!closed && !live()) {
+        if (!live()) {
             become(LinkStatus.of(LinkState.LIVE, clock.instant(), status.lastData()));
         }
     }
@@ -142,8 +147,8 @@ public abstract class KeptLink implements ManagedLink {
     /** Data came or went; the watcher is told when the link did not work before. */
     protected final void heard(Instant at) {
         if (live()) {
-            status = LinkStatus.of(LinkState.LIVE, status.since(), at);
-        } else if (!closed) {
+            set(LinkStatus.of(LinkState.LIVE, status.since(), at));
+        } else {
             become(LinkStatus.of(LinkState.LIVE, at, at));
         }
     }
@@ -161,14 +166,14 @@ public abstract class KeptLink implements ManagedLink {
         Instant since = still ? before.since() : at;
         LinkStatus after = new LinkStatus(LinkState.TROUBLE, since, 0, null, brief, reason, fix, at);
         if (still && reason.equals(before.reason())) {
-            status = after;
+            set(after);
         } else {
             become(after);
         }
     }
 
     /**
-     * A try failed. A link that has been closed meanwhile stays off.
+     * A try failed.
      *
      * @param failed tries in a row, at least 1
      * @param brief the trouble in at most four words
@@ -176,9 +181,6 @@ public abstract class KeptLink implements ManagedLink {
      * @param fix what the operator can do, one sentence
      */
     protected final void trouble(int failed, String brief, String reason, String fix) {
-        if (closed) {
-            return;
-        }
         Instant now = clock.instant();
         become(new LinkStatus(
                 LinkState.TROUBLE,
@@ -216,7 +218,17 @@ public abstract class KeptLink implements ManagedLink {
     }
 
     private void become(LinkStatus next) {
-        status = next;
-        tellWatcher();
+        if (set(next)) {
+            tellWatcher();
+        }
+    }
+
+    private boolean set(LinkStatus next) {
+        synchronized (change) {
+            if (!closed) {
+                status = next;
+            }
+            return !closed;
+        }
     }
 }

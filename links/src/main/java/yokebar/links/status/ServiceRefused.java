@@ -6,8 +6,10 @@ public final class ServiceRefused extends Exception {
 
     /** What the refusal is about. */
     public enum About {
-        /** Who we are there: name, password, certificate. What was sent may be fine. */
+        /** Who we are there: name, password, key. What was sent may be fine. */
         ACCOUNT,
+        /** That we may do this, as when a certificate has ended. The account is good and what was sent may be fine. */
+        PERMISSION,
         /** What was sent. */
         CONTENT
     }

@@ -71,7 +71,7 @@ public final class AccountCalls {
         WebService.Answer answer = web.send(request);
         if (answer.status() == FORBIDDEN) {
             throw new ServiceRefused(
-                    ServiceRefused.About.ACCOUNT,
+                    ServiceRefused.About.PERMISSION,
                     "does not allow it",
                     service + " does not allow it: " + WebService.words(answer) + ".",
                     "Nothing was marked. Put right what it says; then it goes on by itself.");

@@ -117,12 +117,17 @@ class CountersignClientTest {
     }
 
     @Test
-    void aRefusalIsAboutTheAccountOrTheContent() {
+    void aRefusalIsAboutTheAccountAPermissionOrTheContent() {
         replies.add(new Reply(401, "{\"words\":\"wrong password.\"}"));
         assertThatThrownBy(() -> client.test()).isInstanceOfSatisfying(ServiceRefused.class, e -> {
             assertThat(e.about()).isEqualTo(ServiceRefused.About.ACCOUNT);
             assertThat(e).hasMessage("Countersign refuses the account CU9QYB: wrong password.");
             assertThat(e.fix()).contains("not the passphrase");
+        });
+        replies.add(new Reply(403, "{\"words\":\"the certificate was revoked\"}"));
+        assertThatThrownBy(() -> client.submit(new byte[0], "k")).isInstanceOfSatisfying(ServiceRefused.class, e -> {
+            assertThat(e.about()).isEqualTo(ServiceRefused.About.PERMISSION);
+            assertThat(e).hasMessage("Countersign does not allow it: the certificate was revoked.");
         });
         replies.add(new Reply(400, "{\"words\":\"not signed\"}"));
         assertThatThrownBy(() -> client.submit(new byte[0], "k")).isInstanceOfSatisfying(ServiceRefused.class, e -> {
