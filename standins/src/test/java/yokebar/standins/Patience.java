@@ -1,0 +1,22 @@
+package yokebar.standins;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
+import java.util.function.BooleanSupplier;
+
+/** Waits for what a stand-in does by itself. */
+public final class Patience {
+    private static final long AT_MOST_NANOS = TimeUnit.SECONDS.toNanos(20);
+
+    private Patience() {}
+
+    public static void until(String what, BooleanSupplier condition) {
+        long end = System.nanoTime() + AT_MOST_NANOS;
+        while (!condition.getAsBoolean()) {
+            assertThat(System.nanoTime()).as("waited for " + what).isLessThan(end);
+            LockSupport.parkNanos(5_000_000);
+        }
+    }
+}
