@@ -4,8298 +4,8214 @@
  */
 
 export interface paths {
-  '/api/band-plan': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['bands'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/callbook': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['view_3'];
-    put: operations['save_3'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/callbook/answers': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['forgetAnswers'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/callbook/file': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['takeFile'];
-    delete: operations['dropFile'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/callbook/find': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['find'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/callbook/picture': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['picture_2'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cards': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['pile'];
-    put?: never;
-    post: operations['want'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cards/cards.pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sheets'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cards/dropped': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['dropped'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cards/find': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['find_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cards/labels.pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['labels'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cards/piles': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['piles'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cards/received': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['received'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cards/sent': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['sent'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/cards/taken-back': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['takenBack'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['latest_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes/delete': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['delete'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes/edit': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['edit'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes/preview': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['preview_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['change_6'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes/{id}/cancel': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['cancel_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/changes/{id}/undo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['undo'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/clock': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['clock'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/confirmations/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['setAside'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/confirmations/{id}/picture': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['picture_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['page_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts.adi': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['adi'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts.adx': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['adx'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['csv'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['contact'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch: operations['edit_1'];
-    trace?: never;
-  };
-  '/api/contacts/{id}/join': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['join'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts/{id}/picture': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['picture'];
-    put?: never;
-    post: operations['put'];
-    delete: operations['takeAway'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts/{id}/picture/standing': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['standing'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts/{id}/records': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['records'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts/{id}/split': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['split'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/device-search': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['search'];
-    put?: never;
-    post: operations['start'];
-    delete: operations['cancel'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/digital/decodes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['decodes'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/digital/programs': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['programs'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/digital/programs/{id}/answer': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['answer'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/digital/programs/{id}/stop': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['stop_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/feeds': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all_3'];
-    put?: never;
-    post: operations['add_3'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/feeds/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['change_5'];
-    post?: never;
-    delete: operations['remove_4'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/feeds/{id}/console': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['console'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/feeds/{id}/say': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['say'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/hookups': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all_6'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/hookups/{id}/connect': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['connect'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/hookups/{id}/disconnect': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['disconnect'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/hookups/{id}/test': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['test_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/imports': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['importFile'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/intake-sources': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all_5'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/intake-sources/files': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['follow'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/intake-sources/found': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['found'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/intake-sources/ports': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['listen'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/intake-sources/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['change_4'];
-    post?: never;
-    delete: operations['remove_3'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/intake-sources/{id}/let-go': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['letGo'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/journal': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['page'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/journal/keeping': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['keeping'];
-    put: operations['keep_1'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/journal/why': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['why'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/journal/{id}/again': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['again'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/line/log': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['log'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/line/read': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['read'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/line/tune': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['tune_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/facets': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['facets'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/fields': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['fields'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/ids': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['ids'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/index': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['index'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/print': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['print'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/rows': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['rows'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/statistics': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['statistics'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/values': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['values'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/views': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['views_1'];
-    put: operations['save_2'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/log/views/{name}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['remove_6'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/mail': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['view_2'];
-    put: operations['setGateway'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/mail/letters': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['pack'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/mail/letters/{handoverId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['takeBack'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/mail/session': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['begin'];
-    delete: operations['end'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/alerts': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['alerts'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/choices': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['choices'];
-    put: operations['choose_1'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/choices/preview': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['preview'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/entities': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['entities'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/look': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['look_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/posting': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['posting'];
-    put?: never;
-    post: operations['post'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/said': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['said'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/spots/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['one_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/spots/{id}/go': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['go'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/spots/{id}/strike': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['strike'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/stretches': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['stretches'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/strikes': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['unstrike'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/sun': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sun_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/us': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['us'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/views': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['views'];
-    put: operations['keep'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/onair/views/{name}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['drop'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/partner': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['partner'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/positions': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all_2'];
-    put?: never;
-    post: operations['add_2'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/positions/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['change_3'];
-    post?: never;
-    delete: operations['remove_2'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/positions/{id}/sit-down': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['sitDown'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/radios': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all_1'];
-    put?: never;
-    post: operations['add_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/radios/choices': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['choices_1'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/radios/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['change_2'];
-    post?: never;
-    delete: operations['remove_1'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/radios/{id}/tune': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['tune'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/reference': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['view_1'];
-    put: operations['save_1'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/reference/look': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['look'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rotors': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all'];
-    put?: never;
-    post: operations['add'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rotors/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['change_1'];
-    post?: never;
-    delete: operations['remove'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rotors/{id}/point': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['point'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rotors/{id}/stop': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['stop'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/safety': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['view'];
-    put: operations['save'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/safety/backups': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['backUp'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/safety/backups/{name}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['check'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/safety/backups/{name}/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['restore_1'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/safety/restore': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['restoreFile'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['all_4'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/pause': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['pause'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['change'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/confirmations': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['latest'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/contacts': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['contacts'];
-    put: operations['setMeant'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/contacts/{contactId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['setMeant_1'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/fetches': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['fetching'];
-    put?: never;
-    post: operations['fetch'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/handovers': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['handOver'];
-    delete: operations['stopHandingOver'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/held': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['held'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/identities': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['install'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/identities/{identityId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['remove_5'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/identities/{identityId}/file': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['export'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/identities/{identityId}/place': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['setPlace'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/identities/{identityId}/renew': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['renew'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/identities/{identityId}/test': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['testIdentity'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/near-misses': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['nearMisses'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/outlook': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['outlook'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/requests': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['ask'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/requests/{requestId}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['giveUp'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/requests/{requestId}/code': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['collect'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/services/{id}/test': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['test'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/settings': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['save_4'];
-    put?: never;
-    post: operations['restore'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/station': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['station'];
-    put: operations['name'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/station/calls': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['addCall'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/station/calls/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['changeCall'];
-    post?: never;
-    delete: operations['removeCall'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/station/operators': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['addOperator'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/station/operators/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['changeOperator'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/station/places': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['addPlace'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/station/places/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['changePlace'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/station/preferences': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['prefer'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sun': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sun'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/tryouts': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['upload'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/tryouts/address': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['onADevice'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/tryouts/path': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['onThisComputer'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/tryouts/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['one'];
-    put?: never;
-    post?: never;
-    delete: operations['cancel_2'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/tryouts/{id}/import': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['take'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/tryouts/{id}/options': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['choose'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
+    "/api/band-plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["bands"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/callbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view_3"];
+        put: operations["save_3"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/callbook/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["forgetAnswers"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/callbook/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeFile"];
+        delete: operations["dropFile"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/callbook/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["find"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/callbook/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture_2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pile"];
+        put?: never;
+        post: operations["want"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/cards.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sheets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/dropped": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["dropped"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["find_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/labels.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["labels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/piles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["piles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/received": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["received"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/sent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/cards/taken-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takenBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["latest_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/delete": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["delete"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/edit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["edit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["change_6"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/{id}/cancel": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["cancel_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/changes/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["clock"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/confirmations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setAside"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/confirmations/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts.adi": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["adi"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts.adx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["adx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contact"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch: operations["edit_1"];
+        trace?: never;
+    };
+    "/api/contacts/{id}/join": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/{id}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put?: never;
+        post: operations["put"];
+        delete: operations["takeAway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/{id}/picture/standing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["standing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/{id}/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["records"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/{id}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["split"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/device-search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["search"];
+        put?: never;
+        post: operations["start"];
+        delete: operations["cancel"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/digital/decodes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["decodes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/digital/programs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["programs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/digital/programs/{id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/digital/programs/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feeds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_3"];
+        put?: never;
+        post: operations["add_3"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feeds/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_5"];
+        post?: never;
+        delete: operations["remove_4"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feeds/{id}/console": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["console"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feeds/{id}/say": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["say"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hookups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_6"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hookups/{id}/connect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["connect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hookups/{id}/disconnect": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["disconnect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/hookups/{id}/test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["test_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["importFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake-sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_5"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake-sources/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["follow"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake-sources/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["found"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake-sources/ports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["listen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake-sources/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_4"];
+        post?: never;
+        delete: operations["remove_3"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake-sources/{id}/let-go": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["letGo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["keeping"];
+        put: operations["keep_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["why"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/line/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/line/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["read"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/line/tune": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tune_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/facets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["facets"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/fields": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fields"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/ids": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ids"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/index": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["index"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["print"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/statistics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["statistics"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/values": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["values"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/views": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["views_1"];
+        put: operations["save_2"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/log/views/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_6"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view_2"];
+        put: operations["setGateway"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mail/letters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["pack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mail/letters/{handoverId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["takeBack"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/mail/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["begin"];
+        delete: operations["end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/alerts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["alerts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices"];
+        put: operations["choose_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/choices/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/entities": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["entities"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["look_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/posting": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["posting"];
+        put?: never;
+        post: operations["post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/said": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["said"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/spots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/spots/{id}/go": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["go"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/spots/{id}/strike": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["strike"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/stretches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stretches"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/strikes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["unstrike"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/sun": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sun_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/us": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["us"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/views": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["views"];
+        put: operations["keep"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/onair/views/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/partner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["partner"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/positions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_2"];
+        put?: never;
+        post: operations["add_2"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/positions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_3"];
+        post?: never;
+        delete: operations["remove_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/positions/{id}/sit-down": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sitDown"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/radios": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_1"];
+        put?: never;
+        post: operations["add_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/radios/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["choices_1"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/radios/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_2"];
+        post?: never;
+        delete: operations["remove_1"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/radios/{id}/tune": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["tune"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view_1"];
+        put: operations["save_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/reference/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rotors": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all"];
+        put?: never;
+        post: operations["add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rotors/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change_1"];
+        post?: never;
+        delete: operations["remove"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rotors/{id}/point": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["point"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rotors/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["stop"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safety": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["view"];
+        put: operations["save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safety/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["backUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safety/backups/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["check"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safety/backups/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore_1"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safety/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restoreFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["all_4"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["pause"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/confirmations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["latest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/contacts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contacts"];
+        put: operations["setMeant"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/contacts/{contactId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setMeant_1"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/fetches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fetching"];
+        put?: never;
+        post: operations["fetch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/handovers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["handOver"];
+        delete: operations["stopHandingOver"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/held": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["held"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/identities": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["install"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/identities/{identityId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["remove_5"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/identities/{identityId}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["export"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/identities/{identityId}/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setPlace"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/identities/{identityId}/renew": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/identities/{identityId}/test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["testIdentity"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/near-misses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nearMisses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/outlook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["outlook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/requests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/requests/{requestId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["giveUp"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/requests/{requestId}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["collect"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/services/{id}/test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["test"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["save_4"];
+        put?: never;
+        post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/station": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["station"];
+        put: operations["name"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/station/calls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addCall"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/station/calls/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeCall"];
+        post?: never;
+        delete: operations["removeCall"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/station/operators": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addOperator"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/station/operators/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeOperator"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/station/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPlace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/station/places/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePlace"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/station/preferences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["prefer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sun": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sun"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tryouts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["upload"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tryouts/address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["onADevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tryouts/path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["onThisComputer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tryouts/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["one"];
+        put?: never;
+        post?: never;
+        delete: operations["cancel_2"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tryouts/{id}/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tryouts/{id}/options": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["choose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    Access: {
-      account?: string;
-      hint: string;
-      secret?: string;
-    };
-    Again: {
-      raw?: string;
-    };
-    AirChoices: {
-      alerts: components['schemas']['AlertChoice'][];
-      goals: components['schemas']['GoalChoice'][];
-      ignore: string[];
-      /** Format: time-local */
-      quietFrom?: string;
-      /** Format: time-local */
-      quietUntil?: string;
-      turnBeam: boolean;
-      watch: string[];
-    };
-    AirNews: {
-      gone: number[];
-      mark: string;
-      /** Format: int32 */
-      onAir: number;
-      sentence: components['schemas']['Phrase'][];
-      spots: components['schemas']['SpotView'][];
-      whole: boolean;
-    };
-    Alert: {
-      /** Format: date-time */
-      at: string;
-      because: string;
-      kind: string;
-      notified: boolean;
-      /** Format: int64 */
-      number: number;
-      sentence: string;
-      shown: boolean;
-      spoken: boolean;
-      /** Format: int64 */
-      spotId?: number;
-      /** Format: int32 */
-      tone?: number;
-    };
-    AlertChoice: {
-      /** @enum {string} */
-      kind: 'WATCHED' | 'NEW_ENTITY' | 'NEW_ON_BAND' | 'OTHER_NEED' | 'US';
-      /** Format: int32 */
-      mostAMinute: number;
-      notified: boolean;
-      shown: boolean;
-      spoken: boolean;
-      /** Format: int32 */
-      tone?: number;
-    };
-    AnswerThis: {
-      decode: string;
-    };
-    Aside: {
-      aside: boolean;
-    };
-    Backup: {
-      /** Format: int64 */
-      bytes: number;
-      /** Format: date-time */
-      madeAt: string;
-      name: string;
-    };
-    BandStretch: {
-      /** Format: int64 */
-      highHz: number;
-      inside: boolean;
-      /** Format: int64 */
-      lowHz: number;
-      words: string;
-    };
-    BandView: {
-      /** Format: int64 */
-      cwHz: number;
-      /** Format: int64 */
-      digitalHz: number;
-      /** Format: int64 */
-      highHz: number;
-      /** Format: int64 */
-      lowHz: number;
-      name: string;
-      segments: components['schemas']['SegmentView'][];
-      /** Format: int64 */
-      voiceHz: number;
-    };
-    BulkEdit: {
-      changes: {
-        [key: string]: string;
-      };
-      selection: components['schemas']['Selection'];
-    };
-    CallDraft: {
-      callSign?: string;
-      note?: string;
-      validFrom?: string;
-      validUntil?: string;
-    };
-    CallView: {
-      callSign: string;
-      /** Format: int64 */
-      id: number;
-      note?: string;
-      /** Format: date */
-      validFrom?: string;
-      validNow: boolean;
-      /** Format: date */
-      validUntil?: string;
-    };
-    CallbookView: {
-      account?: string;
-      address?: string;
-      /** Format: int64 */
-      answers: number;
-      /** Format: int32 */
-      fileEntries: number;
-      fileName?: string;
-      /** Format: date-time */
-      fileReadAt?: string;
-      /** Format: int32 */
-      freshDays: number;
-      hasPassword: boolean;
-      hookup: string;
-    };
-    CardView: {
-      contact: components['schemas']['LogLine'];
-      manager?: string;
-      note?: string;
-      /** Format: date-time */
-      receivedAt?: string;
-      /** Format: date-time */
-      sentAt?: string;
-      /** @enum {string} */
-      via: 'BUREAU' | 'DIRECT' | 'MANAGER';
-    };
-    CardWish: {
-      contactIds: number[];
-      manager?: string;
-      /** @enum {string} */
-      via: 'BUREAU' | 'DIRECT' | 'MANAGER';
-    };
-    CardsChosen: {
-      contactIds: number[];
-    };
-    CardsTakenBack: {
-      contactIds: number[];
-      /** @enum {string} */
-      pile: 'TO_SEND' | 'SENT' | 'RECEIVED';
-    };
-    Cell: {
-      /** @enum {string} */
-      band:
-        | 'M2190'
-        | 'M630'
-        | 'M560'
-        | 'M160'
-        | 'M80'
-        | 'M60'
-        | 'M40'
-        | 'M30'
-        | 'M20'
-        | 'M17'
-        | 'M15'
-        | 'M12'
-        | 'M10'
-        | 'M8'
-        | 'M6'
-        | 'M5'
-        | 'M4'
-        | 'M2'
-        | 'M1_25'
-        | 'CM70'
-        | 'CM33'
-        | 'CM23'
-        | 'CM13'
-        | 'CM9'
-        | 'CM6'
-        | 'CM3'
-        | 'CM1_25'
-        | 'MM6'
-        | 'MM4'
-        | 'MM2_5'
-        | 'MM2'
-        | 'MM1'
-        | 'SUBMM';
-      /** Format: int32 */
-      confirmed: number;
-      /** Format: int32 */
-      contacts: number;
-      /** @enum {string} */
-      group: 'PHONE' | 'CW' | 'DIGITAL';
-      /** Format: int32 */
-      proofs: number;
-    };
-    ChangeView: {
-      /** Format: date-time */
-      at: string;
-      /** Format: int32 */
-      done: number;
-      /** Format: int64 */
-      id: number;
-      /** @enum {string} */
-      kind: 'LOGGED' | 'EDITED' | 'DELETED' | 'MERGED' | 'IMPORTED' | 'SPLIT' | 'JOINED' | 'UNDONE';
-      /** Format: int32 */
-      planned: number;
-      sentence: string;
-      state: string;
-      /** Format: int64 */
-      undoes?: number;
-      /** Format: int64 */
-      undoneBy?: number;
-    };
-    Choices: {
-      dialects: components['schemas']['Dialect'][];
-      serialPorts: components['schemas']['Port'][];
-    };
-    ClockView: {
-      /** Format: int64 */
-      behindMs?: number;
-      /** Format: date-time */
-      checkedAt?: string;
-      hookup: string;
-      sentence?: string;
-      server?: string;
-    };
-    Confirms: {
-      lastUpload: string;
-      service: string;
-    };
-    ContactDetail: {
-      fields: {
-        [key: string]: string;
-      };
-      journey: components['schemas']['JourneyStep'][];
-      line: components['schemas']['LogLine'];
-      sources: {
-        [key: string]: string;
-      };
-      /** Format: int32 */
-      version: number;
-    };
-    Content: {
-      /** Format: int64 */
-      contacts: number;
-      /** Format: date-time */
-      newest?: string;
-    };
-    Dialect: {
-      bauds: number[];
-      bus: boolean;
-      id: string;
-      words: string;
-    };
-    Draft: {
-      doubles?: string;
-      from?: string;
-      holdDeliveries?: boolean;
-      lookUp?: boolean;
-      operatorCall?: string;
-      origins?: {
-        [key: string]: number;
-      };
-      ownCalls?: string;
-      /** Format: int64 */
-      placeId?: number;
-    };
-    Edit: {
-      changes: {
-        [key: string]: string;
-      };
-      /** Format: int32 */
-      version: number;
-    };
-    EntityChoice: {
-      name: string;
-      /** Format: int32 */
-      number: number;
-    };
-    EntityView: {
-      continent: string;
-      /** Format: int32 */
-      cqZone: number;
-      /** Format: int32 */
-      ituZone: number;
-      name: string;
-      /** Format: int32 */
-      number: number;
-    };
-    Entry: {
-      /** Format: date-time */
-      at: string;
-      /** Format: int64 */
-      number: number;
-      said: boolean;
-      text: string;
-    };
-    Facet: {
-      field: string;
-      /** Format: int32 */
-      more: number;
-      name: string;
-      values: components['schemas']['ValueCount'][];
-    };
-    Facets: {
-      facets: components['schemas']['Facet'][];
-      /** Format: int32 */
-      found: number;
-    };
-    FeedCommand: {
-      line: string;
-    };
-    FeedConsole: {
-      lines: components['schemas']['Entry'][];
-    };
-    FeedDraft: {
-      commands?: string;
-      host: string;
-      /** Format: int32 */
-      keepAliveSeconds?: number;
-      login?: string;
-      name: string;
-      password?: string;
-      /** Format: int32 */
-      port: number;
-      skimmer: boolean;
-    };
-    FeedView: {
-      commands: string;
-      counts: {
-        [key: string]: number;
-      };
-      hasPassword: boolean;
-      hookup: string;
-      host: string;
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      keepAliveSeconds: number;
-      login: string;
-      name: string;
-      /** Format: int32 */
-      port: number;
-      skimmer: boolean;
-    };
-    FetchResult: {
-      complete: boolean;
-      /** Format: int32 */
-      fetched: number;
-      sentence: string;
-    };
-    FetchState: {
-      /** Format: int32 */
-      read: number;
-    };
-    Fetched: {
-      host: string;
-      tryout?: components['schemas']['TryoutView'];
-    };
-    FieldBeside: {
-      logged?: string;
-      name: string;
-      said: string;
-      same: boolean;
-    };
-    FilePassphrase: {
-      passphrase: string;
-    };
-    FileTaken: {
-      callbook: components['schemas']['CallbookView'];
-      /** Format: int32 */
-      leftOut: number;
-    };
-    FilterChoice: {
-      bands?: string[];
-      callingCq: boolean;
-      confirms: boolean;
-      continents?: string[];
-      entities?: number[];
-      groups?: ('PHONE' | 'CW' | 'DIGITAL')[];
-      hearerAreas?: string[];
-      hearerContinents?: string[];
-      hearerEntities?: number[];
-      hearerZones?: number[];
-      insideLicence: boolean;
-      /** Format: int32 */
-      maxAgeMinutes?: number;
-      /** @enum {string} */
-      need?: 'EVER' | 'BAND' | 'MODE' | 'BAND_AND_MODE' | 'PROOF';
-      quiet: boolean;
-      /** Format: int32 */
-      snrFloorDb?: number;
-      watchedOnly: boolean;
-    };
-    FindingView: {
-      address: string;
-      /** Format: int32 */
-      baud?: number;
-      /** Format: int32 */
-      bus: number;
-      dialect?: string;
-      fix?: string;
-      /** @enum {string} */
-      kind: 'RADIO' | 'ROTATOR' | 'NOTHING';
-      sentence: string;
-    };
-    FoundLog: {
-      /** Format: int64 */
-      bytes: number;
-      /** Format: date-time */
-      changedAt: string;
-      path: string;
-    };
-    GatewayDraft: {
-      address: string;
-      callSign: string;
-    };
-    GoRequest: {
-      answer: boolean;
-      /** Format: int64 */
-      positionId?: number;
-    };
-    GoalChoice: {
-      /** @enum {string} */
-      bar: 'WORKED' | 'CONFIRMED';
-      /** @enum {string} */
-      kind: 'CALL' | 'BASE_CALL' | 'ENTITY' | 'CQ_ZONE' | 'STATE' | 'SQUARE' | 'PREFIX' | 'REFERENCE';
-      /** @enum {string} */
-      scope: 'EVER' | 'BAND' | 'MODE' | 'BAND_AND_MODE';
-      services: number[];
-    };
-    GoalPreview: {
-      byGoal: number[];
-      /** Format: int32 */
-      needed: number;
-      /** Format: int32 */
-      onAir: number;
-    };
-    Going: {
-      /** Format: int64 */
-      contacts: number;
-      /** Format: date-time */
-      from: string;
-      ownCall: string;
-      /** Format: date-time */
-      until: string;
-    };
-    Guess: {
-      confirmed: boolean;
-      contact: components['schemas']['LogLine'];
-      correction: {
-        [key: string]: string;
-      };
-      differences: ('CALL' | 'OWN_CALL' | 'BAND' | 'MODE' | 'MODE_GROUP' | 'HOURS' | 'DAY' | 'TIME')[];
-    };
-    HandoverView: {
-      /** Format: int32 */
-      attempts: number;
-      /** Format: int32 */
-      contacts: number;
-      /** Format: date-time */
-      givenAt?: string;
-      /** Format: int64 */
-      id: number;
-      /** Format: date-time */
-      nextTryAt?: string;
-      /** Format: date-time */
-      preparedAt: string;
-      receiptNumber?: string;
-      receiptWords?: string;
-      /** Format: int32 */
-      refused?: number;
-      /** Format: date-time */
-      reportedAt?: string;
-      /** @enum {string} */
-      state: 'PREPARED' | 'GIVEN' | 'REPORTED' | 'REFUSED';
-      /** Format: int32 */
-      taken?: number;
-      trouble?: string;
-      /** @enum {string} */
-      via: 'NETWORK' | 'MAIL' | 'HAND';
-    };
-    HandoverWish: {
-      contactIds?: number[];
-      fromDay?: string;
-      /** Format: int32 */
-      most?: number;
-      untilDay?: string;
-    };
-    Heading: {
-      /** Format: double */
-      elevationDegrees?: number;
-      /** Format: double */
-      headingDegrees?: number;
-    };
-    Heard: {
-      /** Format: date-time */
-      at: string;
-      /** Format: int32 */
-      audioHz: number;
-      call?: string;
-      calling: boolean;
-      /** Format: int64 */
-      frequencyHz?: number;
-      id: string;
-      locator?: string;
-      mode?: string;
-      /** Format: double */
-      offsetSeconds: number;
-      program: string;
-      /** Format: int32 */
-      snrDb: number;
-      text: string;
-    };
-    HeardLately: {
-      decodes: components['schemas']['Heard'][];
-      /** Format: int64 */
-      nonsense: number;
-      /** Format: int64 */
-      total: number;
-    };
-    HearerView: {
-      /** Format: date-time */
-      at: string;
-      call: string;
-      /** @enum {string} */
-      ear: 'PERSON' | 'SKIMMER' | 'DECODER';
-      entity?: string;
-      /** Format: int32 */
-      km?: number;
-      /** Format: double */
-      latitudeDegrees?: number;
-      /** Format: double */
-      longitudeDegrees?: number;
-      /** Format: int32 */
-      snrDb?: number;
-    };
-    HearsUs: {
-      /** Format: int32 */
-      bearingDegrees?: number;
-      entity?: string;
-      /** Format: int32 */
-      km?: number;
-      /** Format: double */
-      latitudeDegrees?: number;
-      /** Format: double */
-      longitudeDegrees?: number;
-      report: components['schemas']['Report'];
-    };
-    HeldBack: {
-      /** Format: int64 */
-      contacts: number;
-      field: string;
-      reason: string;
-      remedies: (
-        | 'CLEAR_WAY'
-        | 'ALLOW_RELAYED'
-        | 'FILL_FIELD'
-        | 'INSTALL_IDENTITY'
-        | 'CHANGE_CHOICES'
-        | 'LET_SOURCE_GO'
-        | 'LEAVE_OUT'
-      )[];
-      /** @enum {string} */
-      rule:
-        | 'RELAYED'
-        | 'RELAYED_UNASKED'
-        | 'NO_IDENTITY'
-        | 'MODE_NOT_TAKEN'
-        | 'BAND_NOT_TAKEN'
-        | 'FIELD_MISSING'
-        | 'OTHER_OWN_CALL'
-        | 'TOO_OLD'
-        | 'IN_THE_FUTURE'
-        | 'COUNTED_ALREADY'
-        | 'BY_SOURCE';
-    };
-    HookupView: {
-      /** Format: int32 */
-      attempt: number;
-      brief?: string;
-      fix?: string;
-      id: string;
-      /** @enum {string} */
-      kind: 'DEVICE' | 'PROGRAM' | 'FEED' | 'CALLBOOK' | 'CLOCK' | 'COPY' | 'SERVICE';
-      /** Format: date-time */
-      lastData?: string;
-      lastEvent?: string;
-      /** Format: int32 */
-      lastMinute: number;
-      name: string;
-      /** Format: date-time */
-      nextAttempt?: string;
-      reason?: string;
-      /** Format: date-time */
-      since: string;
-      /** @enum {string} */
-      state: 'OFF' | 'STARTING' | 'LIVE' | 'QUIET' | 'TROUBLE';
-      where: string;
-    };
-    IdentityPlace: {
-      /** Format: int64 */
-      placeId?: number;
-    };
-    IdentityView: {
-      call: string;
-      /** Format: date-time */
-      certificateEnds?: string;
-      /** Format: int64 */
-      id: number;
-      /** Format: int64 */
-      placeId?: number;
-      /** Format: date-time */
-      validFrom: string;
-      /** Format: date-time */
-      validUntil: string;
-    };
-    ImportProblem: {
-      /** Format: int64 */
-      line: number;
-      message: string;
-      /** Format: int32 */
-      record: number;
-    };
-    ImportResult: {
-      /** Format: int32 */
-      added: number;
-      /** Format: int32 */
-      duplicates: number;
-      /** Format: int32 */
-      merged: number;
-      problems: components['schemas']['ImportProblem'][];
-      /** Format: int32 */
-      read: number;
-      /** Format: int32 */
-      refused: number;
-    };
-    IndexState: {
-      /** Format: int32 */
-      loaded: number;
-      ready: boolean;
-      /** Format: int64 */
-      total: number;
-    };
-    JoinWith: {
-      /** Format: int64 */
-      contactId: number;
-    };
-    JournalLine: {
-      /** Format: date-time */
-      arrivedAt: string;
-      /** Format: int64 */
-      contactId?: number;
-      /** @enum {string} */
-      decision: 'ADDED' | 'MERGED' | 'DUPLICATE' | 'LEFT_OUT' | 'REFUSED';
-      /** Format: int64 */
-      id: number;
-      raw: string;
-      sender: string;
-      sentence: string;
-      source: string;
-    };
-    JourneyStep: {
-      /** Format: date-time */
-      at: string;
-      /** @enum {string} */
-      kind:
-        | 'ARRIVED'
-        | 'MERGED'
-        | 'DUPLICATE'
-        | 'EDITED'
-        | 'HELD'
-        | 'DUE'
-        | 'HANDED_OVER'
-        | 'ACCEPTED'
-        | 'REFUSED'
-        | 'CONFIRMED';
-      raw?: string;
-      sentence: string;
-    };
-    Keeping: {
-      /** Format: int32 */
-      repeatsDays?: number;
-    };
-    KnownStation: {
-      /** Format: date-time */
-      answeredAt?: string;
-      confirms: components['schemas']['Confirms'][];
-      country?: string;
-      locator?: string;
-      name?: string;
-      picture: boolean;
-      state?: string;
-      town?: string;
-    };
-    LaneView: {
-      access: components['schemas']['Access'];
-      account?: string;
-      address?: string;
-      byHand: boolean;
-      complete: boolean;
-      /** Format: date-time */
-      confirmationsUntil?: string;
-      confirms: boolean;
-      counts: {
-        [key: string]: number;
-      };
-      /** Format: int64 */
-      due: number;
-      /** Format: int32 */
-      everyMinutes: number;
-      /** Format: int32 */
-      fetchEverySeconds: number;
-      /** Format: int64 */
-      filling?: number;
-      /** Format: date */
-      fromDay?: string;
-      handingOver?: components['schemas']['Progress'];
-      handovers: components['schemas']['HandoverView'][];
-      hasPassword: boolean;
-      hookup?: components['schemas']['HookupView'];
-      /** Format: int32 */
-      id: number;
-      identities: components['schemas']['IdentityView'][];
-      inUse: boolean;
-      name: string;
-      ownCalls: string;
-      paused: boolean;
-      proven: boolean;
-      relayed: boolean;
-      relayedOnRequest: boolean;
-      requests: components['schemas']['RequestView'][];
-      signed: boolean;
-      /** Format: date-time */
-      sweptUntil?: string;
-      /** Format: int64 */
-      unmatched: number;
-      /** Format: int64 */
-      waiting: number;
-      /** @enum {string} */
-      when: 'AT_ONCE' | 'EVERY' | 'AT_EXIT' | 'BY_HAND';
-      withdrawalTrouble?: string;
-      /** Format: int64 */
-      withdrawals: number;
-    };
-    LetGo: {
-      /** Format: int32 */
-      contacts: number;
-    };
-    LetterCode: {
-      code: string;
-    };
-    LetterView: {
-      /** Format: int64 */
-      bytes: number;
-      /** Format: int32 */
-      contacts: number;
-      /** Format: int64 */
-      handoverId: number;
-      /** Format: int32 */
-      parts: number;
-      /** Format: int32 */
-      partsTaken: number;
-      /** Format: int64 */
-      sentBytes: number;
-    };
-    LicenceView: {
-      id: string;
-      name: string;
-    };
-    Likely: {
-      call: string;
-      near: boolean;
-      /** Format: int32 */
-      worked: number;
-    };
-    LineLogged: {
-      call: string;
-      /** Format: int64 */
-      changeId?: number;
-      /** Format: int64 */
-      contactId: number;
-      fresh: boolean;
-      sentence: string;
-    };
-    LineRequest: {
-      key?: string;
-      /** Format: int64 */
-      positionId?: number;
-      sticking?: {
-        [key: string]: string;
-      };
-      text: string;
-      /** Format: int64 */
-      typedForMs: number;
-    };
-    LineTuned: {
-      there: boolean;
-    };
-    LineView: {
-      band?: string;
-      countsReady: boolean;
-      /** Format: int64 */
-      frequencyHz?: number;
-      late: boolean;
-      likely: components['schemas']['Likely'][];
-      mode?: string;
-      notices: string[];
-      problems: components['schemas']['Problem'][];
-      relayed: boolean;
-      /** Format: date-time */
-      start: string;
-      station?: components['schemas']['StationHint'];
-      tokens: components['schemas']['Token'][];
-      tunes: boolean;
-    };
-    LogLine: {
-      band: string;
-      call: string;
-      country?: string;
-      /** Format: int64 */
-      frequencyHz?: number;
-      /** Format: int64 */
-      id: number;
-      locator?: string;
-      mode: string;
-      more: {
-        [key: string]: string;
-      };
-      name?: string;
-      ownCall: string;
-      propagation?: string;
-      reportReceived?: string;
-      reportSent?: string;
-      seals: components['schemas']['Seal'][];
-      /** Format: date-time */
-      start: string;
-      /** Format: int32 */
-      version: number;
-    };
-    LogPage: {
-      lines: components['schemas']['LogLine'][];
-      next?: string;
-      /** Format: int64 */
-      total: number;
-    };
-    LogRows: {
-      /** Format: int32 */
-      anchorPlace?: number;
-      /** Format: int32 */
-      found: number;
-      /** Format: int32 */
-      from: number;
-      lines: components['schemas']['LogLine'][];
-      problems: string[];
-      /** Format: int32 */
-      total: number;
-    };
-    LogView: {
-      columns: string[];
-      descending: boolean;
-      name: string;
-      search: string;
-      sort: string;
-    };
-    LookAt: {
-      filter: components['schemas']['FilterChoice'];
-      /** Format: int64 */
-      positionId?: number;
-      since?: string;
-    };
-    Lookup: {
-      news: boolean;
-      problem?: string;
-    };
-    MailView: {
-      address?: string;
-      callSign?: string;
-      /** Format: int64 */
-      due: number;
-      letters: components['schemas']['LetterView'][];
-      session: components['schemas']['State'];
-    };
-    Meant: {
-      contactIds?: number[];
-      meant: boolean;
-    };
-    NamedFilter: {
-      filter: components['schemas']['FilterChoice'];
-      name: string;
-    };
-    NeedMark: {
-      /** @enum {string} */
-      band: 'NEEDED' | 'WORKED' | 'CONFIRMED';
-      /** @enum {string} */
-      ever: 'NEEDED' | 'WORKED' | 'CONFIRMED';
-      /** @enum {string} */
-      mode: 'NEEDED' | 'WORKED' | 'CONFIRMED';
-    };
-    NewFile: {
-      /** @enum {string} */
-      begin?: 'EVERYTHING' | 'FROM_NOW_ON' | 'FROM_DATE';
-      from?: string;
-      options?: components['schemas']['SourceDraft'];
-      path: string;
-    };
-    NewPort: {
-      /** @enum {string} */
-      kind: 'FILE' | 'DATAGRAMS' | 'STREAM';
-      options?: components['schemas']['SourceDraft'];
-      /** Format: int32 */
-      port: number;
-    };
-    Node: {
-      connected: boolean;
-      /** Format: int64 */
-      id: number;
-      name: string;
-    };
-    Now: {
-      band?: string;
-      /** Format: int32 */
-      bandwidthHz?: number;
-      /** Format: int64 */
-      frequencyHz: number;
-      logMode?: string;
-      /** Format: int32 */
-      meter?: number;
-      mode?: string;
-      /** Format: int32 */
-      powerW?: number;
-      split: boolean;
-      /** Format: int64 */
-      transmitHz?: number;
-      transmitting: boolean;
-      /** @enum {string} */
-      vfo: 'A' | 'B';
-    };
-    OnADevice: {
-      address: string;
-      confirmed?: string;
-    };
-    OnThisComputer: {
-      path: string;
-    };
-    OperatorDraft: {
-      callSign?: string;
-      licence?: string;
-      name?: string;
-    };
-    OperatorView: {
-      callSign: string;
-      /** Format: int64 */
-      id: number;
-      licence?: string;
-      name?: string;
-    };
-    Outcome: {
-      /** Format: int64 */
-      changeId?: number;
-      /** Format: int64 */
-      contactId?: number;
-      /** @enum {string} */
-      decision: 'ADDED' | 'MERGED' | 'DUPLICATE' | 'LEFT_OUT' | 'REFUSED';
-      sentence: string;
-    };
-    Outlook: {
-      going: components['schemas']['Going'][];
-      /** Format: int64 */
-      handovers: number;
-      held: components['schemas']['HeldBack'][];
-    };
-    OwnCall: {
-      ownCall?: string;
-    };
-    PartnerView: {
-      call: string;
-      callbook?: components['schemas']['KnownStation'];
-      /** Format: int32 */
-      confirmed: number;
-      /** Format: int32 */
-      contacts: number;
-      earlier: components['schemas']['LogLine'][];
-      entity?: components['schemas']['EntityView'];
-      /** Format: date-time */
-      lastConfirmed?: string;
-      /** Format: date */
-      lastHandedIn?: string;
-      name?: string;
-      ofEntity: components['schemas']['Cell'][];
-      qth?: string;
-      station: components['schemas']['Cell'][];
-      whereabouts?: components['schemas']['Whereabouts'];
-    };
-    Parts: {
-      /** Format: int64 */
-      changeId: number;
-      /** Format: int64 */
-      contactId: number;
-      /** Format: int64 */
-      other?: number;
-      sentence: string;
-    };
-    Pause: {
-      paused: boolean;
-    };
-    Phrase: {
-      /** @enum {string} */
-      about:
-        | 'HEARERS'
-        | 'STATIONS'
-        | 'MODES'
-        | 'BANDS'
-        | 'NEED'
-        | 'LICENCE'
-        | 'CONFIRMS'
-        | 'CQ'
-        | 'WATCH'
-        | 'WORKED'
-        | 'SNR'
-        | 'AGE';
-      words: string;
-    };
-    Piles: {
-      /** Format: int64 */
-      received: number;
-      /** Format: int64 */
-      sent: number;
-      /** Format: int64 */
-      toSend: number;
-    };
-    PlaceDraft: {
-      antenna?: string;
-      comment?: string;
-      /** Format: int32 */
-      cqZone?: number;
-      /** Format: int32 */
-      entityCode?: number;
-      /** Format: int32 */
-      ituZone?: number;
-      locator?: string;
-      name?: string;
-      /** Format: int32 */
-      powerW?: number;
-      rig?: string;
-    };
-    PlaceSituation: {
-      continent: string;
-      /** Format: int32 */
-      cqZone: number;
-      entity: string;
-      /** Format: int32 */
-      entityCode: number;
-      /** Format: int32 */
-      ituZone: number;
-    };
-    PlaceView: {
-      antenna?: string;
-      comment?: string;
-      /** Format: int32 */
-      cqZone?: number;
-      /** Format: int32 */
-      entityCode?: number;
-      /** Format: int64 */
-      id: number;
-      /** Format: int32 */
-      ituZone?: number;
-      locator?: string;
-      name: string;
-      /** Format: int32 */
-      powerW?: number;
-      rig?: string;
-      situation?: components['schemas']['PlaceSituation'];
-    };
-    Port: {
-      description: string;
-      path: string;
-    };
-    PositionDraft: {
-      name?: string;
-      /** Format: int64 */
-      operatorId?: number;
-      ownCall?: string;
-      /** Format: int64 */
-      placeId?: number;
-      /** Format: int64 */
-      radioId?: number;
-    };
-    PositionView: {
-      callProblem?: string;
-      chosenCall?: string;
-      /** Format: int64 */
-      id: number;
-      /** Format: double */
-      latitudeDegrees?: number;
-      /** Format: double */
-      longitudeDegrees?: number;
-      name: string;
-      objection?: string;
-      /** Format: int64 */
-      operatorId?: number;
-      ownCall?: string;
-      /** Format: int64 */
-      placeId?: number;
-      /** Format: int64 */
-      radioId?: number;
-      segment?: string;
-    };
-    Posted: {
-      /** Format: date-time */
-      at: string;
-      call: string;
-      comment: string;
-      /** Format: int64 */
-      frequencyHz: number;
-      node: string;
-    };
-    PostingView: {
-      nodes: components['schemas']['Node'][];
-      posted: components['schemas']['Posted'][];
-    };
-    Preferences: {
-      bandsInUse?: string[];
-      channels?: string;
-      /** @enum {string} */
-      dateForm?: 'YEAR_FIRST' | 'DAY_FIRST' | 'MONTH_NAMED';
-      miles?: boolean;
-      modesInUse?: string[];
-      /** @enum {string} */
-      region?: 'EUROPE_AFRICA' | 'AMERICAS' | 'ASIA_PACIFIC';
-      secondClock?: string;
-      timeServer?: string;
-    };
-    Preview: {
-      /** Format: int32 */
-      chosen: number;
-      /** Format: int32 */
-      different: number;
-      /** Format: int32 */
-      impossible: number;
-      /** Format: int32 */
-      lookedAt: number;
-      problems: components['schemas']['Sample'][];
-      samples: components['schemas']['Sample'][];
-    };
-    Problem: {
-      field: string;
-      sentence: string;
-    };
-    Program: {
-      address: string;
-      keys: boolean;
-      /** Format: date-time */
-      since: string;
-    };
-    ProgramView: {
-      /** Format: int64 */
-      dialHz?: number;
-      id: string;
-      live: boolean;
-      mode?: string;
-      name: string;
-      partner?: string;
-      partnerLocator?: string;
-      radio?: string;
-      transmitting: boolean;
-    };
-    Progress: {
-      /** Format: int64 */
-      left: number;
-      /** Format: int64 */
-      total: number;
-    };
-    Proof: {
-      sentence: string;
-      works: boolean;
-    };
-    RadioDraft: {
-      address?: string;
-      /** Format: int32 */
-      baud?: number;
-      /** Format: int32 */
-      bus?: number;
-      dialect?: string;
-      /** Format: int32 */
-      fullPowerW?: number;
-      lowerSidebandKeyed?: boolean;
-      name?: string;
-      /** Format: int32 */
-      pollEveryMs?: number;
-      /** Format: int32 */
-      sharePort?: number;
-    };
-    RadioView: {
-      address: string;
-      /** Format: int32 */
-      baud?: number;
-      /** Format: int32 */
-      bus: number;
-      dialect: string;
-      /** Format: int32 */
-      fullPowerW: number;
-      hookup: string;
-      /** Format: int64 */
-      id: number;
-      lowerSidebandKeyed: boolean;
-      name: string;
-      now?: components['schemas']['Now'];
-      /** Format: int32 */
-      pollEveryMs: number;
-      programs: components['schemas']['Program'][];
-      /** Format: int32 */
-      sharePort?: number;
-      shareProblem?: string;
-    };
-    Reason: {
-      /** Format: int64 */
-      changeId?: number;
-      /** Format: int64 */
-      contactId?: number;
-      /** @enum {string} */
-      found: 'IN_THE_LOG' | 'NOT_TAKEN' | 'DELETED' | 'NEAR' | 'SOURCE_DOWN' | 'NEVER_CAME';
-      /** Format: int64 */
-      journalId?: number;
-      sentence: string;
-    };
-    Received: {
-      band: string;
-      brings?: string;
-      call: string;
-      /** Format: int64 */
-      contactId?: number;
-      /** Format: date-time */
-      fetchedAt: string;
-      /** Format: int64 */
-      id: number;
-      locator?: string;
-      mode: string;
-      picture: boolean;
-      remark?: string;
-      /** Format: date-time */
-      start: string;
-    };
-    RecordBeside: {
-      fields: components['schemas']['FieldBeside'][];
-      line: components['schemas']['JournalLine'];
-      path: string;
-    };
-    ReferenceView: {
-      address?: string;
-      daily: boolean;
-      /** Format: date */
-      edition: string;
-      /** Format: int32 */
-      entities: number;
-      failed: boolean;
-      /** Format: date-time */
-      lookedAt?: string;
-      outcome?: string;
-      /** Format: date */
-      shipped: string;
-    };
-    Report: {
-      /** Format: date-time */
-      at: string;
-      automatic: boolean;
-      comment: string;
-      /** Format: int64 */
-      frequencyHz: number;
-      hearer: string;
-      ownCall: string;
-      /** Format: int32 */
-      snrDb?: number;
-    };
-    RequestView: {
-      /** Format: date-time */
-      askedAt: string;
-      call: string;
-      /** Format: int64 */
-      id: number;
-      number: string;
-      postalAddress: string;
-      words: string;
-    };
-    Restored: {
-      problems: string[];
-      taken: {
-        [key: string]: number;
-      };
-    };
-    RotorDraft: {
-      address?: string;
-      /** Format: int32 */
-      baud?: number;
-      deadZones?: string;
-      /** Format: double */
-      mountOffsetDegrees?: number;
-      name?: string;
-      presets?: string;
-      /** Format: double */
-      stopDegrees?: number;
-      /** Format: double */
-      travelDegrees?: number;
-    };
-    RotorPreset: {
-      /** Format: int32 */
-      headingDegrees: number;
-      name: string;
-    };
-    RotorView: {
-      address: string;
-      /** Format: int32 */
-      arrivesInSeconds?: number;
-      /** Format: int32 */
-      baud?: number;
-      deadZones: string;
-      /** Format: double */
-      elevationDegrees?: number;
-      /** Format: double */
-      headingDegrees?: number;
-      hookup: string;
-      /** Format: int64 */
-      id: number;
-      /** Format: double */
-      mountOffsetDegrees: number;
-      name: string;
-      presets: components['schemas']['RotorPreset'][];
-      /** Format: double */
-      stopDegrees: number;
-      /** Format: double */
-      targetDegrees?: number;
-      /** Format: double */
-      travelDegrees: number;
-    };
-    SafetyView: {
-      backupDaily: boolean;
-      backupFolder: string;
-      backupOnExit: boolean;
-      backups: components['schemas']['Backup'][];
-      /** Format: int32 */
-      backupsKept: number;
-      copyFolder?: string;
-      problem?: string;
-    };
-    Said: {
-      /** Format: date-time */
-      at: string;
-      feed: string;
-      from: string;
-      text: string;
-      toUs: boolean;
-    };
-    Sample: {
-      call: string;
-      /** Format: int64 */
-      id: number;
-      what: string;
-    };
-    Seal: {
-      reason?: string;
-      /** Format: int32 */
-      service: number;
-      state: string;
-    };
-    SearchView: {
-      findings: components['schemas']['FindingView'][];
-      now?: string;
-      /** Format: int32 */
-      of: number;
-      /** Format: int32 */
-      port: number;
-      /** Format: int32 */
-      ports: number;
-      running: boolean;
-      /** Format: int32 */
-      tried: number;
-    };
-    SegmentView: {
-      /** Format: int64 */
-      highHz: number;
-      /** Format: int64 */
-      lowHz: number;
-      /** @enum {string} */
-      use:
-        | 'CW'
-        | 'NARROW'
-        | 'DIGITAL'
-        | 'ALL'
-        | 'BEACONS'
-        | 'FM'
-        | 'REPEATERS_IN'
-        | 'REPEATERS_OUT'
-        | 'SATELLITE';
-      words: string;
-    };
-    Selection: {
-      except?: number[];
-      ids?: number[];
-      search?: string;
-    };
-    ServiceDraft: {
-      account?: string;
-      address?: string;
-      /** Format: int32 */
-      everyMinutes?: number;
-      /** Format: int32 */
-      fetchEverySeconds?: number;
-      fromDay?: string;
-      inUse?: boolean;
-      ownCalls?: string;
-      password?: string;
-      relayed?: boolean;
-      when?: string;
-    };
-    SolarPoint: {
-      /** Format: int32 */
-      aIndex?: number;
-      /** Format: date-time */
-      at: string;
-      /** Format: int32 */
-      flux?: number;
-      /** Format: int32 */
-      kIndex?: number;
-    };
-    SolarView: {
-      readings: components['schemas']['SolarPoint'][];
-      sentence?: string;
-    };
-    SourceDraft: {
-      holdDeliveries?: boolean;
-      lookUp?: boolean;
-      name?: string;
-      operatorCall?: string;
-      ownCalls?: string;
-      /** Format: int64 */
-      placeId?: number;
-    };
-    SourceView: {
-      builtIn: boolean;
-      /** Format: int32 */
-      held: number;
-      holdDeliveries: boolean;
-      hookup: string;
-      /** Format: int64 */
-      id: number;
-      /** @enum {string} */
-      kind: 'FILE' | 'DATAGRAMS' | 'STREAM';
-      lookUp: boolean;
-      name: string;
-      operatorCall?: string;
-      ownCalls: string[];
-      path?: string;
-      /** Format: int64 */
-      placeId?: number;
-      /** Format: int32 */
-      port?: number;
-    };
-    SplitOff: {
-      journalIds: number[];
-    };
-    SpotDetail: {
-      hearers: components['schemas']['HearerView'][];
-      spot: components['schemas']['SpotView'];
-    };
-    SpotDraft: {
-      call: string;
-      comment?: string;
-      /** Format: int64 */
-      feedId?: number;
-      /** Format: int64 */
-      frequencyHz: number;
-    };
-    SpotView: {
-      answers: boolean;
-      band: string;
-      /** Format: int32 */
-      bearingDegrees?: number;
-      call: string;
-      callingCq: boolean;
-      comment: string;
-      /** Format: date */
-      confirmsUntil?: string;
-      continent?: string;
-      /** Format: int32 */
-      cqZone: number;
-      doubt?: string;
-      ears: ('PERSON' | 'SKIMMER' | 'DECODER')[];
-      entity?: string;
-      /** Format: date-time */
-      firstAt: string;
-      /** Format: int64 */
-      frequencyHz: number;
-      /** @enum {string} */
-      group?: 'PHONE' | 'CW' | 'DIGITAL';
-      /** Format: int32 */
-      hearers: number;
-      /** Format: int64 */
-      id: number;
-      insideLicence: boolean;
-      /** Format: int32 */
-      km?: number;
-      /** Format: date-time */
-      lastAt: string;
-      /** Format: double */
-      latitudeDegrees?: number;
-      /** @enum {string} */
-      level?: 'EVER' | 'BAND' | 'MODE' | 'BAND_AND_MODE' | 'PROOF';
-      /** Format: int32 */
-      likelihood: number;
-      /** Format: double */
-      longitudeDegrees?: number;
-      mark?: components['schemas']['NeedMark'];
-      mode?: string;
-      /** Format: double */
-      score: number;
-      /** Format: int32 */
-      snrDb?: number;
-      wants: components['schemas']['SpotWant'][];
-      watched: boolean;
-      why: string;
-      /** Format: int32 */
-      worked: number;
-      workedHere: boolean;
-    };
-    SpotWant: {
-      /** @enum {string} */
-      kind: 'CALL' | 'BASE_CALL' | 'ENTITY' | 'CQ_ZONE' | 'STATE' | 'SQUARE' | 'PREFIX' | 'REFERENCE';
-      /** @enum {string} */
-      level: 'EVER' | 'BAND' | 'MODE' | 'BAND_AND_MODE' | 'PROOF';
-      words: string;
-    };
-    Standing: {
-      /** Format: date-time */
-      sentAt?: string;
-      service?: string;
-      there: boolean;
-      trouble?: string;
-    };
-    State: {
-      /** Format: int64 */
-      bytes: number;
-      /** Format: int64 */
-      bytesPerSecond: number;
-      sending: boolean;
-      sentence: string;
-      /** Format: int64 */
-      total: number;
-    };
-    StationHint: {
-      brings: string[];
-      call: string;
-      continent?: string;
-      /** Format: int32 */
-      cqZone?: number;
-      dupe?: string;
-      entity?: string;
-      need?: components['schemas']['NeedMark'];
-      /** Format: int32 */
-      worked: number;
-    };
-    StationView: {
-      calls: components['schemas']['CallView'][];
-      licences: components['schemas']['LicenceView'][];
-      licencesProblem?: string;
-      operators: components['schemas']['OperatorView'][];
-      ownCall?: string;
-      places: components['schemas']['PlaceView'][];
-      preferences: components['schemas']['Preferences'];
-      ready: boolean;
-    };
-    Statistics: {
-      bands: components['schemas']['ValueCount'][];
-      byHour: number[];
-      byMonth: components['schemas']['ValueCount'][];
-      entities: components['schemas']['ValueCount'][];
-      /** Format: int32 */
-      found: number;
-      groups: components['schemas']['ValueCount'][];
-      modes: components['schemas']['ValueCount'][];
-      squares: components['schemas']['ValueCount'][];
-    };
-    Strikes: {
-      /** Format: int32 */
-      count: number;
-    };
-    SunView: {
-      /** Format: date-time */
-      at: string;
-      /** Format: double */
-      latitudeDegrees: number;
-      /** Format: double */
-      longitudeDegrees: number;
-    };
-    Token: {
-      field?: string;
-      /** Format: int32 */
-      from: number;
-      label: string;
-      problem?: string;
-      /** Format: int32 */
-      until: number;
-      value: string;
-    };
-    Told: {
-      told: boolean;
-    };
-    ToldProgram: {
-      told: boolean;
-    };
-    TriedCounts: {
-      /** Format: int32 */
-      added: number;
-      /** Format: int32 */
-      duplicates: number;
-      /** Format: date */
-      firstDay?: string;
-      /** Format: date */
-      lastDay?: string;
-      /** Format: int32 */
-      leftOut: number;
-      /** Format: int32 */
-      merged: number;
-      /** Format: int32 */
-      read: number;
-      /** Format: int32 */
-      refused: number;
-    };
-    TriedRecord: {
-      band: string;
-      call: string;
-      decision: string;
-      mode: string;
-      /** Format: int32 */
-      record: number;
-      start?: string;
-    };
-    TriedTrouble: {
-      /** Format: int64 */
-      line: number;
-      message: string;
-      /** Format: int32 */
-      record: number;
-    };
-    TryoutPicture: {
-      /** Format: int64 */
-      changeId?: number;
-      confirmedBy: {
-        [key: string]: number;
-      };
-      counts: components['schemas']['TriedCounts'];
-      ownCalls: {
-        [key: string]: number;
-      };
-      /** Format: int32 */
-      percent: number;
-      /** Format: int32 */
-      recordsPerSecond: number;
-      samples: components['schemas']['TriedRecord'][];
-      sentence?: string;
-      /** @enum {string} */
-      state: 'READING' | 'READ' | 'IMPORTING' | 'IMPORTED' | 'CANCELLED' | 'FAILED';
-      troubles: components['schemas']['TriedTrouble'][];
-    };
-    TryoutView: {
-      id: string;
-      name: string;
-      picture: components['schemas']['TryoutPicture'];
-    };
-    Tuning: {
-      /** Format: int64 */
-      frequencyHz?: number;
-      mode?: string;
-      split?: boolean;
-    };
-    Unmatched: {
-      band: string;
-      call: string;
-      guesses: components['schemas']['Guess'][];
-      /** Format: int64 */
-      id: number;
-      locator?: string;
-      mode: string;
-      ownCall: string;
-      /** Format: date-time */
-      receivedAt: string;
-      remark?: string;
-      /** Format: date-time */
-      start: string;
-    };
-    ValueCount: {
-      /** Format: int32 */
-      contacts: number;
-      value: string;
-    };
-    Way: {
-      /** Format: double */
-      bearingDegrees: number;
-      /** Format: double */
-      distanceKm: number;
-      /** Format: double */
-      fromLatitudeDegrees: number;
-      /** Format: double */
-      fromLongitudeDegrees: number;
-      greyLine: boolean;
-      /** Format: double */
-      longPathDegrees: number;
-      /** Format: date-time */
-      sunriseHere?: string;
-      /** Format: date-time */
-      sunsetHere?: string;
-    };
-    Went: {
-      /** Format: int32 */
-      bearingDegrees?: number;
-      call: string;
-      good: boolean;
-      sentence: string;
-    };
-    Where: {
-      addresses?: string[];
-    };
-    Whereabouts: {
-      /** Format: double */
-      latitudeDegrees: number;
-      locator?: string;
-      /** Format: double */
-      longitudeDegrees: number;
-      path?: components['schemas']['Way'];
-      source: string;
-      sunTime: string;
-      /** Format: date-time */
-      sunrise?: string;
-      /** Format: date-time */
-      sunset?: string;
-    };
-    Wish: {
-      call: string;
-      fromDay: string;
-      postalAddress: string;
-      untilDay?: string;
-    };
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    schemas: {
+        Access: {
+            account?: string;
+            hint: string;
+            secret?: string;
+        };
+        Again: {
+            raw?: string;
+        };
+        AirChoices: {
+            alerts: components["schemas"]["AlertChoice"][];
+            goals: components["schemas"]["GoalChoice"][];
+            ignore: string[];
+            /** Format: time-local */
+            quietFrom?: string;
+            /** Format: time-local */
+            quietUntil?: string;
+            turnBeam: boolean;
+            watch: string[];
+        };
+        AirNews: {
+            gone: number[];
+            mark: string;
+            /** Format: int32 */
+            onAir: number;
+            sentence: components["schemas"]["Phrase"][];
+            spots: components["schemas"]["SpotView"][];
+            whole: boolean;
+        };
+        Alert: {
+            /** Format: date-time */
+            at: string;
+            because: string;
+            kind: string;
+            notified: boolean;
+            /** Format: int64 */
+            number: number;
+            sentence: string;
+            shown: boolean;
+            spoken: boolean;
+            /** Format: int64 */
+            spotId?: number;
+            /** Format: int32 */
+            tone?: number;
+        };
+        AlertChoice: {
+            /** @enum {string} */
+            kind: "WATCHED" | "NEW_ENTITY" | "NEW_ON_BAND" | "OTHER_NEED" | "US";
+            /** Format: int32 */
+            mostAMinute: number;
+            notified: boolean;
+            shown: boolean;
+            spoken: boolean;
+            /** Format: int32 */
+            tone?: number;
+        };
+        AnswerThis: {
+            decode: string;
+        };
+        Aside: {
+            aside: boolean;
+        };
+        Backup: {
+            /** Format: int64 */
+            bytes: number;
+            /** Format: date-time */
+            madeAt: string;
+            name: string;
+        };
+        BandStretch: {
+            /** Format: int64 */
+            highHz: number;
+            inside: boolean;
+            /** Format: int64 */
+            lowHz: number;
+            words: string;
+        };
+        BandView: {
+            /** Format: int64 */
+            cwHz: number;
+            /** Format: int64 */
+            digitalHz: number;
+            /** Format: int64 */
+            highHz: number;
+            /** Format: int64 */
+            lowHz: number;
+            name: string;
+            segments: components["schemas"]["SegmentView"][];
+            /** Format: int64 */
+            voiceHz: number;
+        };
+        BulkEdit: {
+            changes: {
+                [key: string]: string;
+            };
+            selection: components["schemas"]["Selection"];
+        };
+        CallDraft: {
+            callSign?: string;
+            note?: string;
+            validFrom?: string;
+            validUntil?: string;
+        };
+        CallView: {
+            callSign: string;
+            /** Format: int64 */
+            id: number;
+            note?: string;
+            /** Format: date */
+            validFrom?: string;
+            validNow: boolean;
+            /** Format: date */
+            validUntil?: string;
+        };
+        CallbookView: {
+            account?: string;
+            address?: string;
+            /** Format: int64 */
+            answers: number;
+            /** Format: int32 */
+            fileEntries: number;
+            fileName?: string;
+            /** Format: date-time */
+            fileReadAt?: string;
+            /** Format: int32 */
+            freshDays: number;
+            hasPassword: boolean;
+            hookup: string;
+        };
+        CardView: {
+            contact: components["schemas"]["LogLine"];
+            manager?: string;
+            note?: string;
+            /** Format: date-time */
+            receivedAt?: string;
+            /** Format: date-time */
+            sentAt?: string;
+            /** @enum {string} */
+            via: "BUREAU" | "DIRECT" | "MANAGER";
+        };
+        CardWish: {
+            contactIds: number[];
+            manager?: string;
+            /** @enum {string} */
+            via: "BUREAU" | "DIRECT" | "MANAGER";
+        };
+        CardsChosen: {
+            contactIds: number[];
+        };
+        CardsTakenBack: {
+            contactIds: number[];
+            /** @enum {string} */
+            pile: "TO_SEND" | "SENT" | "RECEIVED";
+        };
+        Cell: {
+            /** @enum {string} */
+            band: "M2190" | "M630" | "M560" | "M160" | "M80" | "M60" | "M40" | "M30" | "M20" | "M17" | "M15" | "M12" | "M10" | "M8" | "M6" | "M5" | "M4" | "M2" | "M1_25" | "CM70" | "CM33" | "CM23" | "CM13" | "CM9" | "CM6" | "CM3" | "CM1_25" | "MM6" | "MM4" | "MM2_5" | "MM2" | "MM1" | "SUBMM";
+            /** Format: int32 */
+            confirmed: number;
+            /** Format: int32 */
+            contacts: number;
+            /** @enum {string} */
+            group: "PHONE" | "CW" | "DIGITAL";
+            /** Format: int32 */
+            proofs: number;
+        };
+        ChangeView: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            done: number;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "LOGGED" | "EDITED" | "DELETED" | "MERGED" | "IMPORTED" | "SPLIT" | "JOINED" | "UNDONE";
+            /** Format: int32 */
+            planned: number;
+            sentence: string;
+            state: string;
+            /** Format: int64 */
+            undoes?: number;
+            /** Format: int64 */
+            undoneBy?: number;
+        };
+        Choices: {
+            dialects: components["schemas"]["Dialect"][];
+            serialPorts: components["schemas"]["Port"][];
+        };
+        ClockView: {
+            /** Format: int64 */
+            behindMs?: number;
+            /** Format: date-time */
+            checkedAt?: string;
+            hookup: string;
+            sentence?: string;
+            server?: string;
+        };
+        Confirms: {
+            lastUpload: string;
+            service: string;
+        };
+        ContactDetail: {
+            fields: {
+                [key: string]: string;
+            };
+            journey: components["schemas"]["JourneyStep"][];
+            line: components["schemas"]["LogLine"];
+            sources: {
+                [key: string]: string;
+            };
+            /** Format: int32 */
+            version: number;
+        };
+        Content: {
+            /** Format: int64 */
+            contacts: number;
+            /** Format: date-time */
+            newest?: string;
+        };
+        Dialect: {
+            bauds: number[];
+            bus: boolean;
+            id: string;
+            words: string;
+        };
+        Draft: {
+            doubles?: string;
+            from?: string;
+            holdDeliveries?: boolean;
+            lookUp?: boolean;
+            operatorCall?: string;
+            origins?: {
+                [key: string]: number;
+            };
+            ownCalls?: string;
+            /** Format: int64 */
+            placeId?: number;
+        };
+        Edit: {
+            changes: {
+                [key: string]: string;
+            };
+            /** Format: int32 */
+            version: number;
+        };
+        EntityChoice: {
+            name: string;
+            /** Format: int32 */
+            number: number;
+        };
+        EntityView: {
+            continent: string;
+            /** Format: int32 */
+            cqZone: number;
+            /** Format: int32 */
+            ituZone: number;
+            name: string;
+            /** Format: int32 */
+            number: number;
+        };
+        Entry: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            number: number;
+            said: boolean;
+            text: string;
+        };
+        Facet: {
+            field: string;
+            /** Format: int32 */
+            more: number;
+            name: string;
+            values: components["schemas"]["ValueCount"][];
+        };
+        Facets: {
+            facets: components["schemas"]["Facet"][];
+            /** Format: int32 */
+            found: number;
+        };
+        FeedCommand: {
+            line: string;
+        };
+        FeedConsole: {
+            lines: components["schemas"]["Entry"][];
+        };
+        FeedDraft: {
+            commands?: string;
+            host: string;
+            /** Format: int32 */
+            keepAliveSeconds?: number;
+            login?: string;
+            name: string;
+            password?: string;
+            /** Format: int32 */
+            port: number;
+            skimmer: boolean;
+        };
+        FeedView: {
+            commands: string;
+            counts: {
+                [key: string]: number;
+            };
+            hasPassword: boolean;
+            hookup: string;
+            host: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            keepAliveSeconds: number;
+            login: string;
+            name: string;
+            /** Format: int32 */
+            port: number;
+            skimmer: boolean;
+        };
+        FetchResult: {
+            complete: boolean;
+            /** Format: int32 */
+            fetched: number;
+            sentence: string;
+        };
+        FetchState: {
+            /** Format: int32 */
+            read: number;
+        };
+        Fetched: {
+            host: string;
+            tryout?: components["schemas"]["TryoutView"];
+        };
+        FieldBeside: {
+            logged?: string;
+            name: string;
+            said: string;
+            same: boolean;
+        };
+        FilePassphrase: {
+            passphrase: string;
+        };
+        FileTaken: {
+            callbook: components["schemas"]["CallbookView"];
+            /** Format: int32 */
+            leftOut: number;
+        };
+        FilterChoice: {
+            bands?: string[];
+            callingCq: boolean;
+            confirms: boolean;
+            continents?: string[];
+            entities?: number[];
+            groups?: ("PHONE" | "CW" | "DIGITAL")[];
+            hearerAreas?: string[];
+            hearerContinents?: string[];
+            hearerEntities?: number[];
+            hearerZones?: number[];
+            insideLicence: boolean;
+            /** Format: int32 */
+            maxAgeMinutes?: number;
+            /** @enum {string} */
+            need?: "EVER" | "BAND" | "MODE" | "BAND_AND_MODE" | "PROOF";
+            quiet: boolean;
+            /** Format: int32 */
+            snrFloorDb?: number;
+            watchedOnly: boolean;
+        };
+        FindingView: {
+            address: string;
+            /** Format: int32 */
+            baud?: number;
+            /** Format: int32 */
+            bus: number;
+            dialect?: string;
+            fix?: string;
+            /** @enum {string} */
+            kind: "RADIO" | "ROTATOR" | "NOTHING";
+            sentence: string;
+        };
+        FoundLog: {
+            /** Format: int64 */
+            bytes: number;
+            /** Format: date-time */
+            changedAt: string;
+            path: string;
+        };
+        GatewayDraft: {
+            address: string;
+            callSign: string;
+        };
+        GoRequest: {
+            answer: boolean;
+            /** Format: int64 */
+            positionId?: number;
+        };
+        GoalChoice: {
+            /** @enum {string} */
+            bar: "WORKED" | "CONFIRMED";
+            /** @enum {string} */
+            kind: "CALL" | "BASE_CALL" | "ENTITY" | "CQ_ZONE" | "STATE" | "SQUARE" | "PREFIX" | "REFERENCE";
+            /** @enum {string} */
+            scope: "EVER" | "BAND" | "MODE" | "BAND_AND_MODE";
+            services: number[];
+        };
+        GoalPreview: {
+            byGoal: number[];
+            /** Format: int32 */
+            needed: number;
+            /** Format: int32 */
+            onAir: number;
+        };
+        Going: {
+            /** Format: int64 */
+            contacts: number;
+            /** Format: date-time */
+            from: string;
+            ownCall: string;
+            /** Format: date-time */
+            until: string;
+        };
+        Guess: {
+            confirmed: boolean;
+            contact: components["schemas"]["LogLine"];
+            correction: {
+                [key: string]: string;
+            };
+            differences: ("CALL" | "OWN_CALL" | "BAND" | "MODE" | "MODE_GROUP" | "HOURS" | "DAY" | "TIME")[];
+        };
+        HandoverView: {
+            /** Format: int32 */
+            attempts: number;
+            /** Format: int32 */
+            contacts: number;
+            /** Format: date-time */
+            givenAt?: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            nextTryAt?: string;
+            /** Format: date-time */
+            preparedAt: string;
+            receiptNumber?: string;
+            receiptWords?: string;
+            /** Format: int32 */
+            refused?: number;
+            /** Format: date-time */
+            reportedAt?: string;
+            /** @enum {string} */
+            state: "PREPARED" | "GIVEN" | "REPORTED" | "REFUSED";
+            /** Format: int32 */
+            taken?: number;
+            trouble?: string;
+            /** @enum {string} */
+            via: "NETWORK" | "MAIL" | "HAND";
+        };
+        HandoverWish: {
+            contactIds?: number[];
+            fromDay?: string;
+            /** Format: int32 */
+            most?: number;
+            untilDay?: string;
+        };
+        Heading: {
+            /** Format: double */
+            elevationDegrees?: number;
+            /** Format: double */
+            headingDegrees?: number;
+        };
+        Heard: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            audioHz: number;
+            call?: string;
+            calling: boolean;
+            /** Format: int64 */
+            frequencyHz?: number;
+            id: string;
+            locator?: string;
+            mode?: string;
+            /** Format: double */
+            offsetSeconds: number;
+            program: string;
+            /** Format: int32 */
+            snrDb: number;
+            text: string;
+        };
+        HeardLately: {
+            decodes: components["schemas"]["Heard"][];
+            /** Format: int64 */
+            nonsense: number;
+            /** Format: int64 */
+            total: number;
+        };
+        HearerView: {
+            /** Format: date-time */
+            at: string;
+            call: string;
+            /** @enum {string} */
+            ear: "PERSON" | "SKIMMER" | "DECODER";
+            entity?: string;
+            /** Format: int32 */
+            km?: number;
+            /** Format: double */
+            latitudeDegrees?: number;
+            /** Format: double */
+            longitudeDegrees?: number;
+            /** Format: int32 */
+            snrDb?: number;
+        };
+        HearsUs: {
+            /** Format: int32 */
+            bearingDegrees?: number;
+            entity?: string;
+            /** Format: int32 */
+            km?: number;
+            /** Format: double */
+            latitudeDegrees?: number;
+            /** Format: double */
+            longitudeDegrees?: number;
+            report: components["schemas"]["Report"];
+        };
+        HeldBack: {
+            /** Format: int64 */
+            contacts: number;
+            field: string;
+            reason: string;
+            remedies: ("CLEAR_WAY" | "ALLOW_RELAYED" | "FILL_FIELD" | "INSTALL_IDENTITY" | "CHANGE_CHOICES" | "LET_SOURCE_GO" | "LEAVE_OUT")[];
+            /** @enum {string} */
+            rule: "RELAYED" | "RELAYED_UNASKED" | "NO_IDENTITY" | "MODE_NOT_TAKEN" | "BAND_NOT_TAKEN" | "FIELD_MISSING" | "OTHER_OWN_CALL" | "TOO_OLD" | "IN_THE_FUTURE" | "COUNTED_ALREADY" | "BY_SOURCE";
+        };
+        HookupView: {
+            /** Format: int32 */
+            attempt: number;
+            brief?: string;
+            fix?: string;
+            id: string;
+            /** @enum {string} */
+            kind: "DEVICE" | "PROGRAM" | "FEED" | "CALLBOOK" | "CLOCK" | "COPY" | "SERVICE";
+            /** Format: date-time */
+            lastData?: string;
+            lastEvent?: string;
+            /** Format: int32 */
+            lastMinute: number;
+            name: string;
+            /** Format: date-time */
+            nextAttempt?: string;
+            reason?: string;
+            /** Format: date-time */
+            since: string;
+            /** @enum {string} */
+            state: "OFF" | "STARTING" | "LIVE" | "QUIET" | "TROUBLE";
+            where: string;
+        };
+        IdentityPlace: {
+            /** Format: int64 */
+            placeId?: number;
+        };
+        IdentityView: {
+            call: string;
+            /** Format: date-time */
+            certificateEnds?: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: int64 */
+            placeId?: number;
+            /** Format: date-time */
+            validFrom: string;
+            /** Format: date-time */
+            validUntil: string;
+        };
+        ImportProblem: {
+            /** Format: int64 */
+            line: number;
+            message: string;
+            /** Format: int32 */
+            record: number;
+        };
+        ImportResult: {
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            duplicates: number;
+            /** Format: int32 */
+            merged: number;
+            problems: components["schemas"]["ImportProblem"][];
+            /** Format: int32 */
+            read: number;
+            /** Format: int32 */
+            refused: number;
+        };
+        IndexState: {
+            /** Format: int32 */
+            loaded: number;
+            ready: boolean;
+            /** Format: int64 */
+            total: number;
+        };
+        JoinWith: {
+            /** Format: int64 */
+            contactId: number;
+        };
+        JournalLine: {
+            /** Format: date-time */
+            arrivedAt: string;
+            /** Format: int64 */
+            contactId?: number;
+            /** @enum {string} */
+            decision: "ADDED" | "MERGED" | "DUPLICATE" | "LEFT_OUT" | "REFUSED";
+            /** Format: int64 */
+            id: number;
+            raw: string;
+            sender: string;
+            sentence: string;
+            source: string;
+        };
+        JourneyStep: {
+            /** Format: date-time */
+            at: string;
+            /** @enum {string} */
+            kind: "ARRIVED" | "MERGED" | "DUPLICATE" | "EDITED" | "HELD" | "DUE" | "HANDED_OVER" | "ACCEPTED" | "REFUSED" | "CONFIRMED";
+            raw?: string;
+            sentence: string;
+        };
+        Keeping: {
+            /** Format: int32 */
+            repeatsDays?: number;
+        };
+        KnownStation: {
+            /** Format: date-time */
+            answeredAt?: string;
+            confirms: components["schemas"]["Confirms"][];
+            country?: string;
+            locator?: string;
+            name?: string;
+            picture: boolean;
+            state?: string;
+            town?: string;
+        };
+        LaneView: {
+            access: components["schemas"]["Access"];
+            account?: string;
+            address?: string;
+            byHand: boolean;
+            complete: boolean;
+            /** Format: date-time */
+            confirmationsUntil?: string;
+            confirms: boolean;
+            counts: {
+                [key: string]: number;
+            };
+            /** Format: int64 */
+            due: number;
+            /** Format: int32 */
+            everyMinutes: number;
+            /** Format: int32 */
+            fetchEverySeconds: number;
+            /** Format: int64 */
+            filling?: number;
+            /** Format: date */
+            fromDay?: string;
+            handingOver?: components["schemas"]["Progress"];
+            handovers: components["schemas"]["HandoverView"][];
+            hasPassword: boolean;
+            hookup?: components["schemas"]["HookupView"];
+            /** Format: int32 */
+            id: number;
+            identities: components["schemas"]["IdentityView"][];
+            inUse: boolean;
+            name: string;
+            ownCalls: string;
+            paused: boolean;
+            proven: boolean;
+            relayed: boolean;
+            relayedOnRequest: boolean;
+            requests: components["schemas"]["RequestView"][];
+            signed: boolean;
+            /** Format: date-time */
+            sweptUntil?: string;
+            /** Format: int64 */
+            unmatched: number;
+            /** Format: int64 */
+            waiting: number;
+            /** @enum {string} */
+            when: "AT_ONCE" | "EVERY" | "AT_EXIT" | "BY_HAND";
+            withdrawalTrouble?: string;
+            /** Format: int64 */
+            withdrawals: number;
+        };
+        LetGo: {
+            /** Format: int32 */
+            contacts: number;
+        };
+        LetterCode: {
+            code: string;
+        };
+        LetterView: {
+            /** Format: int64 */
+            bytes: number;
+            /** Format: int32 */
+            contacts: number;
+            /** Format: int64 */
+            handoverId: number;
+            /** Format: int32 */
+            parts: number;
+            /** Format: int32 */
+            partsTaken: number;
+            /** Format: int64 */
+            sentBytes: number;
+        };
+        LicenceView: {
+            id: string;
+            name: string;
+        };
+        Likely: {
+            call: string;
+            near: boolean;
+            /** Format: int32 */
+            worked: number;
+        };
+        LineLogged: {
+            call: string;
+            /** Format: int64 */
+            changeId?: number;
+            /** Format: int64 */
+            contactId: number;
+            fresh: boolean;
+            sentence: string;
+        };
+        LineRequest: {
+            key?: string;
+            /** Format: int64 */
+            positionId?: number;
+            sticking?: {
+                [key: string]: string;
+            };
+            text: string;
+            /** Format: int64 */
+            typedForMs: number;
+        };
+        LineTuned: {
+            there: boolean;
+        };
+        LineView: {
+            band?: string;
+            countsReady: boolean;
+            /** Format: int64 */
+            frequencyHz?: number;
+            late: boolean;
+            likely: components["schemas"]["Likely"][];
+            mode?: string;
+            notices: string[];
+            problems: components["schemas"]["Problem"][];
+            relayed: boolean;
+            /** Format: date-time */
+            start: string;
+            station?: components["schemas"]["StationHint"];
+            tokens: components["schemas"]["Token"][];
+            tunes: boolean;
+        };
+        LogLine: {
+            band: string;
+            call: string;
+            country?: string;
+            /** Format: int64 */
+            frequencyHz?: number;
+            /** Format: int64 */
+            id: number;
+            locator?: string;
+            mode: string;
+            more: {
+                [key: string]: string;
+            };
+            name?: string;
+            ownCall: string;
+            propagation?: string;
+            reportReceived?: string;
+            reportSent?: string;
+            seals: components["schemas"]["Seal"][];
+            /** Format: date-time */
+            start: string;
+            /** Format: int32 */
+            version: number;
+        };
+        LogPage: {
+            lines: components["schemas"]["LogLine"][];
+            next?: string;
+            /** Format: int64 */
+            total: number;
+        };
+        LogRows: {
+            /** Format: int32 */
+            anchorPlace?: number;
+            /** Format: int32 */
+            found: number;
+            /** Format: int32 */
+            from: number;
+            lines: components["schemas"]["LogLine"][];
+            problems: string[];
+            /** Format: int32 */
+            total: number;
+        };
+        LogView: {
+            columns: string[];
+            descending: boolean;
+            name: string;
+            search: string;
+            sort: string;
+        };
+        LookAt: {
+            filter: components["schemas"]["FilterChoice"];
+            /** Format: int64 */
+            positionId?: number;
+            since?: string;
+        };
+        Lookup: {
+            news: boolean;
+            problem?: string;
+        };
+        MailView: {
+            address?: string;
+            callSign?: string;
+            /** Format: int64 */
+            due: number;
+            letters: components["schemas"]["LetterView"][];
+            session: components["schemas"]["State"];
+        };
+        Meant: {
+            contactIds?: number[];
+            meant: boolean;
+        };
+        NamedFilter: {
+            filter: components["schemas"]["FilterChoice"];
+            name: string;
+        };
+        NeedMark: {
+            /** @enum {string} */
+            band: "NEEDED" | "WORKED" | "CONFIRMED";
+            /** @enum {string} */
+            ever: "NEEDED" | "WORKED" | "CONFIRMED";
+            /** @enum {string} */
+            mode: "NEEDED" | "WORKED" | "CONFIRMED";
+        };
+        NewFile: {
+            /** @enum {string} */
+            begin?: "EVERYTHING" | "FROM_NOW_ON" | "FROM_DATE";
+            from?: string;
+            options?: components["schemas"]["SourceDraft"];
+            path: string;
+        };
+        NewPort: {
+            /** @enum {string} */
+            kind: "FILE" | "DATAGRAMS" | "STREAM";
+            options?: components["schemas"]["SourceDraft"];
+            /** Format: int32 */
+            port: number;
+        };
+        Node: {
+            connected: boolean;
+            /** Format: int64 */
+            id: number;
+            name: string;
+        };
+        Now: {
+            band?: string;
+            /** Format: int32 */
+            bandwidthHz?: number;
+            /** Format: int64 */
+            frequencyHz: number;
+            logMode?: string;
+            /** Format: int32 */
+            meter?: number;
+            mode?: string;
+            /** Format: int32 */
+            powerW?: number;
+            split: boolean;
+            /** Format: int64 */
+            transmitHz?: number;
+            transmitting: boolean;
+            /** @enum {string} */
+            vfo: "A" | "B";
+        };
+        OnADevice: {
+            address: string;
+            confirmed?: string;
+        };
+        OnThisComputer: {
+            path: string;
+        };
+        OperatorDraft: {
+            callSign?: string;
+            licence?: string;
+            name?: string;
+        };
+        OperatorView: {
+            callSign: string;
+            /** Format: int64 */
+            id: number;
+            licence?: string;
+            name?: string;
+        };
+        Outcome: {
+            /** Format: int64 */
+            changeId?: number;
+            /** Format: int64 */
+            contactId?: number;
+            /** @enum {string} */
+            decision: "ADDED" | "MERGED" | "DUPLICATE" | "LEFT_OUT" | "REFUSED";
+            sentence: string;
+        };
+        Outlook: {
+            going: components["schemas"]["Going"][];
+            /** Format: int64 */
+            handovers: number;
+            held: components["schemas"]["HeldBack"][];
+        };
+        OwnCall: {
+            ownCall?: string;
+        };
+        PartnerView: {
+            call: string;
+            callbook?: components["schemas"]["KnownStation"];
+            /** Format: int32 */
+            confirmed: number;
+            /** Format: int32 */
+            contacts: number;
+            earlier: components["schemas"]["LogLine"][];
+            entity?: components["schemas"]["EntityView"];
+            /** Format: date-time */
+            lastConfirmed?: string;
+            /** Format: date */
+            lastHandedIn?: string;
+            name?: string;
+            ofEntity: components["schemas"]["Cell"][];
+            qth?: string;
+            station: components["schemas"]["Cell"][];
+            whereabouts?: components["schemas"]["Whereabouts"];
+        };
+        Parts: {
+            /** Format: int64 */
+            changeId: number;
+            /** Format: int64 */
+            contactId: number;
+            /** Format: int64 */
+            other?: number;
+            sentence: string;
+        };
+        Pause: {
+            paused: boolean;
+        };
+        Phrase: {
+            /** @enum {string} */
+            about: "HEARERS" | "STATIONS" | "MODES" | "BANDS" | "NEED" | "LICENCE" | "CONFIRMS" | "CQ" | "WATCH" | "WORKED" | "SNR" | "AGE";
+            words: string;
+        };
+        Piles: {
+            /** Format: int64 */
+            received: number;
+            /** Format: int64 */
+            sent: number;
+            /** Format: int64 */
+            toSend: number;
+        };
+        PlaceDraft: {
+            antenna?: string;
+            comment?: string;
+            /** Format: int32 */
+            cqZone?: number;
+            /** Format: int32 */
+            entityCode?: number;
+            /** Format: int32 */
+            ituZone?: number;
+            locator?: string;
+            name?: string;
+            /** Format: int32 */
+            powerW?: number;
+            rig?: string;
+        };
+        PlaceSituation: {
+            continent: string;
+            /** Format: int32 */
+            cqZone: number;
+            entity: string;
+            /** Format: int32 */
+            entityCode: number;
+            /** Format: int32 */
+            ituZone: number;
+        };
+        PlaceView: {
+            antenna?: string;
+            comment?: string;
+            /** Format: int32 */
+            cqZone?: number;
+            /** Format: int32 */
+            entityCode?: number;
+            /** Format: int64 */
+            id: number;
+            /** Format: int32 */
+            ituZone?: number;
+            locator?: string;
+            name: string;
+            /** Format: int32 */
+            powerW?: number;
+            rig?: string;
+            situation?: components["schemas"]["PlaceSituation"];
+        };
+        Port: {
+            description: string;
+            path: string;
+        };
+        PositionDraft: {
+            name?: string;
+            /** Format: int64 */
+            operatorId?: number;
+            ownCall?: string;
+            /** Format: int64 */
+            placeId?: number;
+            /** Format: int64 */
+            radioId?: number;
+        };
+        PositionView: {
+            callProblem?: string;
+            chosenCall?: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: double */
+            latitudeDegrees?: number;
+            /** Format: double */
+            longitudeDegrees?: number;
+            name: string;
+            objection?: string;
+            /** Format: int64 */
+            operatorId?: number;
+            ownCall?: string;
+            /** Format: int64 */
+            placeId?: number;
+            /** Format: int64 */
+            radioId?: number;
+            segment?: string;
+        };
+        Posted: {
+            /** Format: date-time */
+            at: string;
+            call: string;
+            comment: string;
+            /** Format: int64 */
+            frequencyHz: number;
+            node: string;
+        };
+        PostingView: {
+            nodes: components["schemas"]["Node"][];
+            posted: components["schemas"]["Posted"][];
+        };
+        Preferences: {
+            bandsInUse?: string[];
+            channels?: string;
+            /** @enum {string} */
+            dateForm?: "YEAR_FIRST" | "DAY_FIRST" | "MONTH_NAMED";
+            miles?: boolean;
+            modesInUse?: string[];
+            /** @enum {string} */
+            region?: "EUROPE_AFRICA" | "AMERICAS" | "ASIA_PACIFIC";
+            secondClock?: string;
+            timeServer?: string;
+        };
+        Preview: {
+            /** Format: int32 */
+            chosen: number;
+            /** Format: int32 */
+            different: number;
+            /** Format: int32 */
+            impossible: number;
+            /** Format: int32 */
+            lookedAt: number;
+            problems: components["schemas"]["Sample"][];
+            samples: components["schemas"]["Sample"][];
+        };
+        Problem: {
+            field: string;
+            sentence: string;
+        };
+        Program: {
+            address: string;
+            keys: boolean;
+            /** Format: date-time */
+            since: string;
+        };
+        ProgramView: {
+            /** Format: int64 */
+            dialHz?: number;
+            id: string;
+            live: boolean;
+            mode?: string;
+            name: string;
+            partner?: string;
+            partnerLocator?: string;
+            radio?: string;
+            transmitting: boolean;
+        };
+        Progress: {
+            /** Format: int64 */
+            left: number;
+            /** Format: int64 */
+            total: number;
+        };
+        Proof: {
+            sentence: string;
+            works: boolean;
+        };
+        RadioDraft: {
+            address?: string;
+            /** Format: int32 */
+            baud?: number;
+            /** Format: int32 */
+            bus?: number;
+            dialect?: string;
+            /** Format: int32 */
+            fullPowerW?: number;
+            lowerSidebandKeyed?: boolean;
+            name?: string;
+            /** Format: int32 */
+            pollEveryMs?: number;
+            /** Format: int32 */
+            sharePort?: number;
+        };
+        RadioView: {
+            address: string;
+            /** Format: int32 */
+            baud?: number;
+            /** Format: int32 */
+            bus: number;
+            dialect: string;
+            /** Format: int32 */
+            fullPowerW: number;
+            hookup: string;
+            /** Format: int64 */
+            id: number;
+            lowerSidebandKeyed: boolean;
+            name: string;
+            now?: components["schemas"]["Now"];
+            /** Format: int32 */
+            pollEveryMs: number;
+            programs: components["schemas"]["Program"][];
+            /** Format: int32 */
+            sharePort?: number;
+            shareProblem?: string;
+        };
+        Reason: {
+            /** Format: int64 */
+            changeId?: number;
+            /** Format: int64 */
+            contactId?: number;
+            /** @enum {string} */
+            found: "IN_THE_LOG" | "NOT_TAKEN" | "DELETED" | "NEAR" | "SOURCE_DOWN" | "NEVER_CAME";
+            /** Format: int64 */
+            journalId?: number;
+            sentence: string;
+        };
+        Received: {
+            band: string;
+            brings?: string;
+            call: string;
+            /** Format: int64 */
+            contactId?: number;
+            /** Format: date-time */
+            fetchedAt: string;
+            /** Format: int64 */
+            id: number;
+            locator?: string;
+            mode: string;
+            picture: boolean;
+            remark?: string;
+            /** Format: date-time */
+            start: string;
+        };
+        RecordBeside: {
+            fields: components["schemas"]["FieldBeside"][];
+            line: components["schemas"]["JournalLine"];
+            path: string;
+        };
+        ReferenceView: {
+            address?: string;
+            daily: boolean;
+            /** Format: date */
+            edition: string;
+            /** Format: int32 */
+            entities: number;
+            failed: boolean;
+            /** Format: date-time */
+            lookedAt?: string;
+            outcome?: string;
+            /** Format: date */
+            shipped: string;
+        };
+        Report: {
+            /** Format: date-time */
+            at: string;
+            automatic: boolean;
+            comment: string;
+            /** Format: int64 */
+            frequencyHz: number;
+            hearer: string;
+            ownCall: string;
+            /** Format: int32 */
+            snrDb?: number;
+        };
+        RequestView: {
+            /** Format: date-time */
+            askedAt: string;
+            call: string;
+            /** Format: int64 */
+            id: number;
+            number: string;
+            postalAddress: string;
+            words: string;
+        };
+        Restored: {
+            problems: string[];
+            taken: {
+                [key: string]: number;
+            };
+        };
+        RotorDraft: {
+            address?: string;
+            /** Format: int32 */
+            baud?: number;
+            deadZones?: string;
+            /** Format: double */
+            mountOffsetDegrees?: number;
+            name?: string;
+            presets?: string;
+            /** Format: double */
+            stopDegrees?: number;
+            /** Format: double */
+            travelDegrees?: number;
+        };
+        RotorPreset: {
+            /** Format: int32 */
+            headingDegrees: number;
+            name: string;
+        };
+        RotorView: {
+            address: string;
+            /** Format: int32 */
+            arrivesInSeconds?: number;
+            /** Format: int32 */
+            baud?: number;
+            deadZones: string;
+            /** Format: double */
+            elevationDegrees?: number;
+            /** Format: double */
+            headingDegrees?: number;
+            hookup: string;
+            /** Format: int64 */
+            id: number;
+            /** Format: double */
+            mountOffsetDegrees: number;
+            name: string;
+            presets: components["schemas"]["RotorPreset"][];
+            /** Format: double */
+            stopDegrees: number;
+            /** Format: double */
+            targetDegrees?: number;
+            /** Format: double */
+            travelDegrees: number;
+        };
+        SafetyView: {
+            backupDaily: boolean;
+            backupFolder: string;
+            backupOnExit: boolean;
+            backups: components["schemas"]["Backup"][];
+            /** Format: int32 */
+            backupsKept: number;
+            copyFolder?: string;
+            problem?: string;
+        };
+        Said: {
+            /** Format: date-time */
+            at: string;
+            feed: string;
+            from: string;
+            text: string;
+            toUs: boolean;
+        };
+        Sample: {
+            call: string;
+            /** Format: int64 */
+            id: number;
+            what: string;
+        };
+        Seal: {
+            reason?: string;
+            /** Format: int32 */
+            service: number;
+            state: string;
+        };
+        SearchView: {
+            findings: components["schemas"]["FindingView"][];
+            now?: string;
+            /** Format: int32 */
+            of: number;
+            /** Format: int32 */
+            port: number;
+            /** Format: int32 */
+            ports: number;
+            running: boolean;
+            /** Format: int32 */
+            tried: number;
+        };
+        SegmentView: {
+            /** Format: int64 */
+            highHz: number;
+            /** Format: int64 */
+            lowHz: number;
+            /** @enum {string} */
+            use: "CW" | "NARROW" | "DIGITAL" | "ALL" | "BEACONS" | "FM" | "REPEATERS_IN" | "REPEATERS_OUT" | "SATELLITE";
+            words: string;
+        };
+        Selection: {
+            except?: number[];
+            ids?: number[];
+            search?: string;
+        };
+        ServiceDraft: {
+            account?: string;
+            address?: string;
+            /** Format: int32 */
+            everyMinutes?: number;
+            /** Format: int32 */
+            fetchEverySeconds?: number;
+            fromDay?: string;
+            inUse?: boolean;
+            ownCalls?: string;
+            password?: string;
+            relayed?: boolean;
+            when?: string;
+        };
+        SolarPoint: {
+            /** Format: int32 */
+            aIndex?: number;
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            flux?: number;
+            /** Format: int32 */
+            kIndex?: number;
+        };
+        SolarView: {
+            readings: components["schemas"]["SolarPoint"][];
+            sentence?: string;
+        };
+        SourceDraft: {
+            holdDeliveries?: boolean;
+            lookUp?: boolean;
+            name?: string;
+            operatorCall?: string;
+            ownCalls?: string;
+            /** Format: int64 */
+            placeId?: number;
+        };
+        SourceView: {
+            builtIn: boolean;
+            /** Format: int32 */
+            held: number;
+            holdDeliveries: boolean;
+            hookup: string;
+            /** Format: int64 */
+            id: number;
+            /** @enum {string} */
+            kind: "FILE" | "DATAGRAMS" | "STREAM";
+            lookUp: boolean;
+            name: string;
+            operatorCall?: string;
+            ownCalls: string[];
+            path?: string;
+            /** Format: int64 */
+            placeId?: number;
+            /** Format: int32 */
+            port?: number;
+        };
+        SplitOff: {
+            journalIds: number[];
+        };
+        SpotDetail: {
+            hearers: components["schemas"]["HearerView"][];
+            spot: components["schemas"]["SpotView"];
+        };
+        SpotDraft: {
+            call: string;
+            comment?: string;
+            /** Format: int64 */
+            feedId?: number;
+            /** Format: int64 */
+            frequencyHz: number;
+        };
+        SpotView: {
+            answers: boolean;
+            band: string;
+            /** Format: int32 */
+            bearingDegrees?: number;
+            call: string;
+            callingCq: boolean;
+            comment: string;
+            /** Format: date */
+            confirmsUntil?: string;
+            continent?: string;
+            /** Format: int32 */
+            cqZone: number;
+            doubt?: string;
+            ears: ("PERSON" | "SKIMMER" | "DECODER")[];
+            entity?: string;
+            /** Format: date-time */
+            firstAt: string;
+            /** Format: int64 */
+            frequencyHz: number;
+            /** @enum {string} */
+            group?: "PHONE" | "CW" | "DIGITAL";
+            /** Format: int32 */
+            hearers: number;
+            /** Format: int64 */
+            id: number;
+            insideLicence: boolean;
+            /** Format: int32 */
+            km?: number;
+            /** Format: date-time */
+            lastAt: string;
+            /** Format: double */
+            latitudeDegrees?: number;
+            /** @enum {string} */
+            level?: "EVER" | "BAND" | "MODE" | "BAND_AND_MODE" | "PROOF";
+            /** Format: int32 */
+            likelihood: number;
+            /** Format: double */
+            longitudeDegrees?: number;
+            mark?: components["schemas"]["NeedMark"];
+            mode?: string;
+            /** Format: double */
+            score: number;
+            /** Format: int32 */
+            snrDb?: number;
+            wants: components["schemas"]["SpotWant"][];
+            watched: boolean;
+            why: string;
+            /** Format: int32 */
+            worked: number;
+            workedHere: boolean;
+        };
+        SpotWant: {
+            /** @enum {string} */
+            kind: "CALL" | "BASE_CALL" | "ENTITY" | "CQ_ZONE" | "STATE" | "SQUARE" | "PREFIX" | "REFERENCE";
+            /** @enum {string} */
+            level: "EVER" | "BAND" | "MODE" | "BAND_AND_MODE" | "PROOF";
+            words: string;
+        };
+        Standing: {
+            /** Format: date-time */
+            sentAt?: string;
+            service?: string;
+            there: boolean;
+            trouble?: string;
+        };
+        State: {
+            /** Format: int64 */
+            bytes: number;
+            /** Format: int64 */
+            bytesPerSecond: number;
+            sending: boolean;
+            sentence: string;
+            /** Format: int64 */
+            total: number;
+        };
+        StationHint: {
+            brings: string[];
+            call: string;
+            continent?: string;
+            /** Format: int32 */
+            cqZone?: number;
+            dupe?: string;
+            entity?: string;
+            need?: components["schemas"]["NeedMark"];
+            /** Format: int32 */
+            worked: number;
+        };
+        StationView: {
+            calls: components["schemas"]["CallView"][];
+            licences: components["schemas"]["LicenceView"][];
+            licencesProblem?: string;
+            operators: components["schemas"]["OperatorView"][];
+            ownCall?: string;
+            places: components["schemas"]["PlaceView"][];
+            preferences: components["schemas"]["Preferences"];
+            ready: boolean;
+        };
+        Statistics: {
+            bands: components["schemas"]["ValueCount"][];
+            byHour: number[];
+            byMonth: components["schemas"]["ValueCount"][];
+            entities: components["schemas"]["ValueCount"][];
+            /** Format: int32 */
+            found: number;
+            groups: components["schemas"]["ValueCount"][];
+            modes: components["schemas"]["ValueCount"][];
+            squares: components["schemas"]["ValueCount"][];
+        };
+        Strikes: {
+            /** Format: int32 */
+            count: number;
+        };
+        SunView: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            latitudeDegrees: number;
+            /** Format: double */
+            longitudeDegrees: number;
+        };
+        Token: {
+            field?: string;
+            /** Format: int32 */
+            from: number;
+            label: string;
+            problem?: string;
+            /** Format: int32 */
+            until: number;
+            value: string;
+        };
+        Told: {
+            told: boolean;
+        };
+        ToldProgram: {
+            told: boolean;
+        };
+        TriedCounts: {
+            /** Format: int32 */
+            added: number;
+            /** Format: int32 */
+            duplicates: number;
+            /** Format: date */
+            firstDay?: string;
+            /** Format: date */
+            lastDay?: string;
+            /** Format: int32 */
+            leftOut: number;
+            /** Format: int32 */
+            merged: number;
+            /** Format: int32 */
+            read: number;
+            /** Format: int32 */
+            refused: number;
+        };
+        TriedRecord: {
+            band: string;
+            call: string;
+            decision: string;
+            mode: string;
+            /** Format: int32 */
+            record: number;
+            start?: string;
+        };
+        TriedTrouble: {
+            /** Format: int64 */
+            line: number;
+            message: string;
+            /** Format: int32 */
+            record: number;
+        };
+        TryoutPicture: {
+            /** Format: int64 */
+            changeId?: number;
+            confirmedBy: {
+                [key: string]: number;
+            };
+            counts: components["schemas"]["TriedCounts"];
+            ownCalls: {
+                [key: string]: number;
+            };
+            /** Format: int32 */
+            percent: number;
+            /** Format: int32 */
+            recordsPerSecond: number;
+            samples: components["schemas"]["TriedRecord"][];
+            sentence?: string;
+            /** @enum {string} */
+            state: "READING" | "READ" | "IMPORTING" | "IMPORTED" | "CANCELLED" | "FAILED";
+            troubles: components["schemas"]["TriedTrouble"][];
+        };
+        TryoutView: {
+            id: string;
+            name: string;
+            picture: components["schemas"]["TryoutPicture"];
+        };
+        Tuning: {
+            /** Format: int64 */
+            frequencyHz?: number;
+            mode?: string;
+            split?: boolean;
+        };
+        Unmatched: {
+            band: string;
+            call: string;
+            guesses: components["schemas"]["Guess"][];
+            /** Format: int64 */
+            id: number;
+            locator?: string;
+            mode: string;
+            ownCall: string;
+            /** Format: date-time */
+            receivedAt: string;
+            remark?: string;
+            /** Format: date-time */
+            start: string;
+        };
+        ValueCount: {
+            /** Format: int32 */
+            contacts: number;
+            value: string;
+        };
+        Way: {
+            /** Format: double */
+            bearingDegrees: number;
+            /** Format: double */
+            distanceKm: number;
+            /** Format: double */
+            fromLatitudeDegrees: number;
+            /** Format: double */
+            fromLongitudeDegrees: number;
+            greyLine: boolean;
+            /** Format: double */
+            longPathDegrees: number;
+            /** Format: date-time */
+            sunriseHere?: string;
+            /** Format: date-time */
+            sunsetHere?: string;
+        };
+        Went: {
+            /** Format: int32 */
+            bearingDegrees?: number;
+            call: string;
+            good: boolean;
+            sentence: string;
+        };
+        Where: {
+            addresses?: string[];
+        };
+        Whereabouts: {
+            /** Format: double */
+            latitudeDegrees: number;
+            locator?: string;
+            /** Format: double */
+            longitudeDegrees: number;
+            path?: components["schemas"]["Way"];
+            source: string;
+            sunTime: string;
+            /** Format: date-time */
+            sunrise?: string;
+            /** Format: date-time */
+            sunset?: string;
+        };
+        Wish: {
+            call: string;
+            fromDay: string;
+            postalAddress: string;
+            untilDay?: string;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  bands: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['BandView'][];
-        };
-      };
-    };
-  };
-  view_3: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['CallbookView'];
-        };
-      };
-    };
-  };
-  save_3: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Draft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['CallbookView'];
-        };
-      };
-    };
-  };
-  forgetAnswers: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['CallbookView'];
-        };
-      };
-    };
-  };
-  takeFile: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string;
-        };
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FileTaken'];
-        };
-      };
-    };
-  };
-  dropFile: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['CallbookView'];
-        };
-      };
-    };
-  };
-  find: {
-    parameters: {
-      query: {
-        call: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Lookup'];
-        };
-      };
-    };
-  };
-  picture_2: {
-    parameters: {
-      query: {
-        call: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': string;
-        };
-      };
-    };
-  };
-  pile: {
-    parameters: {
-      query: {
-        pile: 'TO_SEND' | 'SENT' | 'RECEIVED';
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['CardView'][];
-        };
-      };
-    };
-  };
-  want: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CardWish'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Piles'];
-        };
-      };
-    };
-  };
-  sheets: {
-    parameters: {
-      query: {
-        ids: number[];
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': string;
-        };
-      };
-    };
-  };
-  dropped: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CardsChosen'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Piles'];
-        };
-      };
-    };
-  };
-  find_1: {
-    parameters: {
-      query: {
-        scanned: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LogLine'][];
-        };
-      };
-    };
-  };
-  labels: {
-    parameters: {
-      query: {
-        ids: number[];
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': string;
-        };
-      };
-    };
-  };
-  piles: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Piles'];
-        };
-      };
-    };
-  };
-  received: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CardsChosen'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Piles'];
-        };
-      };
-    };
-  };
-  sent: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CardsChosen'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Piles'];
-        };
-      };
-    };
-  };
-  takenBack: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CardsTakenBack'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Piles'];
-        };
-      };
-    };
-  };
-  latest_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ChangeView'][];
-        };
-      };
-    };
-  };
-  delete: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Selection'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ChangeView'];
-        };
-      };
-    };
-  };
-  edit: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BulkEdit'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ChangeView'];
-        };
-      };
-    };
-  };
-  preview_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BulkEdit'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Preview'];
-        };
-      };
-    };
-  };
-  change_6: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ChangeView'];
-        };
-      };
-    };
-  };
-  cancel_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ChangeView'];
-        };
-      };
-    };
-  };
-  undo: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ChangeView'];
-        };
-      };
-    };
-  };
-  clock: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ClockView'];
-        };
-      };
-    };
-  };
-  setAside: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Aside'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Aside'];
-        };
-      };
-    };
-  };
-  picture_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': string;
-        };
-      };
-    };
-  };
-  page_1: {
-    parameters: {
-      query?: {
-        call?: string;
-        below?: string;
-        limit?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LogPage'];
-        };
-      };
-    };
-  };
-  adi: {
-    parameters: {
-      query?: {
-        call?: string;
-        search?: string | null;
-        sort?: string | null;
-        descending?: boolean | null;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  adx: {
-    parameters: {
-      query?: {
-        search?: string | null;
-        sort?: string | null;
-        descending?: boolean | null;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  csv: {
-    parameters: {
-      query: {
-        search?: string | null;
-        sort?: string | null;
-        descending?: boolean | null;
-        columns: string[];
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  contact: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ContactDetail'];
-        };
-      };
-    };
-  };
-  edit_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Edit'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ContactDetail'];
-        };
-      };
-    };
-  };
-  join: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['JoinWith'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Parts'];
-        };
-      };
-    };
-  };
-  picture: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': string;
-        };
-      };
-    };
-  };
-  put: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string;
-        };
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Standing'];
-        };
-      };
-    };
-  };
-  takeAway: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Standing'];
-        };
-      };
-    };
-  };
-  standing: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Standing'];
-        };
-      };
-    };
-  };
-  records: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RecordBeside'][];
-        };
-      };
-    };
-  };
-  split: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SplitOff'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Parts'];
-        };
-      };
-    };
-  };
-  search: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SearchView'];
-        };
-      };
-    };
-  };
-  start: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Where'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SearchView'];
-        };
-      };
-    };
-  };
-  cancel: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SearchView'];
-        };
-      };
-    };
-  };
-  decodes: {
-    parameters: {
-      query?: {
-        program?: string;
-        limit?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['HeardLately'];
-        };
-      };
-    };
-  };
-  programs: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ProgramView'][];
-        };
-      };
-    };
-  };
-  answer: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AnswerThis'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ToldProgram'];
-        };
-      };
-    };
-  };
-  stop_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ToldProgram'];
-        };
-      };
-    };
-  };
-  all_3: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FeedView'][];
-        };
-      };
-    };
-  };
-  add_3: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FeedDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FeedView'][];
-        };
-      };
-    };
-  };
-  change_5: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FeedDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FeedView'][];
-        };
-      };
-    };
-  };
-  remove_4: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FeedView'][];
-        };
-      };
-    };
-  };
-  console: {
-    parameters: {
-      query?: {
-        after?: number;
-      };
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FeedConsole'];
-        };
-      };
-    };
-  };
-  say: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FeedCommand'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FeedConsole'];
-        };
-      };
-    };
-  };
-  all_6: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['HookupView'][];
-        };
-      };
-    };
-  };
-  connect: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['HookupView'];
-        };
-      };
-    };
-  };
-  disconnect: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['HookupView'];
-        };
-      };
-    };
-  };
-  test_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Proof'];
-        };
-      };
-    };
-  };
-  importFile: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string;
-        };
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ImportResult'];
-        };
-      };
-    };
-  };
-  all_5: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SourceView'][];
-        };
-      };
-    };
-  };
-  follow: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewFile'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SourceView'][];
-        };
-      };
-    };
-  };
-  found: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FoundLog'][];
-        };
-      };
-    };
-  };
-  listen: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewPort'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SourceView'][];
-        };
-      };
-    };
-  };
-  change_4: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SourceDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SourceView'][];
-        };
-      };
-    };
-  };
-  remove_3: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SourceView'][];
-        };
-      };
-    };
-  };
-  letGo: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LetGo'];
-        };
-      };
-    };
-  };
-  page: {
-    parameters: {
-      query?: {
-        below?: number;
-        decision?: 'ADDED' | 'MERGED' | 'DUPLICATE' | 'LEFT_OUT' | 'REFUSED';
-        source?: string;
-        call?: string;
-        limit?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['JournalLine'][];
-        };
-      };
-    };
-  };
-  keeping: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Keeping'];
-        };
-      };
-    };
-  };
-  keep_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Keeping'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Keeping'];
-        };
-      };
-    };
-  };
-  why: {
-    parameters: {
-      query: {
-        call: string;
-        at?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Reason'][];
-        };
-      };
-    };
-  };
-  again: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Again'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Outcome'];
-        };
-      };
-    };
-  };
-  log: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LineRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LineLogged'];
-        };
-      };
-    };
-  };
-  read: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LineRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LineView'];
-        };
-      };
-    };
-  };
-  tune_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LineRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LineTuned'];
-        };
-      };
-    };
-  };
-  facets: {
-    parameters: {
-      query?: {
-        search?: string | null;
-        sort?: string | null;
-        descending?: boolean | null;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Facets'];
-        };
-      };
-    };
-  };
-  fields: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': string[];
-        };
-      };
-    };
-  };
-  ids: {
-    parameters: {
-      query?: {
-        search?: string | null;
-        sort?: string | null;
-        descending?: boolean | null;
-        from?: number;
-        limit?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': number[];
-        };
-      };
-    };
-  };
-  index: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['IndexState'];
-        };
-      };
-    };
-  };
-  print: {
-    parameters: {
-      query: {
-        search?: string | null;
-        sort?: string | null;
-        descending?: boolean | null;
-        columns: string[];
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  rows: {
-    parameters: {
-      query?: {
-        search?: string | null;
-        sort?: string | null;
-        descending?: boolean | null;
-        from?: number;
-        limit?: number;
-        anchor?: number;
-        columns?: string[];
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LogRows'];
-        };
-      };
-    };
-  };
-  statistics: {
-    parameters: {
-      query?: {
-        search?: string | null;
-        sort?: string | null;
-        descending?: boolean | null;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Statistics'];
-        };
-      };
-    };
-  };
-  values: {
-    parameters: {
-      query: {
-        field: string;
-        start?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': string[];
-        };
-      };
-    };
-  };
-  views_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LogView'][];
-        };
-      };
-    };
-  };
-  save_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LogView'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LogView'][];
-        };
-      };
-    };
-  };
-  remove_6: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        name: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LogView'][];
-        };
-      };
-    };
-  };
-  view_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['MailView'];
-        };
-      };
-    };
-  };
-  setGateway: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GatewayDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['MailView'];
-        };
-      };
-    };
-  };
-  pack: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['MailView'];
-        };
-      };
-    };
-  };
-  takeBack: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        handoverId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['MailView'];
-        };
-      };
-    };
-  };
-  begin: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['MailView'];
-        };
-      };
-    };
-  };
-  end: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['MailView'];
-        };
-      };
-    };
-  };
-  alerts: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Alert'][];
-        };
-      };
-    };
-  };
-  choices: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['AirChoices'];
-        };
-      };
-    };
-  };
-  choose_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AirChoices'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['AirChoices'];
-        };
-      };
-    };
-  };
-  preview: {
-    parameters: {
-      query?: {
-        positionId?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AirChoices'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['GoalPreview'];
-        };
-      };
-    };
-  };
-  entities: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['EntityChoice'][];
-        };
-      };
-    };
-  };
-  look_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LookAt'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['AirNews'];
-        };
-      };
-    };
-  };
-  posting: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['PostingView'];
-        };
-      };
-    };
-  };
-  post: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SpotDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Posted'];
-        };
-      };
-    };
-  };
-  said: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Said'][];
-        };
-      };
-    };
-  };
-  one_1: {
-    parameters: {
-      query?: {
-        positionId?: number;
-      };
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SpotDetail'];
-        };
-      };
-    };
-  };
-  go: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GoRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Went'];
-        };
-      };
-    };
-  };
-  strike: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Strikes'];
-        };
-      };
-    };
-  };
-  stretches: {
-    parameters: {
-      query: {
-        band: string;
-        positionId?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['BandStretch'][];
-        };
-      };
-    };
-  };
-  unstrike: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Strikes'];
-        };
-      };
-    };
-  };
-  sun_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SolarView'];
-        };
-      };
-    };
-  };
-  us: {
-    parameters: {
-      query?: {
-        positionId?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['HearsUs'][];
-        };
-      };
-    };
-  };
-  views: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['NamedFilter'][];
-        };
-      };
-    };
-  };
-  keep: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NamedFilter'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['NamedFilter'][];
-        };
-      };
-    };
-  };
-  drop: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        name: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['NamedFilter'][];
-        };
-      };
-    };
-  };
-  partner: {
-    parameters: {
-      query: {
-        call: string;
-        locator?: string;
-        positionId?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['PartnerView'];
-        };
-      };
-    };
-  };
-  all_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['PositionView'][];
-        };
-      };
-    };
-  };
-  add_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PositionDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['PositionView'][];
-        };
-      };
-    };
-  };
-  change_3: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PositionDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['PositionView'][];
-        };
-      };
-    };
-  };
-  remove_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['PositionView'][];
-        };
-      };
-    };
-  };
-  sitDown: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['PositionView'][];
-        };
-      };
-    };
-  };
-  all_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RadioView'][];
-        };
-      };
-    };
-  };
-  add_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RadioDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RadioView'][];
-        };
-      };
-    };
-  };
-  choices_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Choices'];
-        };
-      };
-    };
-  };
-  change_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RadioDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RadioView'][];
-        };
-      };
-    };
-  };
-  remove_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RadioView'][];
-        };
-      };
-    };
-  };
-  tune: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Tuning'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Told'];
-        };
-      };
-    };
-  };
-  view_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ReferenceView'];
-        };
-      };
-    };
-  };
-  save_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Draft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ReferenceView'];
-        };
-      };
-    };
-  };
-  look: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['ReferenceView'];
-        };
-      };
-    };
-  };
-  all: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RotorView'][];
-        };
-      };
-    };
-  };
-  add: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RotorDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RotorView'][];
-        };
-      };
-    };
-  };
-  change_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RotorDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RotorView'][];
-        };
-      };
-    };
-  };
-  remove: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RotorView'][];
-        };
-      };
-    };
-  };
-  point: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Heading'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RotorView'][];
-        };
-      };
-    };
-  };
-  stop: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['RotorView'][];
-        };
-      };
-    };
-  };
-  view: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SafetyView'];
-        };
-      };
-    };
-  };
-  save: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Draft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SafetyView'];
-        };
-      };
-    };
-  };
-  backUp: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SafetyView'];
-        };
-      };
-    };
-  };
-  check: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        name: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Content'];
-        };
-      };
-    };
-  };
-  restore_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        name: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Content'];
-        };
-      };
-    };
-  };
-  restoreFile: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string;
-        };
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Content'];
-        };
-      };
-    };
-  };
-  all_4: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'][];
-        };
-      };
-    };
-  };
-  pause: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Pause'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'][];
-        };
-      };
-    };
-  };
-  change: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ServiceDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  latest: {
-    parameters: {
-      query?: {
-        picturesOnly?: boolean;
-      };
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Received'][];
-        };
-      };
-    };
-  };
-  contacts: {
-    parameters: {
-      query: {
-        state:
-          'HELD' | 'DUE' | 'HANDED_OVER' | 'ACCEPTED' | 'CONFIRMED' | 'REFUSED' | 'CHANGED' | 'NOT_MEANT';
-      };
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LogLine'][];
-        };
-      };
-    };
-  };
-  setMeant: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Meant'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  setMeant_1: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-        contactId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Meant'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  fetching: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FetchState'];
-        };
-      };
-    };
-  };
-  fetch: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['FetchResult'];
-        };
-      };
-    };
-  };
-  handOver: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: {
-      content: {
-        'application/json': components['schemas']['HandoverWish'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  stopHandingOver: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  held: {
-    parameters: {
-      query: {
-        reason: string;
-      };
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': number[];
-        };
-      };
-    };
-  };
-  install: {
-    parameters: {
-      query: {
-        passphrase: string;
-      };
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string;
-        };
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  remove_5: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-        identityId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  export: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-        identityId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['FilePassphrase'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': string;
-        };
-      };
-    };
-  };
-  setPlace: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-        identityId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['IdentityPlace'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  renew: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-        identityId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  testIdentity: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-        identityId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Proof'];
-        };
-      };
-    };
-  };
-  nearMisses: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Unmatched'][];
-        };
-      };
-    };
-  };
-  outlook: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Outlook'];
-        };
-      };
-    };
-  };
-  ask: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Wish'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  giveUp: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-        requestId: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  collect: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-        requestId: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LetterCode'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['LaneView'];
-        };
-      };
-    };
-  };
-  test: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Proof'];
-        };
-      };
-    };
-  };
-  save_4: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': string;
-        };
-      };
-    };
-  };
-  restore: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string;
-        };
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Restored'];
-        };
-      };
-    };
-  };
-  station: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  name: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OwnCall'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  addCall: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CallDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  changeCall: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['CallDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  removeCall: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  addOperator: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OperatorDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  changeOperator: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OperatorDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  addPlace: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PlaceDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  changePlace: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PlaceDraft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  prefer: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Preferences'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['StationView'];
-        };
-      };
-    };
-  };
-  sun: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['SunView'];
-        };
-      };
-    };
-  };
-  upload: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: {
-      content: {
-        'application/json': {
-          /** Format: binary */
-          file: string;
-        };
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['TryoutView'];
-        };
-      };
-    };
-  };
-  onADevice: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OnADevice'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['Fetched'];
-        };
-      };
-    };
-  };
-  onThisComputer: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OnThisComputer'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['TryoutView'];
-        };
-      };
-    };
-  };
-  one: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['TryoutView'];
-        };
-      };
-    };
-  };
-  cancel_2: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-    };
-  };
-  take: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['TryoutView'];
-        };
-      };
-    };
-  };
-  choose: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['Draft'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          '*/*': components['schemas']['TryoutView'];
-        };
-      };
-    };
-  };
+    bands: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BandView"][];
+                };
+            };
+        };
+    };
+    view_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CallbookView"];
+                };
+            };
+        };
+    };
+    save_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Draft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CallbookView"];
+                };
+            };
+        };
+    };
+    forgetAnswers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CallbookView"];
+                };
+            };
+        };
+    };
+    takeFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FileTaken"];
+                };
+            };
+        };
+    };
+    dropFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CallbookView"];
+                };
+            };
+        };
+    };
+    find: {
+        parameters: {
+            query: {
+                call: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Lookup"];
+                };
+            };
+        };
+    };
+    picture_2: {
+        parameters: {
+            query: {
+                call: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    pile: {
+        parameters: {
+            query: {
+                pile: "TO_SEND" | "SENT" | "RECEIVED";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["CardView"][];
+                };
+            };
+        };
+    };
+    want: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardWish"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Piles"];
+                };
+            };
+        };
+    };
+    sheets: {
+        parameters: {
+            query: {
+                ids: number[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    dropped: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardsChosen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Piles"];
+                };
+            };
+        };
+    };
+    find_1: {
+        parameters: {
+            query: {
+                scanned: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogLine"][];
+                };
+            };
+        };
+    };
+    labels: {
+        parameters: {
+            query: {
+                ids: number[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    piles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Piles"];
+                };
+            };
+        };
+    };
+    received: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardsChosen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Piles"];
+                };
+            };
+        };
+    };
+    sent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardsChosen"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Piles"];
+                };
+            };
+        };
+    };
+    takenBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CardsTakenBack"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Piles"];
+                };
+            };
+        };
+    };
+    latest_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangeView"][];
+                };
+            };
+        };
+    };
+    delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Selection"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangeView"];
+                };
+            };
+        };
+    };
+    edit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BulkEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangeView"];
+                };
+            };
+        };
+    };
+    preview_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BulkEdit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Preview"];
+                };
+            };
+        };
+    };
+    change_6: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangeView"];
+                };
+            };
+        };
+    };
+    cancel_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangeView"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ChangeView"];
+                };
+            };
+        };
+    };
+    clock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ClockView"];
+                };
+            };
+        };
+    };
+    setAside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Aside"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Aside"];
+                };
+            };
+        };
+    };
+    picture_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    page_1: {
+        parameters: {
+            query?: {
+                call?: string;
+                below?: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogPage"];
+                };
+            };
+        };
+    };
+    adi: {
+        parameters: {
+            query?: {
+                call?: string;
+                search?: string | null;
+                sort?: string | null;
+                descending?: boolean | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    adx: {
+        parameters: {
+            query?: {
+                search?: string | null;
+                sort?: string | null;
+                descending?: boolean | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    csv: {
+        parameters: {
+            query: {
+                search?: string | null;
+                sort?: string | null;
+                descending?: boolean | null;
+                columns: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    contact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactDetail"];
+                };
+            };
+        };
+    };
+    edit_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Edit"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ContactDetail"];
+                };
+            };
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JoinWith"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Parts"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Standing"];
+                };
+            };
+        };
+    };
+    takeAway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Standing"];
+                };
+            };
+        };
+    };
+    standing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Standing"];
+                };
+            };
+        };
+    };
+    records: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RecordBeside"][];
+                };
+            };
+        };
+    };
+    split: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SplitOff"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Parts"];
+                };
+            };
+        };
+    };
+    search: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SearchView"];
+                };
+            };
+        };
+    };
+    start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Where"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SearchView"];
+                };
+            };
+        };
+    };
+    cancel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SearchView"];
+                };
+            };
+        };
+    };
+    decodes: {
+        parameters: {
+            query?: {
+                program?: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HeardLately"];
+                };
+            };
+        };
+    };
+    programs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ProgramView"][];
+                };
+            };
+        };
+    };
+    answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerThis"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ToldProgram"];
+                };
+            };
+        };
+    };
+    stop_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ToldProgram"];
+                };
+            };
+        };
+    };
+    all_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedView"][];
+                };
+            };
+        };
+    };
+    add_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeedDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedView"][];
+                };
+            };
+        };
+    };
+    change_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeedDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedView"][];
+                };
+            };
+        };
+    };
+    remove_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedView"][];
+                };
+            };
+        };
+    };
+    console: {
+        parameters: {
+            query?: {
+                after?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedConsole"];
+                };
+            };
+        };
+    };
+    say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FeedCommand"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FeedConsole"];
+                };
+            };
+        };
+    };
+    all_6: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HookupView"][];
+                };
+            };
+        };
+    };
+    connect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HookupView"];
+                };
+            };
+        };
+    };
+    disconnect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HookupView"];
+                };
+            };
+        };
+    };
+    test_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Proof"];
+                };
+            };
+        };
+    };
+    importFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ImportResult"];
+                };
+            };
+        };
+    };
+    all_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SourceView"][];
+                };
+            };
+        };
+    };
+    follow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SourceView"][];
+                };
+            };
+        };
+    };
+    found: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FoundLog"][];
+                };
+            };
+        };
+    };
+    listen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPort"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SourceView"][];
+                };
+            };
+        };
+    };
+    change_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SourceDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SourceView"][];
+                };
+            };
+        };
+    };
+    remove_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SourceView"][];
+                };
+            };
+        };
+    };
+    letGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LetGo"];
+                };
+            };
+        };
+    };
+    page: {
+        parameters: {
+            query?: {
+                below?: number;
+                decision?: "ADDED" | "MERGED" | "DUPLICATE" | "LEFT_OUT" | "REFUSED";
+                source?: string;
+                call?: string;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["JournalLine"][];
+                };
+            };
+        };
+    };
+    keeping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Keeping"];
+                };
+            };
+        };
+    };
+    keep_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Keeping"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Keeping"];
+                };
+            };
+        };
+    };
+    why: {
+        parameters: {
+            query: {
+                call: string;
+                at?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Reason"][];
+                };
+            };
+        };
+    };
+    again: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Again"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Outcome"];
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LineLogged"];
+                };
+            };
+        };
+    };
+    read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LineView"];
+                };
+            };
+        };
+    };
+    tune_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LineTuned"];
+                };
+            };
+        };
+    };
+    facets: {
+        parameters: {
+            query?: {
+                search?: string | null;
+                sort?: string | null;
+                descending?: boolean | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Facets"];
+                };
+            };
+        };
+    };
+    fields: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
+                };
+            };
+        };
+    };
+    ids: {
+        parameters: {
+            query?: {
+                search?: string | null;
+                sort?: string | null;
+                descending?: boolean | null;
+                from?: number;
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": number[];
+                };
+            };
+        };
+    };
+    index: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["IndexState"];
+                };
+            };
+        };
+    };
+    print: {
+        parameters: {
+            query: {
+                search?: string | null;
+                sort?: string | null;
+                descending?: boolean | null;
+                columns: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    rows: {
+        parameters: {
+            query?: {
+                search?: string | null;
+                sort?: string | null;
+                descending?: boolean | null;
+                from?: number;
+                limit?: number;
+                anchor?: number;
+                columns?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogRows"];
+                };
+            };
+        };
+    };
+    statistics: {
+        parameters: {
+            query?: {
+                search?: string | null;
+                sort?: string | null;
+                descending?: boolean | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Statistics"];
+                };
+            };
+        };
+    };
+    values: {
+        parameters: {
+            query: {
+                field: string;
+                start?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string[];
+                };
+            };
+        };
+    };
+    views_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogView"][];
+                };
+            };
+        };
+    };
+    save_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogView"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogView"][];
+                };
+            };
+        };
+    };
+    remove_6: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogView"][];
+                };
+            };
+        };
+    };
+    view_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MailView"];
+                };
+            };
+        };
+    };
+    setGateway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GatewayDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MailView"];
+                };
+            };
+        };
+    };
+    pack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MailView"];
+                };
+            };
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                handoverId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MailView"];
+                };
+            };
+        };
+    };
+    begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MailView"];
+                };
+            };
+        };
+    };
+    end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["MailView"];
+                };
+            };
+        };
+    };
+    alerts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Alert"][];
+                };
+            };
+        };
+    };
+    choices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AirChoices"];
+                };
+            };
+        };
+    };
+    choose_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AirChoices"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AirChoices"];
+                };
+            };
+        };
+    };
+    preview: {
+        parameters: {
+            query?: {
+                positionId?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AirChoices"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["GoalPreview"];
+                };
+            };
+        };
+    };
+    entities: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["EntityChoice"][];
+                };
+            };
+        };
+    };
+    look_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookAt"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["AirNews"];
+                };
+            };
+        };
+    };
+    posting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PostingView"];
+                };
+            };
+        };
+    };
+    post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpotDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Posted"];
+                };
+            };
+        };
+    };
+    said: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Said"][];
+                };
+            };
+        };
+    };
+    one_1: {
+        parameters: {
+            query?: {
+                positionId?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SpotDetail"];
+                };
+            };
+        };
+    };
+    go: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Went"];
+                };
+            };
+        };
+    };
+    strike: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Strikes"];
+                };
+            };
+        };
+    };
+    stretches: {
+        parameters: {
+            query: {
+                band: string;
+                positionId?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["BandStretch"][];
+                };
+            };
+        };
+    };
+    unstrike: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Strikes"];
+                };
+            };
+        };
+    };
+    sun_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SolarView"];
+                };
+            };
+        };
+    };
+    us: {
+        parameters: {
+            query?: {
+                positionId?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["HearsUs"][];
+                };
+            };
+        };
+    };
+    views: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NamedFilter"][];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NamedFilter"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NamedFilter"][];
+                };
+            };
+        };
+    };
+    drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["NamedFilter"][];
+                };
+            };
+        };
+    };
+    partner: {
+        parameters: {
+            query: {
+                call: string;
+                locator?: string;
+                positionId?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PartnerView"];
+                };
+            };
+        };
+    };
+    all_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PositionView"][];
+                };
+            };
+        };
+    };
+    add_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PositionDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PositionView"][];
+                };
+            };
+        };
+    };
+    change_3: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PositionDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PositionView"][];
+                };
+            };
+        };
+    };
+    remove_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PositionView"][];
+                };
+            };
+        };
+    };
+    sitDown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["PositionView"][];
+                };
+            };
+        };
+    };
+    all_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RadioView"][];
+                };
+            };
+        };
+    };
+    add_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RadioDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RadioView"][];
+                };
+            };
+        };
+    };
+    choices_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Choices"];
+                };
+            };
+        };
+    };
+    change_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RadioDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RadioView"][];
+                };
+            };
+        };
+    };
+    remove_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RadioView"][];
+                };
+            };
+        };
+    };
+    tune: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Tuning"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Told"];
+                };
+            };
+        };
+    };
+    view_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReferenceView"];
+                };
+            };
+        };
+    };
+    save_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Draft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReferenceView"];
+                };
+            };
+        };
+    };
+    look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["ReferenceView"];
+                };
+            };
+        };
+    };
+    all: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RotorView"][];
+                };
+            };
+        };
+    };
+    add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RotorDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RotorView"][];
+                };
+            };
+        };
+    };
+    change_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RotorDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RotorView"][];
+                };
+            };
+        };
+    };
+    remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RotorView"][];
+                };
+            };
+        };
+    };
+    point: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Heading"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RotorView"][];
+                };
+            };
+        };
+    };
+    stop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["RotorView"][];
+                };
+            };
+        };
+    };
+    view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SafetyView"];
+                };
+            };
+        };
+    };
+    save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Draft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SafetyView"];
+                };
+            };
+        };
+    };
+    backUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SafetyView"];
+                };
+            };
+        };
+    };
+    check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Content"];
+                };
+            };
+        };
+    };
+    restore_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Content"];
+                };
+            };
+        };
+    };
+    restoreFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Content"];
+                };
+            };
+        };
+    };
+    all_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"][];
+                };
+            };
+        };
+    };
+    pause: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pause"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"][];
+                };
+            };
+        };
+    };
+    change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServiceDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    latest: {
+        parameters: {
+            query?: {
+                picturesOnly?: boolean;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Received"][];
+                };
+            };
+        };
+    };
+    contacts: {
+        parameters: {
+            query: {
+                state: "HELD" | "DUE" | "HANDED_OVER" | "ACCEPTED" | "CONFIRMED" | "REFUSED" | "CHANGED" | "NOT_MEANT";
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LogLine"][];
+                };
+            };
+        };
+    };
+    setMeant: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    setMeant_1: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                contactId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Meant"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    fetching: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FetchState"];
+                };
+            };
+        };
+    };
+    fetch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["FetchResult"];
+                };
+            };
+        };
+    };
+    handOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["HandoverWish"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    stopHandingOver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    held: {
+        parameters: {
+            query: {
+                reason: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": number[];
+                };
+            };
+        };
+    };
+    install: {
+        parameters: {
+            query: {
+                passphrase: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    remove_5: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                identityId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                identityId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FilePassphrase"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": string;
+                };
+            };
+        };
+    };
+    setPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                identityId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IdentityPlace"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    renew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                identityId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    testIdentity: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                identityId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Proof"];
+                };
+            };
+        };
+    };
+    nearMisses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Unmatched"][];
+                };
+            };
+        };
+    };
+    outlook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Outlook"];
+                };
+            };
+        };
+    };
+    ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wish"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    giveUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                requestId: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    collect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                requestId: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LetterCode"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["LaneView"];
+                };
+            };
+        };
+    };
+    test: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Proof"];
+                };
+            };
+        };
+    };
+    save_4: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Restored"];
+                };
+            };
+        };
+    };
+    station: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    name: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnCall"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    addCall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    changeCall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    removeCall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    addOperator: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OperatorDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    changeOperator: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OperatorDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    addPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    changePlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceDraft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    prefer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Preferences"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["StationView"];
+                };
+            };
+        };
+    };
+    sun: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["SunView"];
+                };
+            };
+        };
+    };
+    upload: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: {
+            content: {
+                "application/json": {
+                    /** Format: binary */
+                    file: string;
+                };
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TryoutView"];
+                };
+            };
+        };
+    };
+    onADevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OnADevice"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["Fetched"];
+                };
+            };
+        };
+    };
+    onThisComputer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OnThisComputer"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TryoutView"];
+                };
+            };
+        };
+    };
+    one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TryoutView"];
+                };
+            };
+        };
+    };
+    cancel_2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TryoutView"];
+                };
+            };
+        };
+    };
+    choose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Draft"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "*/*": components["schemas"]["TryoutView"];
+                };
+            };
+        };
+    };
 }

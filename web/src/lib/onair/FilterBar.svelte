@@ -14,14 +14,7 @@
     { name: 'watchedOnly', label: 'on my watch list' },
   ] as const;
   const AGES = [5, 10, 20, 30, 60];
-  const USUAL_BANDS = new Set(
-    ['160m', '80m', '60m', '40m', '30m', '20m', '17m', '15m', '12m', '10m'].concat([
-      '6m',
-      '4m',
-      '2m',
-      '70cm',
-    ]),
-  );
+  const USUAL_BANDS = new Set('160m 80m 60m 40m 30m 20m 17m 15m 12m 10m 6m 4m 2m 70cm'.split(' '));
 
   const air = $derived(app.air);
   const filter = $derived(air.filter);
@@ -31,9 +24,9 @@
   let place = $state('');
   let area = $state('');
   let problem = $state('');
+  let everyBand = $state(false);
 
   const set = (more: Partial<AirFilter>) => app.filterAir({ ...filter, ...more });
-  let everyBand = $state(false);
   const allBands = $derived(app.bandPlan.bands.map((b) => b.name));
   /** The usual ones, and any other that somebody is heard on. */
   const bands = $derived(

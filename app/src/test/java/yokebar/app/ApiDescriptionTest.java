@@ -12,7 +12,7 @@ class ApiDescriptionTest extends AppTest {
 
     /**
      * The front end's types are generated from the file. When this fails: start Yokebar, {@code curl /api/docs | jq -S . >
-     * web/openapi.json}, then {@code npm run generate-api}.
+     * web/openapi.json}.
      */
     @Test
     void theDescriptionTheTypesAreMadeFromIsTheOneServed() throws Exception {
