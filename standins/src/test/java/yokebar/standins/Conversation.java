@@ -1,17 +1,20 @@
 package yokebar.standins;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.net.InetAddress;
 import java.net.Socket;
+import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
 
 /** Talks with a stand-in over TCP as a program would that knows only its protocol. */
 public final class Conversation implements AutoCloseable {
     private static final int ANSWERS_WITHIN_MS = 10_000;
+    private static final int SILENT_MS = 200;
 
     private final Socket socket;
     private final BufferedReader in;
@@ -57,6 +60,20 @@ public final class Conversation implements AutoCloseable {
             text.append((char) c);
         } while (c != end);
         return text.toString();
+    }
+
+    /** The next character, which stands for a byte. */
+    public char character() throws IOException {
+        int c = in.read();
+        assertThat(c).as("a byte, and not the end").isNotNegative();
+        return (char) c;
+    }
+
+    /** Nothing comes for a while. */
+    public void silence() throws IOException {
+        socket.setSoTimeout(SILENT_MS);
+        assertThatThrownBy(in::read).isInstanceOf(SocketTimeoutException.class);
+        socket.setSoTimeout(ANSWERS_WITHIN_MS);
     }
 
     /** All that still comes until the other side hangs up. */

@@ -200,6 +200,12 @@ class HandoverDesk {
                 .length;
     }
 
+    /** Whether it was not dropped. */
+    @Transactional(readOnly = true)
+    public boolean exists(long handoverId) {
+        return db.find(Handover.class, handoverId) != null;
+    }
+
     @Transactional(readOnly = true)
     public Handover get(long handoverId) {
         return db.find(Handover.class, handoverId);

@@ -310,7 +310,7 @@ public class HandoverWorker implements SmartLifecycle {
         HandoverWishes.Wish wish = wishes.first(serviceId);
         while (wish != null && running && clock.instant().isBefore(until)) {
             Optional<Long> prepared = prepare(serviceId, wish);
-            if (prepared.isPresent() && !steps.send(prepared.get(), serviceId)) {
+            if (prepared.isPresent() && !send(prepared.get(), serviceId, wish)) {
                 return false;
             }
             if (wish.left() == 0 || prepared.isEmpty() && !wish.ofChosen()) {
@@ -319,6 +319,16 @@ public class HandoverWorker implements SmartLifecycle {
             wish = wishes.first(serviceId);
         }
         return true;
+    }
+
+    /** Sends a batch; one dropped because of an edit in between has not gone, and what is asked for is still asked for. */
+    private boolean send(long handoverId, int serviceId, HandoverWishes.Wish wish) {
+        int contacts = desk.contacts(handoverId);
+        boolean works = steps.send(handoverId, serviceId);
+        if (desk.exists(handoverId)) {
+            wish.went(contacts);
+        }
+        return works;
     }
 
     /** The next batch of what is asked for; empty when there is none at once. */
@@ -333,7 +343,6 @@ public class HandoverWorker implements SmartLifecycle {
             }
         } else {
             prepared = packing.prepare(serviceId, wish.left());
-            prepared.ifPresent(id -> wish.went(desk.contacts(id)));
         }
         return prepared;
     }

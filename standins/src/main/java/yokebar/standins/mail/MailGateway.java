@@ -30,6 +30,7 @@ public final class MailGateway implements AutoCloseable {
     public static final int MOST_BYTES = 120_000;
 
     private static final int CHUNK = 1024;
+    private static final int OFFER_WORDS = 7;
 
     private final Path folder;
     private final Delivery delivery;
@@ -132,11 +133,12 @@ public final class MailGateway implements AutoCloseable {
             }
             say(out, "OK " + line.substring(6));
             for (line = readLine(in); !line.equals("BYE"); line = readLine(in)) {
-                if (!line.startsWith("OFFER ")) {
+                String[] words = line.split(" ");
+                if (!words[0].equals("OFFER") || words.length != OFFER_WORDS) {
                     say(out, "NO what is " + line);
                     return;
                 }
-                part(line.split(" "), in, out);
+                part(words, in, out);
             }
             say(out, "BYE");
         } catch (IOException | IllegalArgumentException | InterruptedException e) {
