@@ -5,6 +5,7 @@
   import { AppState } from './lib/frame/app.svelte';
   import KeyMap from './lib/frame/KeyMap.svelte';
   import Palette from './lib/frame/Palette.svelte';
+  import Mishap from './lib/frame/Mishap.svelte';
   import Offline from './lib/frame/Offline.svelte';
   import Rail from './lib/frame/Rail.svelte';
   import Updated from './lib/frame/Updated.svelte';
@@ -85,6 +86,7 @@
     <main>
       {#if !app.live.connected}<Offline lostAt={app.live.lostAt} />{/if}
       <Updated connected={app.live.connected} />
+      <Mishap />
       <div class="place">
         {#if app.view === 'desk'}
           <DeskView {app} />

@@ -14,6 +14,7 @@
     { name: 'watchedOnly', label: 'on my watch list' },
   ] as const;
   const AGES = [5, 10, 20, 30, 60];
+  const MOST_ZONES = 40;
   const USUAL_BANDS = new Set('160m 80m 60m 40m 30m 20m 17m 15m 12m 10m 6m 4m 2m 70cm'.split(' '));
 
   const air = $derived(app.air);
@@ -21,7 +22,7 @@
   let views = $state.raw<NamedFilter[]>([]);
   let entities = $state.raw<{ number: number; name: string }[]>([]);
   let name = $state('');
-  let place = $state('');
+  let places = $state({ hearerEntities: '', entities: '' });
   let area = $state('');
   let problem = $state('');
   let everyBand = $state(false);
@@ -77,24 +78,33 @@
 
   function addPlace(event: Event, of: 'hearerEntities' | 'entities') {
     event.preventDefault();
-    const number = entityNamed(place);
+    const number = entityNamed(places[of]);
     if (number === undefined) {
-      problem = `No entity is called “${place}”.`;
+      problem = `No entity is called “${places[of]}”.`;
       return;
     }
     problem = '';
-    place = '';
+    places[of] = '';
     set({ [of]: [...(filter[of] ?? []), number] });
   }
 
   function addArea(event: Event) {
     event.preventDefault();
-    const zone = Number(area);
-    if (area.trim() !== '' && Number.isInteger(zone) && zone >= 1 && zone <= 40) {
-      set({ hearerZones: [...(filter.hearerZones ?? []), zone] });
-    } else if (area.trim() !== '') {
-      set({ hearerAreas: [...(filter.hearerAreas ?? []), area.trim().toUpperCase()] });
+    const typed = area.trim().toUpperCase();
+    const zone = Number(typed);
+    if (typed === '') {
+      return;
     }
+    if (/^\d+$/.test(typed) && (zone < 1 || zone > MOST_ZONES)) {
+      problem = `There is no zone ${typed}; they go from 1 to ${MOST_ZONES}.`;
+      return;
+    }
+    if (Number.isInteger(zone)) {
+      set({ hearerZones: [...(filter.hearerZones ?? []), zone] });
+    } else {
+      set({ hearerAreas: [...(filter.hearerAreas ?? []), typed] });
+    }
+    problem = '';
     area = '';
   }
 </script>
@@ -169,7 +179,7 @@
         <form onsubmit={(e) => addPlace(e, 'hearerEntities')}>
           <input
             list="air-entities"
-            bind:value={place}
+            bind:value={places.hearerEntities}
             placeholder="an entity"
             aria-label="Heard from an entity"
           />
@@ -206,7 +216,7 @@
       <form onsubmit={(e) => addPlace(e, 'entities')}>
         <input
           list="air-entities"
-          bind:value={place}
+          bind:value={places.entities}
           placeholder="an entity"
           aria-label="Stations in an entity"
         />

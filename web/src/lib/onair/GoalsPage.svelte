@@ -41,7 +41,9 @@
   $effect(() => void app.choices.load());
   $effect(() => {
     const asked = goals;
-    void store.preview(asked, app.positions.here?.id).then((found) => (preview = found));
+    void store.preview(asked, app.positions.here?.id).then((found) => {
+      if (asked === goals) preview = found;
+    });
   });
 
   const change = (at: number, more: Partial<GoalChoice>) =>

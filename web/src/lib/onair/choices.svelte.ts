@@ -6,6 +6,7 @@ export class ChoicesStore {
   problem = $state('');
   savedAt = $state(0);
   alerts = $state.raw<AirAlert[]>([]);
+  #saving: Promise<void> = Promise.resolve();
 
   async load(): Promise<void> {
     await this.#try(async () => {
@@ -13,13 +14,28 @@ export class ChoicesStore {
     });
   }
 
+  /** Shown at once and saved one after the other, so that what is changed in between is built upon and not lost. */
   async save(more: Partial<AirChoices>): Promise<void> {
-    const before = this.chosen;
-    if (before) {
-      await this.#try(async () => {
-        this.chosen = await got(api.PUT('/api/onair/choices', { body: { ...before, ...more } }));
-        this.savedAt = Date.now();
-      });
+    if (!this.chosen) {
+      return;
+    }
+    const wanted = { ...this.chosen, ...more };
+    this.chosen = wanted;
+    this.#saving = this.#saving.then(() => this.#put(wanted));
+    await this.#saving;
+  }
+
+  async #put(wanted: AirChoices): Promise<void> {
+    try {
+      const saved = await got(api.PUT('/api/onair/choices', { body: wanted }));
+      if (this.chosen === wanted) {
+        this.chosen = saved;
+      }
+      this.savedAt = Date.now();
+      this.problem = '';
+    } catch (e) {
+      await this.load();
+      this.#blame(e);
     }
   }
 
@@ -55,8 +71,12 @@ export class ChoicesStore {
       await what();
       this.problem = '';
     } catch (e) {
-      this.problem =
-        e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : 'Yokebar does not answer.';
+      this.#blame(e);
     }
+  }
+
+  #blame(e: unknown): void {
+    this.problem =
+      e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : 'Yokebar does not answer.';
   }
 }

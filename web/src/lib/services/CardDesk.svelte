@@ -148,6 +148,12 @@
           >
         {/if}
       </div>
+      {#if desk.count(pile) > desk.cards.length}
+        <p class="muted">
+          The newest {grouped(desk.cards.length)} of {grouped(desk.count(pile))} are here; the others follow once
+          these are dealt with.
+        </p>
+      {/if}
       <table class="list" aria-label={present.label}>
         <thead>
           <tr>

@@ -8,7 +8,8 @@
     $props();
 
   let open = $state('');
-  let value = $state('');
+  /** Reason to what is typed for its contacts. */
+  let values = $state<Record<string, string>>({});
 
   const total = $derived(held.reduce((sum, one) => sum + one.contacts, 0));
   const lines = $derived((app.lanes.held[lane.id] ?? []) as LogLine[]);
@@ -40,7 +41,7 @@
       case 'CLEAR_WAY':
         return app.lanes.editHeld(app, lane.id, one.reason, { PROP_MODE: '' });
       case 'FILL_FIELD':
-        return app.lanes.editHeld(app, lane.id, one.reason, { [one.field]: value });
+        return app.lanes.editHeld(app, lane.id, one.reason, { [one.field]: values[one.reason] ?? '' });
       case 'ALLOW_RELAYED':
         return app.lanes.change(lane.id, { relayed: true });
       case 'LEAVE_OUT':
@@ -70,12 +71,16 @@
       <div class="remedies">
         {#each one.remedies as remedy (remedy)}
           {#if remedy === 'FILL_FIELD'}
-            <input aria-label={`${one.field} for all of them`} placeholder={one.field} bind:value />
+            <input
+              aria-label={`${one.field} for all of them`}
+              placeholder={one.field}
+              bind:value={values[one.reason]}
+            />
           {/if}
           <Button
             kind="ghost"
             size="small"
-            disabled={remedy === 'FILL_FIELD' && !value}
+            disabled={remedy === 'FILL_FIELD' && !values[one.reason]}
             on:click={() => run(remedy, one)}>{label(remedy, one)}</Button
           >
         {/each}

@@ -23,6 +23,8 @@
   let passphrase = $state('');
   let problem = $state<Problem | undefined>(undefined);
   let said = $state('');
+  /** The identity that is about to be taken away, once the operator says so a second time. */
+  let leaving = $state<number | undefined>(undefined);
 
   async function run(action: () => Promise<void>, done: string) {
     problem = undefined;
@@ -31,6 +33,7 @@
       await action();
       said = done;
       form = 'none';
+      leaving = undefined;
       passphrase = '';
     } catch (e) {
       problem = e instanceof Problem ? e : new Problem(String(e));
@@ -92,6 +95,10 @@
     else problem = new Problem(proof.sentence);
   }
 
+  function leave(id: number) {
+    leaving = leaving === id ? undefined : id;
+  }
+
   function toggle(which: typeof form) {
     form = form === which ? 'none' : which;
     problem = undefined;
@@ -134,14 +141,25 @@
         >Renew</button
       >
       <button aria-pressed={form === identity.id} onclick={() => toggle(identity.id)}>Keep as a file</button>
-      <button
-        onclick={() =>
-          run(
-            () => lanes.removeIdentity(lane.id, identity.id),
-            `Taken away. Contacts made as ${identity.call} are held.`,
-          )}>Take away</button
-      >
+      <button aria-pressed={leaving === identity.id} onclick={() => leave(identity.id)}>Take away</button>
     </div>
+    {#if leaving === identity.id}
+      <div class="leaving" role="group" aria-label={`Take ${identity.call} away`}>
+        <p>
+          Its key goes with it. Without a copy as a file it can be had again only with a new request and a new
+          letter.
+        </p>
+        <Button
+          kind="danger-tertiary"
+          size="small"
+          on:click={() =>
+            run(
+              () => lanes.removeIdentity(lane.id, identity.id),
+              `Taken away. Contacts made as ${identity.call} are held.`,
+            )}>Take it away for good</Button
+        >
+      </div>
+    {/if}
     {#if form === identity.id}
       <form class="column-form" onsubmit={(event) => keep(event, identity)} aria-label="Identity as a file">
         <PasswordInput
@@ -247,6 +265,11 @@
 <style>
   .day {
     white-space: nowrap;
+  }
+
+  .leaving {
+    padding: 8px 12px;
+    border-left: 3px solid var(--yb-trouble);
   }
 
   .call {

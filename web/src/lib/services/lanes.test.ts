@@ -1,46 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Lane } from '../api/client';
 import { FakeServer } from '../shared/fake-server';
+import { lane } from '../shared/samples';
 import { LaneStore } from './lanes.svelte';
-
-const lane = (counts: Record<string, number>, more: Partial<Lane> = {}): Lane => ({
-  id: 1,
-  name: 'Countersign',
-  inUse: true,
-  byHand: false,
-  signed: true,
-  access: { account: 'Account name', secret: 'Account password', hint: '' },
-  hasPassword: true,
-  complete: true,
-  when: 'BY_HAND',
-  everyMinutes: 30,
-  paused: false,
-  proven: false,
-  relayedOnRequest: false,
-  relayed: false,
-  ownCalls: '',
-  confirms: true,
-  withdrawals: 0,
-  unmatched: 0,
-  requests: [],
-  fetchEverySeconds: 900,
-  hookup: {
-    id: 'countersign',
-    kind: 'SERVICE',
-    name: 'Countersign',
-    where: '',
-    state: 'LIVE',
-    since: '2026-05-01T12:00:00Z',
-    attempt: 0,
-    lastMinute: 0,
-  },
-  counts,
-  due: 0,
-  waiting: 0,
-  identities: [],
-  handovers: [],
-  ...more,
-});
 
 describe('LaneStore', () => {
   let server: FakeServer;

@@ -5,6 +5,8 @@ type Reply = { status?: number; body: unknown };
 /** Stands in for the server in tests of the stores: answers by method and path, and remembers what was asked. */
 export class FakeServer {
   readonly asked: string[] = [];
+  /** What was last sent with a question. */
+  readonly sent: Record<string, unknown> = {};
   #replies = new Map<string, Reply>();
 
   constructor() {
@@ -12,6 +14,9 @@ export class FakeServer {
       const request = typeof input === 'string' ? new Request(new URL(input, location.origin), init) : input;
       const url = new URL(request.url);
       const key = `${request.method} ${url.pathname}${url.search}`;
+      if (request.headers.get('Content-Type') === 'application/json') {
+        this.sent[key] = await request.clone().json();
+      }
       this.asked.push(key);
       const reply = this.#replies.get(key);
       if (!reply) {

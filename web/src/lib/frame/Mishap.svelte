@@ -1,0 +1,32 @@
+<script lang="ts">
+  import { Problem } from '../api/client';
+
+  /** What a key was pressed for and did not work is said, wherever the key was and whoever forgot to say it there. */
+  let said = $state('');
+
+  function onunhandledrejection(event: PromiseRejectionEvent) {
+    if (event.reason instanceof Problem) {
+      event.preventDefault();
+      said = event.reason.message;
+    }
+  }
+</script>
+
+<svelte:window {onunhandledrejection} />
+
+{#if said}
+  <div class="mishap" role="alert">
+    <span>That did not work. {said}</span>
+    <button class="more" onclick={() => (said = '')}>Put away</button>
+  </div>
+{/if}
+
+<style>
+  .mishap {
+    display: flex;
+    gap: 16px;
+    padding: 8px 24px;
+    border-bottom: 1px solid var(--yb-trouble);
+    background: var(--yb-raised);
+  }
+</style>

@@ -1,0 +1,331 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import type { HeldReason, Lane, ServiceOutlook } from '../api/client';
+import { AppState } from '../frame/app.svelte';
+import { FakeServer } from '../shared/fake-server';
+import { guess, handover, hookup, lane, line, unmatched } from '../shared/samples';
+import HeldBack from './HeldBack.svelte';
+import LanePanel from './LanePanel.svelte';
+import NearMisses from './NearMisses.svelte';
+import Receipts from './Receipts.svelte';
+import Seals from './Seals.svelte';
+
+let server: FakeServer;
+let app: AppState;
+
+beforeEach(() => {
+  server = new FakeServer();
+  app = new AppState();
+});
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const outlook = (more: Partial<ServiceOutlook> = {}): ServiceOutlook => ({
+  going: [],
+  handovers: 0,
+  held: [],
+  ...more,
+});
+
+describe('the panel of a service', () => {
+  function show(of: Lane, more: Partial<ServiceOutlook> = {}) {
+    server.on('GET /api/services/1/outlook', outlook(more));
+    app.lanes.all = [of];
+    render(LanePanel, { lane: of, app });
+  }
+
+  const identities = [
+    { id: 3, call: 'CU9QYB', validFrom: '2015-01-01T00:00:00Z', validUntil: '2030-01-01T00:00:00Z' },
+  ];
+
+  it('offers to hand over what is due and lies in no batch', async () => {
+    const due = lane({ DUE: 7 }, { due: 7, waiting: 4, identities });
+    show(due);
+    server.on('POST /api/services/1/handovers', lane({ DUE: 7 }, { identities, due: 7, waiting: 0 }));
+    await fireEvent.click(screen.getByRole('button', { name: 'Hand over 4 contacts now' }));
+    await vi.waitFor(() => expect(app.lanes.all[0]?.waiting).toBe(0));
+    expect(server.sent['POST /api/services/1/handovers']).toEqual({});
+  });
+
+  it('says when nothing is due, and when all that is due lies in a batch', () => {
+    show(lane({}, { identities }));
+    expect(screen.getByRole('button', { name: 'Nothing is due' })).toHaveProperty('disabled', true);
+    cleanup();
+    show(lane({ DUE: 2 }, { due: 2, waiting: 0, identities }));
+    expect(screen.getByRole('button', { name: 'Try again now' })).toHaveProperty('disabled', false);
+  });
+
+  it('hands nothing over without an identity to sign with', () => {
+    show(lane({ DUE: 2 }, { due: 2, waiting: 2 }));
+    expect(screen.getByRole('button', { name: 'Hand over 2 contacts now' })).toHaveProperty('disabled', true);
+  });
+
+  it('begins with the set-up where that is not complete', () => {
+    show(lane({}, { complete: false, hasPassword: false }));
+    expect(screen.getByRole('button', { name: 'Set-up' }).getAttribute('aria-pressed')).toBe('true');
+  });
+
+  it('says what is wrong, what to do, and when it is tried again', () => {
+    const trouble = hookup({
+      state: 'TROUBLE',
+      reason: 'Countersign cannot be reached.',
+      fix: 'Is the network there?',
+      attempt: 3,
+      nextAttempt: new Date(Date.now() + 90_000).toISOString(),
+    });
+    const handovers = [handover()];
+    show(lane({ DUE: 2 }, { due: 2, waiting: 0, identities, handovers, hookup: trouble }));
+    const alert = screen.getByRole('alert').textContent ?? '';
+    expect(alert).toContain('Countersign cannot be reached.');
+    expect(alert).toContain('Is the network there?');
+    expect(alert).toMatch(/Try 3 failed; the next is in 2 min/);
+    expect(alert).toContain('In the batch under way: 3 contacts.');
+  });
+
+  it('reminds of a certificate that ends before long, and leads to its renewal', async () => {
+    const soon = new Date(Date.now() + 20 * 86_400_000).toISOString();
+    show(lane({}, { identities: identities.map((one) => ({ ...one, certificateEnds: soon })) }));
+    expect(screen.getByText(/The certificate of/).textContent).toContain('CU9QYB');
+    await fireEvent.click(screen.getByRole('button', { name: 'Renew it' }));
+    expect(screen.queryByRole('button', { name: 'Renew it' })).toBeNull();
+    expect(screen.getByRole('button', { name: 'Set-up' }).getAttribute('aria-pressed')).toBe('true');
+  });
+
+  it('shows how far a long handover has come, and can be stopped', async () => {
+    show(lane({ DUE: 900 }, { due: 900, waiting: 900, identities, handingOver: { total: 1200, left: 900 } }));
+    expect(screen.getByText(/300 of 1 200 contacts/)).toBeDefined();
+    server.on('DELETE /api/services/1/handovers', lane({}, { identities }));
+    await fireEvent.click(screen.getByRole('button', { name: 'Stop' }));
+    await vi.waitFor(() => expect(server.asked).toContain('DELETE /api/services/1/handovers'));
+  });
+
+  it('shows no bar for a few, and none to stop where all goes by itself', () => {
+    show(lane({ DUE: 3 }, { due: 3, identities, handingOver: { total: 3, left: 3 } }));
+    expect(screen.queryByRole('progressbar')).toBeNull();
+    cleanup();
+    show(lane({}, { due: 500, identities, when: 'AT_ONCE', handingOver: { total: 500, left: 500 } }));
+    expect(screen.getByRole('progressbar')).toBeDefined();
+    expect(screen.queryByRole('button', { name: 'Stop' })).toBeNull();
+  });
+
+  it('tells what would go, and tries with one first', async () => {
+    show(lane({ DUE: 12 }, { due: 12, waiting: 12, identities }), {
+      handovers: 2,
+      going: [
+        { ownCall: 'CU9QYB', contacts: 10, from: '2026-05-01T00:00:00Z', until: '2026-05-03T00:00:00Z' },
+        { ownCall: 'CR9QL', contacts: 2, from: '2026-05-02T00:00:00Z', until: '2026-05-02T10:00:00Z' },
+      ],
+    });
+    const would = await screen.findByRole('region', { name: 'What would go' });
+    const words = (would.textContent ?? '').replace(/\s+/g, ' ');
+    expect(words).toContain('2 handovers; nothing is sent by looking.');
+    expect(words).toContain('10 as CU9QYB, 2026-05-01 to 2026-05-03');
+    expect(words).toContain('2 as CR9QL, 2026-05-02 ');
+    server.on('POST /api/services/1/handovers', lane({ DUE: 12 }, { due: 12, identities }));
+    await fireEvent.click(screen.getByRole('button', { name: 'Try with one contact' }));
+    await screen.findByText('One contact is on its way.');
+    expect(server.sent['POST /api/services/1/handovers']).toEqual({ most: 1 });
+  });
+
+  it('hands over a stretch of days, and says why it could not', async () => {
+    show(lane({ DUE: 12 }, { due: 12, waiting: 12, identities, proven: true }), { handovers: 1 });
+    await screen.findByRole('region', { name: 'What would go' });
+    expect(screen.queryByRole('button', { name: 'Try with one contact' })).toBeNull();
+    const go = screen.getByRole('button', { name: 'Hand over these days' });
+    expect(go).toHaveProperty('disabled', true);
+    await fireEvent.input(screen.getByLabelText('From'), { target: { value: 'May' } });
+    server.on('POST /api/services/1/handovers', { detail: '"May" is no day.' }, 422);
+    await fireEvent.click(go);
+    expect((await screen.findByRole('alert')).textContent).toBe('"May" is no day.');
+    expect(server.sent['POST /api/services/1/handovers']).toEqual({ fromDay: 'May' });
+  });
+
+  it('says that a look at what would go failed', async () => {
+    app.lanes.all = [lane({}, { identities })];
+    render(LanePanel, { lane: lane({}, { identities }), app });
+    expect((await screen.findByRole('alert')).textContent).toContain('Yokebar does not answer');
+  });
+});
+
+describe('what is held back', () => {
+  const held: HeldReason[] = [
+    {
+      rule: 'RELAYED',
+      reason: 'It went over a repeater.',
+      contacts: 9,
+      field: '',
+      remedies: ['CLEAR_WAY', 'ALLOW_RELAYED', 'LEAVE_OUT'],
+    },
+    {
+      rule: 'FIELD_MISSING',
+      reason: 'RST_SENT is missing.',
+      contacts: 1,
+      field: 'RST_SENT',
+      remedies: ['FILL_FIELD'],
+    },
+    {
+      rule: 'FIELD_MISSING',
+      reason: 'MY_GRIDSQUARE is missing.',
+      contacts: 2,
+      field: 'MY_GRIDSQUARE',
+      remedies: ['FILL_FIELD'],
+    },
+  ];
+  const ids = (reason: string, contacts: number[]) =>
+    server.on(`GET /api/services/1/held?reason=${encodeURIComponent(reason)}`, contacts);
+
+  function show(onsetup = vi.fn()) {
+    app.lanes.all = [lane({ HELD: 12 })];
+    render(HeldBack, { lane: lane({ HELD: 12 }), app, held, onsetup });
+    return onsetup;
+  }
+
+  it('is sorted by reason, each with the ways out', () => {
+    show();
+    expect(screen.getByRole('heading').textContent).toContain('12');
+    expect(
+      screen.getByRole('button', {
+        name: 'They were direct: clear the propagation mode of these 9',
+      }),
+    ).toBeDefined();
+    expect(screen.getByRole('button', { name: 'Let such contacts go to Countersign' })).toBeDefined();
+    expect(screen.getByRole('button', { name: 'Set RST_SENT of this one' })).toHaveProperty('disabled', true);
+  });
+
+  it('what is typed for one reason is of that reason alone', async () => {
+    show();
+    await fireEvent.input(screen.getByLabelText('RST_SENT for all of them'), { target: { value: '599' } });
+    expect(screen.getByLabelText('MY_GRIDSQUARE for all of them')).toHaveProperty('value', '');
+    expect(screen.getByRole('button', { name: 'Set MY_GRIDSQUARE of these 2' })).toHaveProperty(
+      'disabled',
+      true,
+    );
+    ids('RST_SENT is missing.', [5]);
+    server.on('POST /api/changes/edit', { id: 1, state: 'DONE' }).on('GET /api/changes', []);
+    await fireEvent.click(screen.getByRole('button', { name: 'Set RST_SENT of this one' }));
+    await vi.waitFor(() =>
+      expect(server.sent['POST /api/changes/edit']).toEqual({
+        selection: { ids: [5] },
+        changes: { RST_SENT: '599' },
+      }),
+    );
+  });
+
+  it('leaves them out, or allows them', async () => {
+    show();
+    ids('It went over a repeater.', [5, 6]);
+    server
+      .on('PUT /api/services/1/contacts', lane({}))
+      .on('GET /api/services', [lane({})])
+      .on('PUT /api/services/1', lane({}, { relayed: true }));
+    await fireEvent.click(screen.getByRole('button', { name: 'Leave these 9 out' }));
+    await vi.waitFor(() =>
+      expect(server.sent['PUT /api/services/1/contacts']).toEqual({ meant: false, contactIds: [5, 6] }),
+    );
+    await fireEvent.click(screen.getByRole('button', { name: 'Let such contacts go to Countersign' }));
+    await vi.waitFor(() => expect(server.sent['PUT /api/services/1']).toEqual({ relayed: true }));
+  });
+
+  it('shows the contacts behind a reason', async () => {
+    show();
+    const seals = [{ service: 1, state: 'HELD', reason: 'RST_SENT is missing.' }];
+    app.lanes.held = { 1: [line({ seals }), line({ id: 6, call: 'OZ1QAB' })] };
+    await fireEvent.click(screen.getAllByRole('button', { name: 'Show them' })[1] as HTMLElement);
+    await fireEvent.click(within(screen.getByRole('list')).getByRole('button', { name: 'ZP5QXA' }));
+    expect(app.openContact).toBe(5);
+    expect(screen.queryByText('OZ1QAB')).toBeNull();
+  });
+});
+
+describe('near misses', () => {
+  const show = (all = [unmatched()]) => {
+    const onchanged = vi.fn(() => Promise.resolve());
+    render(NearMisses, { lane: lane({}), app, unmatched: all, onchanged });
+    return onchanged;
+  };
+
+  it('stand side by side with what differs', () => {
+    show([
+      unmatched({ guesses: [guess({ differences: ['HOURS', 'BAND'] })] }),
+      unmatched({ id: 71, guesses: [] }),
+    ]);
+    expect(screen.getByText('whole hours and the band')).toBeDefined();
+    expect(screen.getByText('Countersign has it, we have nothing like it')).toBeDefined();
+  });
+
+  it('are corrected with one click', async () => {
+    const onchanged = show();
+    server.on('PATCH /api/contacts/5', { version: 2 }).on('GET /api/changes', []);
+    await fireEvent.click(screen.getByRole('button', { name: 'Correct ours' }));
+    await vi.waitFor(() => expect(onchanged).toHaveBeenCalled());
+    expect(server.sent['PATCH /api/contacts/5']).toEqual({ version: 1, changes: { TIME_ON: '160700' } });
+    expect(screen.getByRole('status').textContent).toContain('Undo it under Log, Changes');
+  });
+
+  it('say why a correction did not work', async () => {
+    const onchanged = show([unmatched({ guesses: [guess({ confirmed: true })] })]);
+    expect(screen.getByText(/ours is confirmed as it stands/)).toBeDefined();
+    server.on('PATCH /api/contacts/5', { detail: 'Somebody edited it meanwhile.' }, 409);
+    await fireEvent.click(screen.getByRole('button', { name: 'Correct ours' }));
+    expect((await screen.findByRole('alert')).textContent).toBe('Somebody edited it meanwhile.');
+    expect(onchanged).not.toHaveBeenCalled();
+  });
+
+  it('are put aside', async () => {
+    const onchanged = show();
+    server.on('PUT /api/confirmations/70', {});
+    await fireEvent.click(screen.getByRole('button', { name: 'Put aside' }));
+    await vi.waitFor(() => expect(onchanged).toHaveBeenCalled());
+    expect(server.sent['PUT /api/confirmations/70']).toEqual({ aside: true });
+  });
+});
+
+describe('receipts', () => {
+  it('tell the outcome in the words of what is proven', () => {
+    const receipt = { receiptNumber: 'CS-000001', receiptWords: 'Queued for CU9QYB' };
+    render(Receipts, {
+      handovers: [
+        handover({ id: 1, state: 'REPORTED', taken: 3, refused: 0, ...receipt }),
+        handover({ id: 2, state: 'REPORTED', taken: 2, refused: 1 }),
+        handover({ id: 3, state: 'REPORTED', contacts: 1, taken: 0, refused: 1 }),
+        handover({ id: 4, state: 'GIVEN' }),
+        handover({ id: 5, state: 'REFUSED', trouble: 'The signature does not fit.' }),
+        handover({ id: 6 }),
+        handover({ id: 7, trouble: 'It cannot be reached.' }),
+      ],
+    });
+    const outcomes = screen.getAllByRole('row').map((row) => row.lastElementChild?.textContent);
+    expect(outcomes.slice(1)).toEqual([
+      'all 3 accepted',
+      '2 accepted, 1 refused',
+      'refused',
+      'queued there; waiting for the report',
+      'The signature does not fit.',
+      'on its way',
+      'It cannot be reached. Next try soon.',
+    ]);
+    expect(screen.getByText('Queued for CU9QYB')).toBeDefined();
+  });
+
+  it('say when there is none', () => {
+    render(Receipts, { handovers: [] });
+    expect(screen.getByText('Nothing has been handed over yet.')).toBeDefined();
+  });
+});
+
+describe('seals', () => {
+  it('have a word where there is one service, and a name each where there are more', () => {
+    const seals = [{ service: 1, state: 'HELD', reason: 'No identity.' }];
+    const { container } = render(Seals, { lanes: [lane({})], seals, word: true });
+    expect(container.textContent).toContain('held');
+    cleanup();
+    render(Seals, { lanes: [lane({}), lane({}, { id: 2, name: 'Quayside' })], seals });
+    expect(document.body.innerHTML).toContain('Countersign');
+    expect(document.body.innerHTML).toContain('Quayside');
+    expect(document.body.innerHTML).toContain('not meant');
+  });
+});
