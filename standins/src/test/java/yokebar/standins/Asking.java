@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.util.Base64;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -97,20 +98,21 @@ public final class Asking {
 
     /** A plain contact of ours with a call, as an ADI record. */
     public static String contact(String call) {
-        return record(
-                "STATION_CALLSIGN",
-                "CU9QYB",
-                "CALL",
-                call,
-                "BAND",
-                "20m",
-                "MODE",
-                "CW",
-                "QSO_DATE",
-                "20260501",
-                "TIME_ON",
-                "140700",
-                "RST_SENT",
-                "599");
+        return fields(call).entrySet().stream()
+                .map(field -> record(field.getKey(), field.getValue()).replace("<EOR>\n", ""))
+                .collect(Collectors.joining("", "", "<EOR>\n"));
+    }
+
+    /** The fields of that contact. */
+    public static Map<String, String> fields(String call) {
+        Map<String, String> fields = new LinkedHashMap<>();
+        fields.put("STATION_CALLSIGN", "CU9QYB");
+        fields.put("CALL", call);
+        fields.put("BAND", "20m");
+        fields.put("MODE", "CW");
+        fields.put("QSO_DATE", "20260501");
+        fields.put("TIME_ON", "140700");
+        fields.put("RST_SENT", "599");
+        return fields;
     }
 }

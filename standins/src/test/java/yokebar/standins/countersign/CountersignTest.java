@@ -10,7 +10,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -213,7 +212,7 @@ class CountersignTest {
     void confirmationsAreAskedForByWhenTheyWereReceivedPageByPage() {
         Instant first = Instant.parse("2016-05-01T00:00:00Z");
         for (int i = 0; i < 1_203; i++) {
-            countersign.confirm(fields("ZP5QXA"), first.plus(Duration.ofHours(i)));
+            countersign.confirm(Asking.fields("ZP5QXA"), first.plus(Duration.ofHours(i)));
         }
         List<String> numbers = new ArrayList<>();
         String page = "0";
@@ -227,21 +226,5 @@ class CountersignTest {
         JsonNode stretch = ask("api/confirmations?since=" + first.plus(Duration.ofHours(5)) + "&until="
                 + first.plus(Duration.ofHours(8)));
         assertThat(stretch.path("confirmations")).hasSize(3);
-    }
-
-    private static Map<String, String> fields(String call) {
-        return Map.of(
-                "STATION_CALLSIGN",
-                "CU9QYB",
-                "CALL",
-                call,
-                "BAND",
-                "20m",
-                "MODE",
-                "CW",
-                "QSO_DATE",
-                "20160501",
-                "TIME_ON",
-                "1407");
     }
 }

@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.LinkedHashSet;
-import java.util.Map;
 import java.util.Set;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.AfterEach;
@@ -99,7 +98,7 @@ class PostbagTest {
     @Test
     void cardsComePageByPageAndOfTheTimeAskedFor() throws Exception {
         for (int i = 0; i < 205; i++) {
-            postbag.send(fields("ZP5QXA"), NOON.plusSeconds(i));
+            postbag.send(Asking.fields("ZP5QXA"), NOON.plusSeconds(i));
         }
         Set<String> numbers = new LinkedHashSet<>();
         String page = "0";
@@ -121,7 +120,7 @@ class PostbagTest {
 
     @Test
     void aCardHasAPicture() throws Exception {
-        postbag.send(fields("ZP5QXA"), NOON);
+        postbag.send(Asking.fields("ZP5QXA"), NOON);
         JsonNode card = client.get("api/cards").json().path("cards").get(0);
         assertThat(card.path("call").asString()).isEqualTo("ZP5QXA");
         assertThat(card.path("start").asString()).isEqualTo("2026-05-01T14:07:00Z");
@@ -131,21 +130,5 @@ class PostbagTest {
         assertThat(ImageIO.read(new ByteArrayInputStream(picture.body())).getWidth())
                 .isGreaterThan(100);
         assertThat(client.get("api/cards/99.png").status()).isEqualTo(404);
-    }
-
-    private static Map<String, String> fields(String call) {
-        return Map.of(
-                "STATION_CALLSIGN",
-                "CU9QYB",
-                "CALL",
-                call,
-                "BAND",
-                "20m",
-                "MODE",
-                "CW",
-                "QSO_DATE",
-                "20260501",
-                "TIME_ON",
-                "140700");
     }
 }
