@@ -7,27 +7,30 @@
   let { id, version, call, onchanged }: { id: number; version: number; call: string; onchanged: () => void } =
     $props();
 
-  let records = $state.raw<RecordBeside[]>([]);
+  /** Undefined until they have been read. */
+  let read = $state.raw<RecordBeside[] | undefined>(undefined);
   let others = $state.raw<LogLine[] | undefined>(undefined);
   let chosen = $state.raw<number[]>([]);
   let said = $state('');
 
-  async function read() {
-    records = await got(api.GET('/api/contacts/{id}/records', { params: { path: { id } } }));
+  const records = $derived(read ?? []);
+
+  async function load() {
+    read = await got(api.GET('/api/contacts/{id}/records', { params: { path: { id } } }));
     chosen = [];
   }
 
   $effect(() => {
     // Another record that changed something brings another version.
     void [id, version];
-    void read();
+    void load();
   });
 
   async function doing(what: () => Promise<{ sentence: string }>) {
     try {
       said = (await what()).sentence;
       others = undefined;
-      await read();
+      await load();
       onchanged();
     } catch (e) {
       said = e instanceof Problem ? e.message : String(e);
@@ -48,7 +51,9 @@
   }
 </script>
 
-{#if records.length === 0}
+{#if !read}
+  <p class="muted">Reading its records…</p>
+{:else if records.length === 0}
   <p class="muted">No record of it is left in the journal.</p>
 {/if}
 {#each records as { line, path, fields } (line.id)}

@@ -16,6 +16,7 @@ export class JournalStore {
   more = $state(false);
   /** How long repeats are kept, days; undefined for ever. */
   keepDays = $state<number | undefined>(undefined);
+  #request = 0;
 
   async load(): Promise<void> {
     await this.#read(undefined);
@@ -40,7 +41,9 @@ export class JournalStore {
     await this.#read(this.lines.at(-1)?.id);
   }
 
+  /** An answer to an earlier question that comes after a later one is no news any more. */
   async #read(below: number | undefined): Promise<void> {
+    const mine = ++this.#request;
     const query = {
       limit: SHOWN,
       below,
@@ -50,11 +53,16 @@ export class JournalStore {
     };
     try {
       const lines = await got(api.GET('/api/journal', { params: { query } }));
+      if (mine !== this.#request) {
+        return;
+      }
       this.lines = below === undefined ? lines : [...this.lines, ...lines];
       this.more = lines.length === SHOWN;
       this.problem = '';
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : String(e);
+      if (mine === this.#request) {
+        this.problem = e instanceof Problem ? e.message : String(e);
+      }
     } finally {
       this.loaded = true;
     }

@@ -97,7 +97,7 @@
     <p>They leave the log and are no longer sent to services. It can be undone at any time under Changes.</p>
   {:else if asking === 'edit'}
     <div class="form">
-      <Select size="sm" labelText="Field" bind:selected={field}>
+      <Select size="sm" labelText="Field" bind:selected={field} on:update={() => (value = '')}>
         {#each FIELDS as f (f.name)}<SelectItem value={f.name} text={f.label} />{/each}
       </Select>
       {#if field === 'PROP_MODE'}

@@ -17,7 +17,7 @@ export const MAIN_FIELDS: { name: string; label: string; wide?: boolean }[] = [
   { name: 'COMMENT', label: 'Comment', wide: true },
 ];
 
-/** Propagation modes an operator chooses from; the value is the ADIF code. */
+/** Propagation modes an operator chooses from, those met most first; the value is the code of ADIF 3.1.4, III.B.15. */
 export const PROPAGATION: { code: string; label: string }[] = [
   { code: '', label: 'not said' },
   { code: 'RPT', label: 'repeater' },
@@ -32,6 +32,14 @@ export const PROPAGATION: { code: string; label: string }[] = [
   { code: 'AUR', label: 'aurora' },
   { code: 'F2', label: 'F2 reflection' },
   { code: 'LOS', label: 'line of sight' },
+  { code: 'GWAVE', label: 'ground wave' },
+  { code: 'TEP', label: 'trans-equatorial' },
+  { code: 'AS', label: 'aircraft scatter' },
+  { code: 'RS', label: 'rain scatter' },
+  { code: 'BS', label: 'back scatter' },
+  { code: 'ION', label: 'ionoscatter' },
+  { code: 'FAI', label: 'field-aligned irregularities' },
+  { code: 'AUE', label: 'aurora-E' },
 ];
 
 const SHOWN_ABOVE = new Set([...MAIN_FIELDS.map((f) => f.name), 'PROP_MODE']);

@@ -272,6 +272,10 @@
     border-left: 3px solid var(--yb-trouble);
   }
 
+  .leaving p {
+    margin-bottom: 8px;
+  }
+
   .call {
     font-weight: 600;
   }
