@@ -16,5 +16,5 @@ export default defineConfig(({ mode }) => ({
   build: { outDir: 'dist', emptyOutDir: true, target: 'es2022' },
   server: { proxy: { '/api': 'http://127.0.0.1:7370', '/actuator': 'http://127.0.0.1:7370' } },
   resolve: mode === 'test' ? { conditions: ['browser'] } : {},
-  test: { include: ['src/**/*.test.ts'], setupFiles: ['src/test-setup.ts'] },
+  test: { include: ['src/**/*.test.ts'], setupFiles: ['src/test-setup.ts'], testTimeout: 30_000 },
 }));

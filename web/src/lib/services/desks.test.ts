@@ -152,7 +152,7 @@ describe('the outbox of radio mail', () => {
     await screen.findByText(/130 of 400 kB, 2 000 bytes a second, 135 s to go/);
     const questions = server.asked.length;
     server.on('GET /api/mail', mail({ letters: [], session: { ...session, sentence: 'All is there.' } }));
-    await vi.waitFor(() => expect(server.asked.length).toBeGreaterThan(questions), 5_000);
+    await vi.waitFor(() => expect(server.asked.length).toBeGreaterThan(questions));
     await screen.findByText('All is there.');
   });
 

@@ -164,9 +164,9 @@ public abstract class RunningTest {
         return jdbc.queryForObject("select count(*) from " + table, Integer.class);
     }
 
-    /** Waits for something to become true; fails after ten seconds. */
+    /** Waits for something to become true; fails after thirty seconds. */
     protected static void await(String what, BooleanSupplier condition) {
-        await(what, Duration.ofSeconds(10), condition);
+        await(what, Duration.ofSeconds(30), condition);
     }
 
     protected static void await(String what, Duration within, BooleanSupplier condition) {

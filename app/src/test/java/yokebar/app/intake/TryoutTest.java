@@ -35,7 +35,7 @@ class TryoutTest extends AppTest {
     private Path home;
 
     private JsonNode settled(String id) throws Exception {
-        return settled(id, Duration.ofSeconds(10));
+        return settled(id, Duration.ofSeconds(30));
     }
 
     private JsonNode settled(String id, Duration within) throws Exception {
