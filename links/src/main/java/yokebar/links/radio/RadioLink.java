@@ -70,7 +70,8 @@ public final class RadioLink implements ManagedLink {
 
     /** Tells the radio something, soon; what it makes of it shows in its next reports. */
     public void tell(RadioCommand command) {
-        if (link.status().state() == LinkState.LIVE) {
+        // What it reports is known a moment before the link counts as live.
+        if (link.status().state() == LinkState.LIVE || !state.equals(RadioState.UNKNOWN)) {
             commands.add(command);
         }
     }

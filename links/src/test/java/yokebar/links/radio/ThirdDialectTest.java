@@ -12,7 +12,9 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import yokebar.core.radio.RadioCommand;
@@ -98,6 +100,34 @@ class ThirdDialectTest {
                 await("its frequency", () -> Objects.equals(link.state().frequencyHz(), 14_074_000L));
                 link.tell(new RadioCommand.Tune(Vfo.A, 7_010_000));
                 await("tuned", () -> Objects.equals(link.state().frequencyHz(), 7_010_000L));
+            }
+        }
+    }
+
+    @Test
+    void whatARadioIsToldAtItsFirstReportIsDone() throws Exception {
+        AtomicLong tuned = new AtomicLong(14_074_000);
+        AtomicReference<RadioLink> eager = new AtomicReference<>();
+        AtomicBoolean told = new AtomicBoolean();
+        try (ServerSocket radio = new ServerSocket(0, 5, InetAddress.getLoopbackAddress())) {
+            Thread thread = new Thread(() -> answer(radio, tuned));
+            thread.setDaemon(true);
+            thread.start();
+            try (RadioLink link = new RadioLink(
+                    "Talker",
+                    new TcpAddress("127.0.0.1", radio.getLocalPort()),
+                    PlainWords::new,
+                    RadioLink.POLL_EVERY,
+                    Clock.systemUTC(),
+                    state -> {
+                        if (told.compareAndSet(false, true)) {
+                            eager.get().tell(new RadioCommand.Tune(Vfo.A, 7_010_000));
+                        }
+                    },
+                    status -> {})) {
+                eager.set(link);
+                link.start();
+                await("the radio to be there", () -> tuned.get() == 7_010_000);
             }
         }
     }
