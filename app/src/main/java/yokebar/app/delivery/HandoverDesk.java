@@ -171,11 +171,15 @@ class HandoverDesk {
         deliveriesOf(handover).values().stream()
                 .filter(d -> Objects.equals(d.handoverId, handover.id))
                 .forEach(d -> d.handoverId = null);
+        forgetContent(handover);
+        db.remove(handover);
+        events.publishEvent(new LaneChanged(handover.serviceId));
+    }
+
+    private void forgetContent(Handover handover) {
         db.createQuery("delete from HandoverContent where handoverId = :id")
                 .setParameter("id", handover.number())
                 .executeUpdate();
-        db.remove(handover);
-        events.publishEvent(new LaneChanged(handover.serviceId));
     }
 
     /** What was made ready but never tried is not to go; its contacts are due again. */
@@ -211,7 +215,7 @@ class HandoverDesk {
         return db.find(Handover.class, handoverId);
     }
 
-    /** The batch as it is sent. */
+    /** The batch as it is sent; it is there until it is known what became of it. */
     @Transactional(readOnly = true)
     public byte[] content(long handoverId) {
         return db.find(HandoverContent.class, handoverId).content;
@@ -287,6 +291,7 @@ class HandoverDesk {
         handover.refused = refused;
         handover.nextTryAt = null;
         handover.trouble = null;
+        forgetContent(handover);
         finish(handover, tally);
         if (taken > 0) {
             services.proven(handover.serviceId);
@@ -331,6 +336,7 @@ class HandoverDesk {
                 delivery.apply(DeliveryEvent.REJECTED, words, now, tally);
             }
         }
+        forgetContent(handover);
         finish(handover, tally);
     }
 

@@ -33,12 +33,14 @@ public class MailBatches {
      */
     @Transactional
     public Optional<Letter> pack(int serviceId, int most) {
-        return packing.prepareForMail(serviceId, most)
-                .map(handover -> new Letter(
-                        handover.number(),
-                        handover.idempotencyKey,
-                        handover.contactIds.length,
-                        desk.content(handover.number())));
+        return packing.prepareForMail(serviceId, most).map(handover -> letter(handover.number()));
+    }
+
+    /** A batch that lies packed. */
+    @Transactional(readOnly = true)
+    public Letter letter(long handoverId) {
+        Handover handover = desk.get(handoverId);
+        return new Letter(handoverId, handover.idempotencyKey, handover.contactIds.length, desk.content(handoverId));
     }
 
     /** The gateway has all of it: handed over, not proven. */

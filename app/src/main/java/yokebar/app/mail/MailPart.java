@@ -5,11 +5,9 @@ import jakarta.persistence.EmbeddedId;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Table;
 import java.time.Instant;
-import org.hibernate.annotations.JdbcTypeCode;
-import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
-/** A part of a letter in the outbox. */
+/** Where a part of a letter in the outbox stands; what it holds is cut from the letter's batch when it is sent. */
 @Entity
 @Table(name = "mail_part")
 class MailPart {
@@ -23,8 +21,8 @@ class MailPart {
 
     int parts;
 
-    @JdbcTypeCode(SqlTypes.VARBINARY)
-    byte[] content = new byte[0];
+    /** Its length. */
+    int bytes;
 
     /** Bytes the gateway has acknowledged. */
     int sentBytes;

@@ -3,7 +3,6 @@ package yokebar.app.mail;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -86,13 +85,13 @@ class MailSession implements SmartLifecycle {
             throw new FieldProblem("session", "A session is under way.");
         }
         outbox.freshen();
-        List<MailPart> parts = outbox.waiting();
+        Map<RadioMail.Part, MailPart> parts = outbox.waiting();
         if (parts.isEmpty()) {
             throw new FieldProblem("session", "The outbox is empty.");
         }
         stopAsked = false;
-        long total = parts.stream()
-                .mapToLong(part -> part.content.length - part.sentBytes)
+        long total = parts.values().stream()
+                .mapToLong(part -> part.bytes - part.sentBytes)
                 .sum();
         state = new State(true, "", 0, total, 0);
         runner.execute(() -> run(gateway, parts, total));
@@ -103,21 +102,13 @@ class MailSession implements SmartLifecycle {
         stopAsked = true;
     }
 
-    private void run(MailGatewayRow gateway, List<MailPart> parts, long total) {
+    private void run(MailGatewayRow gateway, Map<RadioMail.Part, MailPart> parts, long total) {
         Instant began = clock.instant();
         String[] address = gateway.address.split(":");
-        Map<RadioMail.Part, MailPart> rows = new HashMap<>();
-        List<RadioMail.Part> toSend = new ArrayList<>();
-        for (MailPart part : parts) {
-            RadioMail.Part piece = new RadioMail.Part(
-                    outbox.letterKey(part.key.handoverId()), part.key.part(), part.parts, part.content);
-            rows.put(piece, part);
-            toSend.add(piece);
-        }
         String ended;
         try {
             new RadioMail(address[0], Integer.parseInt(address[1]), new Call(gateway.callSign))
-                    .send(toSend, new Watch(rows, began, total));
+                    .send(List.copyOf(parts.keySet()), new Watch(parts, began, total));
             ended = stopAsked ? "Stopped; the rest goes with the next session." : "All of it is with the gateway.";
         } catch (ServiceUnreachable e) {
             ended = e.getMessage() + " " + e.fix();

@@ -3,7 +3,9 @@ package yokebar.app.mail;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Tuple;
 import java.time.Clock;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -84,7 +86,7 @@ class Outbox {
                 MailPart row = new MailPart();
                 row.key = new MailPart.Key(packed.handoverId(), part.part());
                 row.parts = part.parts();
-                row.content = part.content();
+                row.bytes = part.content().length;
                 db.persist(row);
             }
         });
@@ -130,18 +132,25 @@ class Outbox {
         }
     }
 
-    /** What has not been taken yet, in order; all of it belongs to letters still in the outbox. */
+    /** What has not been taken yet, in order, with where it stands; all of it belongs to letters still in the outbox. */
     @Transactional(readOnly = true)
-    public List<MailPart> waiting() {
-        return db.createQuery("from MailPart where takenAt is null order by key.handoverId, key.part", MailPart.class)
-                .getResultList();
+    public Map<RadioMail.Part, MailPart> waiting() {
+        Map<RadioMail.Part, MailPart> waiting = new LinkedHashMap<>();
+        for (LetterView letter : letters()) {
+            MailBatches.Letter packed = batches.letter(letter.handoverId());
+            List<RadioMail.Part> cut = RadioMail.cut(packed.key(), packed.content());
+            parts(letter.handoverId()).stream()
+                    .filter(part -> part.takenAt == null)
+                    .forEach(part -> waiting.put(cut.get(part.key.part() - 1), part));
+        }
+        return waiting;
     }
 
     @Transactional(readOnly = true)
     public List<LetterView> letters() {
         List<Tuple> rows = db.createNativeQuery(
                         "select p.handover_id, max(cardinality(h.contact_ids)), count(*), count(taken_at),"
-                                + " sum(octet_length(content)), sum(sent_bytes)"
+                                + " sum(bytes), sum(sent_bytes)"
                                 + " from mail_part p join handover h on h.id = p.handover_id"
                                 + " group by p.handover_id order by p.handover_id",
                         Tuple.class)
@@ -178,7 +187,7 @@ class Outbox {
             return;
         }
         taken.takenAt = clock.instant();
-        taken.sentBytes = taken.content.length;
+        taken.sentBytes = taken.bytes;
         db.flush();
         List<MailPart> parts = parts(key.handoverId());
         if (parts.stream().allMatch(part -> part.takenAt != null)) {
@@ -188,14 +197,6 @@ class Outbox {
                             + "; waits for proof that it arrived");
             parts.forEach(db::remove);
         }
-    }
-
-    /** The letter's key, which the gateway knows it by. */
-    @Transactional(readOnly = true)
-    public String letterKey(long handoverId) {
-        return (String) db.createNativeQuery("select idempotency_key from handover where id = :id", String.class)
-                .setParameter("id", handoverId)
-                .getSingleResult();
     }
 
     private List<MailPart> parts(long handoverId) {

@@ -90,8 +90,9 @@ class HandoverTest extends AppTest {
     @Test
     void opensslAcceptsAHandedOverBatch() throws Exception {
         importText(contact("ZP5QXA", "gridsquare", "GG14") + contact("OZ1QAB"));
+        countersign.setQueueDelay(Duration.ofHours(1));
         handOver();
-        awaitState("ZP5QXA", "ACCEPTED");
+        awaitState("ZP5QXA", "HANDED_OVER");
         byte[] batch = jdbc.queryForObject("select content from handover_content", byte[].class);
         assertThat(openssl(batch))
                 .contains("<CALL:6>ZP5QXA")
@@ -99,6 +100,11 @@ class HandoverTest extends AppTest {
                 .doesNotContain("GG14");
         batch[indexOf(batch, "ZP5QXA".getBytes(StandardCharsets.US_ASCII))] = 'X';
         assertThat(openssl(batch)).startsWith("failed:");
+        countersign.setQueueDelay(Duration.ZERO);
+        awaitState("ZP5QXA", "ACCEPTED");
+        assertThat(count("handover_content"))
+                .as("batches kept once it is known what became of them")
+                .isZero();
     }
 
     /** The content openssl finds in the batch, or what it says when it does not accept it. */

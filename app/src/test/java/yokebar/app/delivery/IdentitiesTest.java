@@ -107,8 +107,9 @@ class IdentitiesTest extends ServiceTest {
         assertThat(sendJson("PUT", placePath, Map.of("placeId", 4711)).body()).contains("not among your places");
         put(placePath, Map.of("placeId", placeId));
         importText(contact("ZP5QXA") + contact("OZ1QAB", "my_gridsquare", "GG14"));
+        countersign.setQueueDelay(Duration.ofHours(1));
         sendJson("POST", "/api/services/1/handovers", Map.of());
-        awaitState("ZP5QXA", COUNTERSIGN, "ACCEPTED");
+        awaitState("ZP5QXA", COUNTERSIGN, "HANDED_OVER");
         // What is signed stands in the batch as it is.
         String batch = new String(
                 jdbc.queryForObject("select content from handover_content", byte[].class), StandardCharsets.ISO_8859_1);
