@@ -1,6 +1,7 @@
 package yokebar.app.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.ByteArrayInputStream;
 import java.net.http.HttpResponse;
@@ -16,6 +17,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import yokebar.links.identity.IdentityFile;
 
 /** Identities by letter, renewed, kept as a file, ended, revoked. */
 class IdentitiesTest extends ServiceTest {
@@ -179,6 +181,27 @@ class IdentitiesTest extends ServiceTest {
         Instant next = Instant.parse(
                 lane(COUNTERSIGN).path("hookup").path("nextAttempt").asString());
         assertThat(next).as("no storm").isAfter(Instant.now().plus(Duration.ofMinutes(10)));
+    }
+
+    @Test
+    void whatIsStoredOfAnIdentityIsSealed() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        byte[] file = jdbc.queryForObject("select sealed_file from signing_identity limit 1", byte[].class);
+        assertThatThrownBy(() -> IdentityFile.open(file, "lamp-oil".toCharArray()))
+                .as("the stored file is no PKCS#12 file")
+                .isInstanceOf(IdentityFile.UnusableIdentity.class);
+    }
+
+    @Test
+    void aWrongPassphraseIsSaid() throws Exception {
+        useCountersign();
+        byte[] identity = countersign.authority().issue("CU9QYB", Instant.EPOCH, Instant.now(), "right");
+        var answer = upload("/api/services/1/identities", "id.p12", identity, Map.of("passphrase", "wrong"));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("The passphrase does not open this file");
+        var noFile = upload("/api/services/1/identities", "id.p12", new byte[] {1, 2}, Map.of("passphrase", "x"));
+        assertThat(noFile.body()).contains("not a PKCS#12 identity");
     }
 
     private static boolean complete(JsonNode fetch) {

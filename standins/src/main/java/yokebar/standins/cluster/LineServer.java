@@ -4,13 +4,13 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.OutputStream;
-import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
+import yokebar.standins.port.LoopbackPort;
 
 /** A TCP server that speaks lines with whoever comes, on the loopback. */
 final class LineServer implements AutoCloseable {
@@ -36,7 +36,7 @@ final class LineServer implements AutoCloseable {
     }
 
     private void open() throws IOException {
-        ServerSocket socket = new ServerSocket(port == 0 ? wantedPort : port, 50, InetAddress.getLoopbackAddress());
+        ServerSocket socket = LoopbackPort.listen(port == 0 ? wantedPort : port);
         port = socket.getLocalPort();
         server = socket;
         thread(() -> accept(socket));

@@ -2,9 +2,6 @@ package yokebar.standins.device;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.BindException;
-import java.net.InetAddress;
-import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.util.Random;
@@ -12,6 +9,7 @@ import java.util.Set;
 import java.util.concurrent.CopyOnWriteArraySet;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import yokebar.standins.port.LoopbackPort;
 
 /** The socket of a simulated device on the loopback, with a power switch, a cable and a way to talk nonsense. */
 final class DeviceServer implements AutoCloseable {
@@ -21,8 +19,6 @@ final class DeviceServer implements AutoCloseable {
         /** Takes a byte from the computer and gives what the device answers to it; empty for nothing yet. */
         byte[] take(byte b);
     }
-
-    private static final int BIND_TRIES = 60;
 
     private final String name;
     private final Function<Line, Talk> talks;
@@ -109,38 +105,12 @@ final class DeviceServer implements AutoCloseable {
         if (server != null) {
             return;
         }
-        ServerSocket opened = open();
+        ServerSocket opened = LoopbackPort.listen(port);
         port = opened.getLocalPort();
         server = opened;
         Thread thread = new Thread(() -> accept(opened), name);
         thread.setDaemon(true);
         thread.start();
-    }
-
-    /** Opens the port; right after it was closed the system may need a moment to let go of it. */
-    private ServerSocket open() throws IOException {
-        for (int tries = 1; ; tries++) {
-            ServerSocket opened = new ServerSocket();
-            try {
-                opened.setReuseAddress(true);
-                opened.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), port));
-                return opened;
-            } catch (BindException e) {
-                opened.close();
-                if (tries == BIND_TRIES) {
-                    throw e;
-                }
-                pause();
-            }
-        }
-    }
-
-    private static void pause() {
-        try {
-            Thread.sleep(50);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-        }
     }
 
     synchronized void unplug() throws IOException {

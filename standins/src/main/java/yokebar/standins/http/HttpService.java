@@ -3,8 +3,6 @@ package yokebar.standins.http;
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
-import java.net.InetAddress;
-import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -13,6 +11,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
+import yokebar.standins.port.LoopbackPort;
 
 /** An HTTP server on the loopback that can be stopped and started again on the same port, as a service that goes down. */
 public final class HttpService implements AutoCloseable {
@@ -86,7 +85,7 @@ public final class HttpService implements AutoCloseable {
         if (server != null) {
             return this;
         }
-        HttpServer created = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), port), 50);
+        HttpServer created = LoopbackPort.open(port, address -> HttpServer.create(address, 50));
         port = created.getAddress().getPort();
         handlers.forEach(
                 (prefix, handler) -> created.createContext(prefix, exchange -> serve(exchange, prefix, handler)));

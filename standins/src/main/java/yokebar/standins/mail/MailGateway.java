@@ -5,7 +5,6 @@ import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
-import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
@@ -20,6 +19,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import yokebar.standins.port.LoopbackPort;
 
 /**
  * A gateway that takes letters over a slow link, part by part, and hands them on once they are whole. A part that broke off goes
@@ -81,7 +81,7 @@ public final class MailGateway implements AutoCloseable {
 
     public synchronized void setUp(boolean up) throws IOException {
         if (up && server == null) {
-            ServerSocket opened = new ServerSocket(port, 5, InetAddress.getLoopbackAddress());
+            ServerSocket opened = LoopbackPort.listen(port);
             port = opened.getLocalPort();
             server = opened;
             Thread thread = new Thread(() -> accept(opened), "mail-gateway");
