@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { IntakeSource, JournalLine, RecordBeside } from '../api/client';
-import { AppState } from '../frame/app.svelte';
-import { FakeServer } from '../shared/fake-server';
+import type { AppState } from '../frame/app.svelte';
+import type { FakeServer } from '../shared/fake-server';
+import { onPage, press } from '../shared/on-page';
 import { hookup, line } from '../shared/samples';
 import Journal from './Journal.svelte';
 import { JournalStore } from './journal.svelte';
@@ -13,18 +14,8 @@ import WhyNot from './WhyNot.svelte';
 
 let server: FakeServer;
 let app: AppState;
+onPage((fresh) => ({ server, app } = fresh));
 
-beforeEach(() => {
-  server = new FakeServer();
-  app = new AppState();
-});
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
-
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const record = (id: number, more: Partial<JournalLine> = {}): JournalLine => ({
   id,
   source: 'adif-datagrams',

@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { ContactDetail, LogChange } from '../api/client';
-import { AppState } from '../frame/app.svelte';
-import { FakeServer } from '../shared/fake-server';
+import type { AppState } from '../frame/app.svelte';
+import type { FakeServer } from '../shared/fake-server';
+import { onPage, press, type } from '../shared/on-page';
 import { lane, line } from '../shared/samples';
 import BulkBar from './BulkBar.svelte';
 import ChangeBar from './ChangeBar.svelte';
@@ -16,20 +17,7 @@ import SendChosen from './SendChosen.svelte';
 
 let server: FakeServer;
 let app: AppState;
-
-beforeEach(() => {
-  server = new FakeServer();
-  app = new AppState();
-});
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
-
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
-const type = (label: string, value: string) =>
-  fireEvent.input(screen.getByLabelText(label), { target: { value } });
+onPage((fresh) => ({ server, app } = fresh));
 
 const change = (more: Partial<LogChange> = {}): LogChange => ({
   id: 3,

@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from '@testing-library/svelte';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { AirAlert, AirChoices, AlertChoice } from '../api/client';
-import { AppState } from '../frame/app.svelte';
-import { FakeServer } from '../shared/fake-server';
+import type { AppState } from '../frame/app.svelte';
+import type { FakeServer } from '../shared/fake-server';
+import { onPage, press } from '../shared/on-page';
 import { line, spot } from '../shared/samples';
 import AlertsPage from './AlertsPage.svelte';
 import Announcer from './Announcer.svelte';
@@ -17,19 +18,8 @@ import SpotList from './SpotList.svelte';
 
 let server: FakeServer;
 let app: AppState;
+onPage((fresh) => ({ server, app } = fresh));
 
-beforeEach(() => {
-  localStorage.clear();
-  server = new FakeServer();
-  app = new AppState();
-});
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
-
-const press = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const change = (label: string, value: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value } });
 

@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { Lane, MailView } from '../api/client';
-import { AppState } from '../frame/app.svelte';
-import { FakeServer } from '../shared/fake-server';
+import type { AppState } from '../frame/app.svelte';
+import type { FakeServer } from '../shared/fake-server';
+import { onPage, press, type } from '../shared/on-page';
 import { card, lane, line } from '../shared/samples';
 import AccountForm from './AccountForm.svelte';
 import CardDesk from './CardDesk.svelte';
@@ -14,20 +15,8 @@ import WhenToSend from './WhenToSend.svelte';
 
 let server: FakeServer;
 let app: AppState;
+onPage((fresh) => ({ server, app } = fresh));
 
-beforeEach(() => {
-  server = new FakeServer();
-  app = new AppState();
-});
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
-
-const press = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
-const type = (label: string | RegExp, value: string) =>
-  fireEvent.input(screen.getByLabelText(label), { target: { value } });
 const asked = (question: string) => vi.waitFor(() => expect(server.asked).toContain(question));
 
 describe('the card desk', () => {

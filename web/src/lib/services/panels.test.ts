@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { HeldReason, Lane, ServiceOutlook } from '../api/client';
-import { AppState } from '../frame/app.svelte';
-import { FakeServer } from '../shared/fake-server';
+import type { AppState } from '../frame/app.svelte';
+import type { FakeServer } from '../shared/fake-server';
+import { onPage } from '../shared/on-page';
 import { guess, handover, hookup, lane, line, unmatched } from '../shared/samples';
 import HeldBack from './HeldBack.svelte';
 import LanePanel from './LanePanel.svelte';
@@ -13,16 +14,7 @@ import Seals from './Seals.svelte';
 
 let server: FakeServer;
 let app: AppState;
-
-beforeEach(() => {
-  server = new FakeServer();
-  app = new AppState();
-});
-
-afterEach(() => {
-  cleanup();
-  vi.unstubAllGlobals();
-});
+onPage((fresh) => ({ server, app } = fresh));
 
 const outlook = (more: Partial<ServiceOutlook> = {}): ServiceOutlook => ({
   going: [],
