@@ -7,7 +7,8 @@ import java.util.function.BooleanSupplier;
 
 /** Waiting for a condition in the tests of the links. */
 public final class LinkWatch {
-    private static final int SECONDS = 20;
+    /** Longer than the longest pause between two tries, on a busy machine. */
+    private static final int SECONDS = 60;
 
     private LinkWatch() {}
 

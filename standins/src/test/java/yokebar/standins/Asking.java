@@ -78,7 +78,7 @@ public final class Asking {
 
     public Answered send(String method, String path, byte[] body) throws IOException, InterruptedException {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
-                .timeout(Duration.ofSeconds(20))
+                .timeout(Duration.ofSeconds(60))
                 .method(method, HttpRequest.BodyPublishers.ofByteArray(body));
         headers.forEach(request::header);
         HttpResponse<byte[]> response = CLIENT.send(request.build(), HttpResponse.BodyHandlers.ofByteArray());

@@ -8,7 +8,7 @@ import java.util.function.BooleanSupplier;
 
 /** Waits for what a stand-in does by itself. */
 public final class Patience {
-    private static final long AT_MOST_NANOS = TimeUnit.SECONDS.toNanos(20);
+    private static final long AT_MOST_NANOS = TimeUnit.SECONDS.toNanos(60);
 
     private Patience() {}
 

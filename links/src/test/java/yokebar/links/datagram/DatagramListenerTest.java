@@ -31,7 +31,7 @@ class DatagramListenerTest {
                 send(listener.port(), "record " + i);
             }
             for (int i = 0; i < 100; i++) {
-                Datagram datagram = received.poll(5, TimeUnit.SECONDS);
+                Datagram datagram = received.poll(30, TimeUnit.SECONDS);
                 assertThat(new String(datagram.content())).isEqualTo("record " + i);
                 assertThat(datagram.sender().getAddress()).isEqualTo(InetAddress.getLoopbackAddress());
             }
@@ -88,7 +88,7 @@ class DatagramListenerTest {
     private LinkStatus awaitState(Predicate<LinkStatus> wanted) throws InterruptedException {
         LinkStatus status;
         do {
-            status = states.poll(10, TimeUnit.SECONDS);
+            status = states.poll(30, TimeUnit.SECONDS);
             assertThat(status).as("the state came in time").isNotNull();
         } while (!wanted.test(status));
         return status;
