@@ -9,8 +9,10 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import yokebar.app.AppTest;
 
+@Timeout(120)
 class LiveStreamTest extends AppTest {
 
     @Test
@@ -19,25 +21,12 @@ class LiveStreamTest extends AppTest {
         try (Reader page = open("/api/live")) {
             assertThat(page.next("afresh").kind()).isEqualTo("afresh");
             sendDatagram(contact("ZP5QXA"));
-            Message news = page.next("log");
-            assertThat(JSON.readTree(news.data())
-                            .path("added")
-                            .get(0)
-                            .path("call")
-                            .asString())
-                    .isEqualTo("ZP5QXA");
-            lastSeen = news.id();
+            lastSeen = added(page, "ZP5QXA").id();
         }
         sendDatagram(contact("OZ1QAB"));
         await("the second contact", () -> count("contact") == 2);
         try (Reader page = open("/api/live?last=" + lastSeen)) {
-            Message missed = page.next("log");
-            assertThat(JSON.readTree(missed.data())
-                            .path("added")
-                            .get(0)
-                            .path("call")
-                            .asString())
-                    .isEqualTo("OZ1QAB");
+            added(page, "OZ1QAB");
             assertThat(page.seen()).doesNotContain("afresh");
         }
     }
@@ -58,8 +47,26 @@ class LiveStreamTest extends AppTest {
                 file.append(contact("OZ1Q" + (char) ('A' + i / 26) + (char) ('A' + i % 26)));
             }
             importText(file.toString());
-            assertThat(JSON.readTree(page.next("log").data()).path("more").asInt())
-                    .isEqualTo(400);
+            // What is left of another test may be told before.
+            int more = 0;
+            while (more == 0) {
+                more = JSON.readTree(page.next("log").data()).path("more").asInt();
+            }
+            assertThat(more).isEqualTo(400);
+        }
+    }
+
+    /** The news that a call was logged; what is left of another test may be told before. */
+    private static Message added(Reader page, String call) throws Exception {
+        while (true) {
+            Message news = page.next("log");
+            if (call.equals(JSON.readTree(news.data())
+                    .path("added")
+                    .path(0)
+                    .path("call")
+                    .asString(""))) {
+                return news;
+            }
         }
     }
 
