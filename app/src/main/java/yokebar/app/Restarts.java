@@ -1,6 +1,7 @@
 package yokebar.app;
 
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.springframework.context.ApplicationEvent;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -9,21 +10,27 @@ import org.springframework.context.event.ContextClosedEvent;
 
 /** Ends the running application when a restart is asked for, and tells whether to start it again. */
 final class Restarts implements ApplicationListener<ApplicationEvent> {
-    private volatile boolean asked;
+    private final AtomicBoolean asked = new AtomicBoolean();
     private volatile CountDownLatch ended = new CountDownLatch(1);
-    private volatile ConfigurableApplicationContext running;
-
-    void watch(ConfigurableApplicationContext context) {
-        running = context;
-    }
 
     @Override
     public void onApplicationEvent(ApplicationEvent event) {
         if (event instanceof PayloadApplicationEvent<?> told && told.getPayload() instanceof RestartAsked) {
-            asked = true;
-            // Whoever asked still gets the answer: the server ends only when its requests have.
-            new Thread(running::close, "restart").start();
-        } else if (event instanceof ContextClosedEvent closed && closed.getApplicationContext() == running) {
+            ConfigurableApplicationContext running = (ConfigurableApplicationContext) told.getSource();
+            if (asked.compareAndSet(false, true)) {
+                // Whoever asked still gets the answer: the server ends only when its requests have.
+                new Thread(() -> end(running), "restart").start();
+            }
+        } else if (event instanceof ContextClosedEvent && !asked.get()) {
+            ended.countDown();
+        }
+    }
+
+    /** That a context closes is told before it has let go of the log, and the next run must find the log free. */
+    private void end(ConfigurableApplicationContext running) {
+        try {
+            running.close();
+        } finally {
             ended.countDown();
         }
     }
@@ -31,9 +38,7 @@ final class Restarts implements ApplicationListener<ApplicationEvent> {
     /** Waits for the end of the running application; true when it is to start again. */
     boolean startAgain() throws InterruptedException {
         ended.await();
-        boolean again = asked;
-        asked = false;
         ended = new CountDownLatch(1);
-        return again;
+        return asked.getAndSet(false);
     }
 }

@@ -20,7 +20,7 @@ public class YokebarApplication {
             SpringApplication application = new SpringApplication(YokebarApplication.class);
             application.addInitializers(DataFolder::claim);
             application.addListeners(restarts);
-            restarts.watch(application.run(args));
+            application.run(args);
         } while (restarts.startAgain());
     }
 

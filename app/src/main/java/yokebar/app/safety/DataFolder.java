@@ -8,9 +8,8 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
-import org.springframework.context.ApplicationListener;
+import org.springframework.beans.factory.support.DefaultListableBeanFactory;
 import org.springframework.context.ConfigurableApplicationContext;
-import org.springframework.context.event.ContextClosedEvent;
 
 /**
  * The folder with the log. One Yokebar at a time may have it: two would each believe to be the only judge of what is a new
@@ -35,7 +34,9 @@ public final class DataFolder {
                         + ". Use that one, close it first, or give this one its own folder in YOKEBAR_HOME.");
             }
             StagedLog.carryOut(home);
-            context.addApplicationListener((ApplicationListener<ContextClosedEvent>) closed -> release(channel));
+            // The first to come is the last to go: by then nobody has the log open any more.
+            DefaultListableBeanFactory beans = (DefaultListableBeanFactory) context.getBeanFactory();
+            beans.registerDisposableBean("dataFolder", () -> release(channel));
         } catch (IOException e) {
             refuse("The data folder " + home + " cannot be used: " + e
                     + ". Make it writable, or name another in YOKEBAR_HOME.");
