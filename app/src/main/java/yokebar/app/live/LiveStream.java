@@ -156,6 +156,8 @@ class LiveStream implements SmartLifecycle {
                                         .name(event.kind())
                                         .data(event.json()));
             }
+            // One that came just before the end must not hold up the closing of the web server.
+            page.emitter.complete();
         } catch (IOException | IllegalStateException e) {
             pages.remove(page);
         } catch (InterruptedException e) {

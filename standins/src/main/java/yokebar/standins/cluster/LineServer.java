@@ -46,8 +46,9 @@ final class LineServer implements AutoCloseable {
         return port;
     }
 
-    Set<Visitor> visitors() {
-        return visitors;
+    /** Those who are connected and let in. */
+    int visitors() {
+        return (int) visitors.stream().filter(visitor -> visitor.welcome).count();
     }
 
     boolean up() {

@@ -71,7 +71,7 @@ public final class Nightjar implements AutoCloseable {
         Map<String, Object> summary = new LinkedHashMap<>();
         summary.put("port", port());
         summary.put("up", server.up());
-        summary.put("visitors", server.visitors().size());
+        summary.put("visitors", server.visitors());
         summary.put("spotsASecond", spotsASecond);
         summary.put("told", told);
         return summary;
