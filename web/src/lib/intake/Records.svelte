@@ -16,8 +16,10 @@
   const records = $derived(read ?? []);
 
   async function load() {
-    read = await got(api.GET('/api/contacts/{id}/records', { params: { path: { id } } }));
-    chosen = [];
+    const fresh = await got(api.GET('/api/contacts/{id}/records', { params: { path: { id } } }));
+    read = fresh;
+    // Another record may come while somebody chooses; what is chosen stays chosen.
+    chosen = chosen.filter((one) => fresh.some(({ line }) => line.id === one));
   }
 
   $effect(() => {

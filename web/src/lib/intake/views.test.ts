@@ -154,8 +154,8 @@ describe('the records of a contact', () => {
   function show(all: RecordBeside[]) {
     server.on(records, all);
     const onchanged = vi.fn();
-    render(Records, { id: 5, version: 1, call: 'ZP5QXA', onchanged });
-    return onchanged;
+    const { rerender } = render(Records, { id: 5, version: 1, call: 'ZP5QXA', onchanged });
+    return { onchanged, rerender };
   }
 
   it('stand beside what the log says', async () => {
@@ -171,7 +171,7 @@ describe('the records of a contact', () => {
   });
 
   it('are taken apart', async () => {
-    const onchanged = show([beside(1), beside(2)]);
+    const { onchanged } = show([beside(1), beside(2)]);
     const split = await screen.findByRole('button', { name: /a contact of their own/ });
     expect(split).toHaveProperty('disabled', true);
     await fireEvent.click(screen.getByLabelText('Came from Wavelet, 2'));
@@ -180,6 +180,16 @@ describe('the records of a contact', () => {
     await screen.findByText('One record is a contact of its own now.');
     expect(server.sent['POST /api/contacts/5/split']).toEqual({ journalIds: [2] });
     await vi.waitFor(() => expect(onchanged).toHaveBeenCalled());
+  });
+
+  it('stay chosen when another one comes meanwhile', async () => {
+    const { rerender } = show([beside(1), beside(2)]);
+    await fireEvent.click(await screen.findByLabelText('Came from Wavelet, 2'));
+    server.on(records, [beside(1), beside(2), beside(3)]);
+    await rerender({ version: 2 });
+    await screen.findByLabelText('Came from Wavelet, 3');
+    expect(screen.getByLabelText('Came from Wavelet, 2')).toHaveProperty('checked', true);
+    expect(screen.getByRole('button', { name: /a contact of their own/ })).toHaveProperty('disabled', false);
   });
 
   it('of two contacts are joined', async () => {
