@@ -45,7 +45,6 @@ class OnAirTest extends BrowserTest {
         page.getByTestId("readout").waitFor();
         standIns.node().spot("OZ1QAB", 21_025.0, "ZP5QXA", "up 2");
         assertThat(needed("ZP5QXA")).containsText("new entity, Paraguay");
-        long began = System.nanoTime();
         needed("ZP5QXA").click();
         assertThat(page.getByTestId("yoke-dial")).hasText("21.025\u2009000");
         assertThat(page.getByLabel("Contact line", new Page.GetByLabelOptions().setExact(true))
@@ -53,9 +52,6 @@ class OnAirTest extends BrowserTest {
                 .hasValue("zp5qxa ");
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Partner")))
                 .containsText("Paraguay");
-        assertThat((System.nanoTime() - began) / 1_000_000)
-                .as("ms until all is there")
-                .isLessThan(2_000);
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Path map")))
                 .containsText("Beam 2");
         page.keyboard().press("c");
