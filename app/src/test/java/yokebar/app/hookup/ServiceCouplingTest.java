@@ -8,24 +8,22 @@ import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 
-import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import yokebar.app.MovingClock;
 import yokebar.links.status.LinkState;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
 
 /** What the calls to a service make of the state its coupling shows. */
 class ServiceCouplingTest {
-    private static final Instant NOON = Instant.parse("2026-05-01T12:00:00Z");
-
     private final Hookups hookups = mock(Hookups.class);
-    private Clock clock = Clock.fixed(NOON, ZoneOffset.UTC);
+    private final MovingClock clock = new MovingClock();
+    private final Instant noon = clock.instant();
     private final Lighthouse lighthouse = new Lighthouse();
 
     /** A service that is asked whatever a test asks. */
@@ -33,22 +31,7 @@ class ServiceCouplingTest {
         private boolean complete = true;
 
         Lighthouse() {
-            super("lighthouse", Kind.SERVICE, "Lighthouse", hookups, new Clock() {
-                @Override
-                public Instant instant() {
-                    return clock.instant();
-                }
-
-                @Override
-                public java.time.ZoneId getZone() {
-                    return ZoneOffset.UTC;
-                }
-
-                @Override
-                public Clock withZone(java.time.ZoneId zone) {
-                    return this;
-                }
-            });
+            super("lighthouse", Kind.SERVICE, "Lighthouse", hookups, clock);
         }
 
         @Override
@@ -106,10 +89,6 @@ class ServiceCouplingTest {
         clearInvocations(hookups);
     }
 
-    private void pass(Duration time) {
-        clock = Clock.offset(clock, time);
-    }
-
     private String reason() {
         return lighthouse.status().reason();
     }
@@ -132,11 +111,11 @@ class ServiceCouplingTest {
         assertThat(lighthouse.status().state()).isEqualTo(LinkState.LIVE);
         verify(hookups).changed("lighthouse");
         clearInvocations(hookups);
-        pass(Duration.ofMinutes(1));
+        clock.pass(Duration.ofMinutes(1));
         lighthouse.ask();
         verify(hookups, never()).changed(any());
-        assertThat(lighthouse.status().since()).isEqualTo(NOON);
-        assertThat(lighthouse.status().lastData()).isEqualTo(NOON.plusSeconds(60));
+        assertThat(lighthouse.status().since()).isEqualTo(noon);
+        assertThat(lighthouse.status().lastData()).isEqualTo(noon.plusSeconds(60));
     }
 
     @Test
@@ -147,11 +126,11 @@ class ServiceCouplingTest {
         lighthouse.unreachable();
         assertThat(lighthouse.status().attempt()).isEqualTo(2);
         assertThat(lighthouse.status().nextAttempt()).isAfter(first);
-        assertThat(lighthouse.status().since()).isEqualTo(NOON);
+        assertThat(lighthouse.status().since()).isEqualTo(noon);
         for (int i = 0; i < 20; i++) {
             lighthouse.unreachable();
         }
-        assertThat(lighthouse.status().nextAttempt()).isBefore(NOON.plus(Duration.ofMinutes(13)));
+        assertThat(lighthouse.status().nextAttempt()).isBefore(noon.plus(Duration.ofMinutes(13)));
         lighthouse.ask();
         lighthouse.unreachable();
         assertThat(lighthouse.status().attempt()).isEqualTo(1);
@@ -164,7 +143,7 @@ class ServiceCouplingTest {
         lighthouse.hurry();
         assertThat(lighthouse.ready()).isTrue();
         assertThat(reason()).isEqualTo("It does not want that.");
-        pass(Duration.ofMinutes(20));
+        clock.pass(Duration.ofMinutes(20));
         assertThat(lighthouse.ready()).isTrue();
     }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static yokebar.links.LinkWatch.await;
 
 import java.io.BufferedReader;
+import java.io.IOException;
 import java.io.InputStreamReader;
 import java.net.InetAddress;
 import java.net.ServerSocket;
@@ -16,9 +17,11 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicLong;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
 import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioReport;
+import yokebar.core.radio.RadioState;
 import yokebar.core.radio.Vfo;
 import yokebar.links.wire.TcpAddress;
 
@@ -84,23 +87,15 @@ class ThirdDialectTest {
                         "words", "Plain words", List.of(9600), false, options -> new PlainWords()));
         assertThat(dialects.all()).extracting(RadioDialects.Entry::id).containsExactly("semicolon", "framed", "words");
         AtomicLong tuned = new AtomicLong(14_074_000);
-        try (ServerSocket radio = new ServerSocket(0, 5, InetAddress.getLoopbackAddress())) {
-            Thread thread = new Thread(() -> answer(radio, tuned));
-            thread.setDaemon(true);
-            thread.start();
-            try (RadioLink link = new RadioLink(
-                    "Talker",
-                    new TcpAddress("127.0.0.1", radio.getLocalPort()),
-                    () -> dialects.named("words").make().apply(new RadioDialects.Options(0, 100)),
-                    RadioLink.POLL_EVERY,
-                    Clock.systemUTC(),
-                    state -> {},
-                    status -> {})) {
-                link.start();
-                await("its frequency", () -> Objects.equals(link.state().frequencyHz(), 14_074_000L));
-                link.tell(new RadioCommand.Tune(Vfo.A, 7_010_000));
-                await("tuned", () -> Objects.equals(link.state().frequencyHz(), 7_010_000L));
-            }
+        try (ServerSocket radio = talker(tuned);
+                RadioLink link = link(
+                        radio,
+                        () -> dialects.named("words").make().apply(new RadioDialects.Options(0, 100)),
+                        state -> {})) {
+            link.start();
+            await("its frequency", () -> Objects.equals(link.state().frequencyHz(), 14_074_000L));
+            link.tell(new RadioCommand.Tune(Vfo.A, 7_010_000));
+            await("tuned", () -> Objects.equals(link.state().frequencyHz(), 7_010_000L));
         }
     }
 
@@ -109,27 +104,36 @@ class ThirdDialectTest {
         AtomicLong tuned = new AtomicLong(14_074_000);
         AtomicReference<RadioLink> eager = new AtomicReference<>();
         AtomicBoolean told = new AtomicBoolean();
-        try (ServerSocket radio = new ServerSocket(0, 5, InetAddress.getLoopbackAddress())) {
-            Thread thread = new Thread(() -> answer(radio, tuned));
-            thread.setDaemon(true);
-            thread.start();
-            try (RadioLink link = new RadioLink(
-                    "Talker",
-                    new TcpAddress("127.0.0.1", radio.getLocalPort()),
-                    PlainWords::new,
-                    RadioLink.POLL_EVERY,
-                    Clock.systemUTC(),
-                    state -> {
-                        if (told.compareAndSet(false, true)) {
-                            eager.get().tell(new RadioCommand.Tune(Vfo.A, 7_010_000));
-                        }
-                    },
-                    status -> {})) {
-                eager.set(link);
-                link.start();
-                await("the radio to be there", () -> tuned.get() == 7_010_000);
-            }
+        try (ServerSocket radio = talker(tuned);
+                RadioLink link = link(radio, PlainWords::new, state -> {
+                    if (told.compareAndSet(false, true)) {
+                        eager.get().tell(new RadioCommand.Tune(Vfo.A, 7_010_000));
+                    }
+                })) {
+            eager.set(link);
+            link.start();
+            await("the radio to be there", () -> tuned.get() == 7_010_000);
         }
+    }
+
+    private static RadioLink link(ServerSocket radio, Supplier<RadioDialect> dialects, Consumer<RadioState> listener) {
+        return new RadioLink(
+                "Talker",
+                new TcpAddress("127.0.0.1", radio.getLocalPort()),
+                dialects,
+                RadioLink.POLL_EVERY,
+                Clock.systemUTC(),
+                listener,
+                status -> {});
+    }
+
+    /** A radio that answers in plain words; closed, it is gone. */
+    private static ServerSocket talker(AtomicLong tuned) throws IOException {
+        ServerSocket radio = new ServerSocket(0, 5, InetAddress.getLoopbackAddress());
+        Thread thread = new Thread(() -> answer(radio, tuned));
+        thread.setDaemon(true);
+        thread.start();
+        return radio;
     }
 
     private static void answer(ServerSocket radio, AtomicLong tuned) {
@@ -142,7 +146,7 @@ class ThirdDialectTest {
                     socket.getOutputStream().write(("freq " + tuned + "\n").getBytes(StandardCharsets.US_ASCII));
                 }
             }
-        } catch (java.io.IOException e) {
+        } catch (IOException e) {
             // The link was closed.
         }
     }

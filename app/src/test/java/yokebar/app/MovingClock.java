@@ -1,0 +1,31 @@
+package yokebar.app;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+
+/** Time that passes when a test says so. */
+public final class MovingClock extends Clock {
+    private volatile Instant now = Instant.parse("2026-05-01T12:00:00Z");
+
+    public void pass(Duration time) {
+        now = now.plus(time);
+    }
+
+    @Override
+    public Instant instant() {
+        return now;
+    }
+
+    @Override
+    public ZoneId getZone() {
+        return ZoneOffset.UTC;
+    }
+
+    @Override
+    public Clock withZone(ZoneId zone) {
+        return this;
+    }
+}
