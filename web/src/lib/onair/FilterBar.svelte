@@ -213,7 +213,7 @@
           >
         {/each}
       </div>
-      <form onsubmit={(e) => addPlace(e, 'entities')}>
+      <form class="pair" onsubmit={(e) => addPlace(e, 'entities')}>
         <input
           list="air-entities"
           bind:value={places.entities}
@@ -229,7 +229,7 @@
           >
         {/each}
       </div>
-      {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+      {#if problem}<p class="trouble said" role="alert">{problem}</p>{/if}
     </div>
   </Menu>
   <Menu label="Views" onopen={load}>
@@ -248,7 +248,7 @@
         <input bind:value={name} placeholder="Name for this filter" aria-label="Name for this filter" />
         <button class="more" disabled={name.trim() === ''}>Keep it</button>
       </form>
-      {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
+      {#if problem}<p class="trouble said" role="alert">{problem}</p>{/if}
     </div>
   </Menu>
 </div>
@@ -299,6 +299,16 @@
     gap: 8px;
     align-items: center;
     margin-top: 6px;
+  }
+
+  /* Seen wherever the form has been scrolled to. */
+  .said {
+    position: sticky;
+    bottom: -12px;
+    margin: 8px -4px -4px;
+    padding: 8px 4px;
+    border-top: 1px solid var(--yb-line);
+    background: var(--yb-panel);
   }
 
   .form input {

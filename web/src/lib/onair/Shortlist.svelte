@@ -52,6 +52,7 @@
       <div
         class="row"
         class:selected={spot.id === list.selected}
+        class:doubted={spot.doubt}
         role="option"
         aria-selected={spot.id === list.selected}
         tabindex="-1"
@@ -67,7 +68,7 @@
           <span class="muted">{spot.mode ?? ''}</span>
         </span>
         <span class="why muted"
-          >{spot.watched ? 'on your watch list' : (spot.wants[0]?.words ?? spot.why)}</span
+          >{spot.doubt ?? (spot.watched ? 'on your watch list' : (spot.wants[0]?.words ?? spot.why))}</span
         >
       </div>
     {/each}
@@ -120,5 +121,10 @@
     font-size: 12px;
     text-overflow: ellipsis;
     white-space: nowrap;
+  }
+
+  .doubted .call {
+    font-weight: 400;
+    text-decoration: line-through;
   }
 </style>

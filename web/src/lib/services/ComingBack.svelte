@@ -10,6 +10,8 @@
   let received = $state.raw<Received[] | undefined>(undefined);
   let unmatched = $state.raw<Unmatched[]>([]);
   let problem = $state('');
+  /** What was corrected last; it stays when nothing is left to correct. */
+  let said = $state('');
 
   async function load() {
     try {
@@ -21,6 +23,11 @@
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }
+  }
+
+  async function changed(sentence = '') {
+    said = sentence;
+    await load();
   }
 
   $effect(() => {
@@ -39,8 +46,9 @@
 </p>
 {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
 
+<p role="status">{said}</p>
 {#if unmatched.length > 0}
-  <NearMisses {lane} {app} {unmatched} onchanged={load} />
+  <NearMisses {lane} {app} {unmatched} onchanged={changed} />
 {/if}
 
 <section aria-label="Confirmed lately">

@@ -9,10 +9,10 @@
     app,
     unmatched,
     onchanged,
-  }: { lane: Lane; app: AppState; unmatched: Unmatched[]; onchanged: () => Promise<void> } = $props();
+  }: { lane: Lane; app: AppState; unmatched: Unmatched[]; onchanged: (said?: string) => Promise<void> } =
+    $props();
 
   let problem = $state('');
-  let said = $state('');
 
   const WORDS: Record<Guess['differences'][number], string> = {
     CALL: 'one character of the call',
@@ -32,8 +32,9 @@
     problem = '';
     try {
       await app.lanes.correct(app, guess);
-      said = `${guess.contact.call} is corrected; it fits what ${one.call} logged. Undo it under Log, Changes.`;
-      await onchanged();
+      await onchanged(
+        `${guess.contact.call} is corrected; it fits what ${one.call} logged. Undo it under Log, Changes.`,
+      );
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }
@@ -52,7 +53,6 @@
     >
   </h3>
   {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
-  <p role="status">{said}</p>
   <table class="list">
     <thead>
       <tr

@@ -6,6 +6,7 @@ import type { AppState } from '../frame/app.svelte';
 import type { FakeServer } from '../shared/fake-server';
 import { onPage } from '../shared/on-page';
 import { guess, handover, hookup, lane, line, unmatched } from '../shared/samples';
+import ComingBack from './ComingBack.svelte';
 import HeldBack from './HeldBack.svelte';
 import LanePanel from './LanePanel.svelte';
 import NearMisses from './NearMisses.svelte';
@@ -235,7 +236,7 @@ describe('what is held back', () => {
 
 describe('near misses', () => {
   const show = (all = [unmatched()]) => {
-    const onchanged = vi.fn(() => Promise.resolve());
+    const onchanged = vi.fn((said?: string) => Promise.resolve(void said));
     render(NearMisses, { lane: lane({}), app, unmatched: all, onchanged });
     return onchanged;
   };
@@ -255,7 +256,7 @@ describe('near misses', () => {
     await fireEvent.click(screen.getByRole('button', { name: 'Correct ours' }));
     await vi.waitFor(() => expect(onchanged).toHaveBeenCalled());
     expect(server.sent['PATCH /api/contacts/5']).toEqual({ version: 1, changes: { TIME_ON: '160700' } });
-    expect(screen.getByRole('status').textContent).toContain('Undo it under Log, Changes');
+    expect(onchanged).toHaveBeenCalledWith(expect.stringContaining('Undo it under Log, Changes'));
   });
 
   it('say why a correction did not work', async () => {
@@ -265,6 +266,21 @@ describe('near misses', () => {
     await fireEvent.click(screen.getByRole('button', { name: 'Correct ours' }));
     expect((await screen.findByRole('alert')).textContent).toBe('Somebody edited it meanwhile.');
     expect(onchanged).not.toHaveBeenCalled();
+  });
+
+  it('are said to be corrected also when none is left', async () => {
+    const { guesses } = unmatched();
+    server
+      .on('GET /api/services/1/confirmations', [])
+      .on('GET /api/services/1/near-misses', [unmatched({ guesses })])
+      .on('PATCH /api/contacts/5', { version: 2 })
+      .on('GET /api/changes', []);
+    render(ComingBack, { lane: lane({}, { unmatched: 1 }), app });
+    const button = await screen.findByRole('button', { name: 'Correct ours' });
+    server.on('GET /api/services/1/near-misses', []);
+    await fireEvent.click(button);
+    await screen.findByText(/ZP5QXA is corrected; it fits what ZP5QXA logged/);
+    await vi.waitFor(() => expect(screen.queryByRole('region', { name: 'Near misses' })).toBeNull());
   });
 
   it('are put aside', async () => {
