@@ -1,5 +1,7 @@
 package yokebar.core.radio;
 
+import org.jspecify.annotations.Nullable;
+
 /** One thing a radio said, whatever dialect it speaks. */
 public sealed interface RadioReport {
 
@@ -9,7 +11,11 @@ public sealed interface RadioReport {
     /** It receives on this VFO. */
     record Receiving(Vfo vfo) implements RadioReport {}
 
-    record ModeIs(RadioMode mode) implements RadioReport {}
+    /** Its mode without the sound of a program; null when it named one this program does not know. */
+    record ModeIs(@Nullable RadioMode plain) implements RadioReport {}
+
+    /** Whether the sound of a program is switched to the transmitter. */
+    record DataIs(boolean on) implements RadioReport {}
 
     record SplitIs(boolean on) implements RadioReport {}
 
@@ -27,9 +33,6 @@ public sealed interface RadioReport {
 
     /** It said which model it is. */
     record Identity(String model) implements RadioReport {}
-
-    /** It did not take a command. */
-    record Refused(String what) implements RadioReport {}
 
     /** Bytes that are no sentence of the dialect: a sign of a wrong speed or the wrong dialect. */
     record Garbage(int bytes) implements RadioReport {}

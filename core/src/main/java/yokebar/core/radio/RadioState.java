@@ -4,7 +4,7 @@ import org.jspecify.annotations.Nullable;
 import yokebar.core.band.Band;
 
 /**
- * What a radio last reported. Nothing here is guessed: what was not reported is null.
+ * What a radio reported a moment ago. Nothing here is guessed: what was not reported, or too long ago, is null.
  *
  * @param vfoAHz frequency of VFO A, Hz
  * @param vfoBHz frequency of VFO B, Hz
@@ -19,28 +19,28 @@ import yokebar.core.band.Band;
 public record RadioState(
         @Nullable Long vfoAHz,
         @Nullable Long vfoBHz,
-        Vfo vfo,
+        @Nullable Vfo vfo,
         @Nullable RadioMode mode,
-        boolean split,
-        boolean transmitting,
+        @Nullable Boolean split,
+        @Nullable Boolean transmitting,
         @Nullable Integer powerW,
         @Nullable Integer meter,
         @Nullable Integer bandwidthHz) {
 
-    /** Before anything was reported. */
-    public static final RadioState UNKNOWN = new RadioState(null, null, Vfo.A, null, false, false, null, null, null);
+    /** Nothing reported. */
+    public static final RadioState UNKNOWN = new RadioState(null, null, null, null, null, null, null, null, null);
 
     /** The highest value of the meter. */
     public static final int METER_FULL = 30;
 
-    /** The frequency received on, Hz, or null. */
+    /** The frequency received on, Hz, or null when it is unknown. */
     public @Nullable Long frequencyHz() {
-        return of(vfo);
+        return vfo == null ? null : of(vfo);
     }
 
-    /** The frequency transmitted on, Hz, or null. */
+    /** The frequency transmitted on, Hz, or null when it is unknown. */
     public @Nullable Long transmitHz() {
-        return split ? of(vfo.other()) : of(vfo);
+        return vfo == null || split == null ? null : of(split ? vfo.other() : vfo);
     }
 
     /** The amateur band received on, or null. */
@@ -49,38 +49,23 @@ public record RadioState(
         return hz == null ? null : Band.of(hz);
     }
 
-    private @Nullable Long of(Vfo which) {
+    /** Whether it reported that it transmits. */
+    public boolean isTransmitting() {
+        return Boolean.TRUE.equals(transmitting);
+    }
+
+    /** Whether it reported that it transmits on the other VFO. */
+    public boolean isSplit() {
+        return Boolean.TRUE.equals(split);
+    }
+
+    /** The frequency of one VFO, Hz, or null when it is unknown. */
+    public @Nullable Long of(Vfo which) {
         return which == Vfo.A ? vfoAHz : vfoBHz;
     }
 
-    /** The state after one more report. */
-    public RadioState with(RadioReport report) {
-        if (report instanceof RadioReport.Frequency r) {
-            return r.vfo() == Vfo.A
-                    ? new RadioState(r.hz(), vfoBHz, vfo, mode, split, transmitting, powerW, meter, bandwidthHz)
-                    : new RadioState(vfoAHz, r.hz(), vfo, mode, split, transmitting, powerW, meter, bandwidthHz);
-        }
-        if (report instanceof RadioReport.Receiving r) {
-            return new RadioState(vfoAHz, vfoBHz, r.vfo(), mode, split, transmitting, powerW, meter, bandwidthHz);
-        }
-        if (report instanceof RadioReport.ModeIs r) {
-            return new RadioState(vfoAHz, vfoBHz, vfo, r.mode(), split, transmitting, powerW, meter, bandwidthHz);
-        }
-        if (report instanceof RadioReport.SplitIs r) {
-            return new RadioState(vfoAHz, vfoBHz, vfo, mode, r.on(), transmitting, powerW, meter, bandwidthHz);
-        }
-        if (report instanceof RadioReport.Transmitting r) {
-            return new RadioState(vfoAHz, vfoBHz, vfo, mode, split, r.on(), powerW, meter, bandwidthHz);
-        }
-        if (report instanceof RadioReport.PowerIs r) {
-            return new RadioState(vfoAHz, vfoBHz, vfo, mode, split, transmitting, r.watts(), meter, bandwidthHz);
-        }
-        if (report instanceof RadioReport.Meter r) {
-            return new RadioState(vfoAHz, vfoBHz, vfo, mode, split, transmitting, powerW, r.value(), bandwidthHz);
-        }
-        if (report instanceof RadioReport.Bandwidth r) {
-            return new RadioState(vfoAHz, vfoBHz, vfo, mode, split, transmitting, powerW, meter, r.hz());
-        }
-        return this;
+    /** The same without what changes all the time. */
+    public RadioState withoutMeter() {
+        return new RadioState(vfoAHz, vfoBHz, vfo, mode, split, transmitting, powerW, null, bandwidthHz);
     }
 }

@@ -14,12 +14,17 @@ import java.util.stream.DoubleStream;
  * position for some headings.
  *
  * @param stopDegrees the angle of the end it reaches turning anticlockwise, as the rotator reports it, 0 to under 360
- * @param travelDegrees from that end to the other, 360 to 720
+ * @param travelDegrees from that end to the other, 90 to 720
  * @param mountOffsetDegrees what is added to the rotator's angle to get the antenna's heading, -180 to 180
  * @param deadZones headings it must not be pointed at
  */
 public record RotorTravel(
         double stopDegrees, double travelDegrees, double mountOffsetDegrees, List<DeadZone> deadZones) {
+
+    /** Gears have so much play at a stop. */
+    private static final double SLACK_DEGREES = 3;
+    /** No rotator turns less. */
+    private static final double LEAST_TRAVEL_DEGREES = 90;
 
     private static final Pattern ZONE = Pattern.compile("(\\d{1,3})\\s*-\\s*(\\d{1,3})");
 
@@ -43,8 +48,8 @@ public record RotorTravel(
         if (!(stopDegrees >= 0 && stopDegrees < 360)) {
             throw new IllegalArgumentException("the stop is at 0 to 359 degrees, not " + stopDegrees);
         }
-        if (!(travelDegrees >= 360 && travelDegrees <= 720)) {
-            throw new IllegalArgumentException("a rotator turns 360 to 720 degrees, not " + travelDegrees);
+        if (!(travelDegrees >= LEAST_TRAVEL_DEGREES && travelDegrees <= 720)) {
+            throw new IllegalArgumentException("a rotator turns 90 to 720 degrees, not " + travelDegrees);
         }
         if (!(mountOffsetDegrees >= -180 && mountOffsetDegrees <= 180)) {
             throw new IllegalArgumentException("the mount offset is -180 to 180 degrees, not " + mountOffsetDegrees);
@@ -63,19 +68,37 @@ public record RotorTravel(
      * @param beforeDegrees its position before; NaN when that is not known
      */
     public double position(double reportedDegrees, double beforeDegrees) {
-        // A rotator with overlap may count on beyond 360 by itself.
-        if (reportedDegrees > 360 && reportedDegrees <= stopDegrees + travelDegrees) {
+        double end = stopDegrees + travelDegrees;
+        // A rotator with overlap may count on at 360 and beyond by itself, one without may say 360 at its end.
+        if (reportedDegrees >= 360 && reportedDegrees <= end) {
             return reportedDegrees;
         }
         double first = stopDegrees + normal(reportedDegrees - stopDegrees);
         if (Double.isNaN(beforeDegrees)) {
-            return first;
+            return first > end && first - end > stopDegrees + 360 - first ? first - 360 : first;
         }
-        return nearest(first, beforeDegrees).orElse(first);
+        // At a stop it may rest a little behind it, and is not a whole turn away then.
+        return DoubleStream.iterate(first - 360, angle -> angle <= end + SLACK_DEGREES, angle -> angle + 360)
+                .filter(angle -> angle >= stopDegrees - SLACK_DEGREES)
+                .boxed()
+                .min((a, b) -> Double.compare(Math.abs(a - beforeDegrees), Math.abs(b - beforeDegrees)))
+                .orElse(first);
+    }
+
+    /** A position as the rotator counts: beyond 360 only where its way leads there, 0 to 360 otherwise, degrees. */
+    public double asCounted(double positionDegrees) {
+        boolean countsOn = travelDegrees > 360 || stopDegrees == 0;
+        return countsOn ? positionDegrees : normal(positionDegrees);
+    }
+
+    /** The smaller angle between two headings, 0 to 180 degrees. */
+    public static double between(double oneDegrees, double otherDegrees) {
+        double way = normal(oneDegrees - otherDegrees);
+        return Math.min(way, 360 - way);
     }
 
     /**
-     * Where to turn to for a heading: the nearest position that has it and can be reached; empty in a dead zone.
+     * Where to turn to for a heading: the nearest position that has it and can be reached; empty in a dead zone or out of travel.
      *
      * @param headingDegrees degrees true
      * @param positionDegrees where it is now
@@ -87,6 +110,11 @@ public record RotorTravel(
         }
         double first = stopDegrees + normal(heading - mountOffsetDegrees - stopDegrees);
         return nearest(first, positionDegrees);
+    }
+
+    /** Whether the way the rotator can turn leads to a heading, degrees true. */
+    public boolean reaches(double headingDegrees) {
+        return normal(normal(headingDegrees) - mountOffsetDegrees - stopDegrees) <= travelDegrees;
     }
 
     /** Whether the antenna must not be pointed to a heading, degrees true. */

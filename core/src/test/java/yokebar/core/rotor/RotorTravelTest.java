@@ -42,6 +42,41 @@ class RotorTravelTest {
     }
 
     @Test
+    void firstReportAt360WithOverlapIsTheMiddleOfTheOverlap() {
+        assertThat(WITH_OVERLAP.position(360, Double.NaN)).isEqualTo(360);
+        assertThat(WITH_OVERLAP.target(350, 360)).hasValue(350);
+        assertThat(WITH_OVERLAP.target(10, 360)).hasValue(370);
+    }
+
+    @Test
+    void restingALittleBehindAStopIsNotAWholeTurnAway() {
+        double behind = WITH_OVERLAP.position(359.8, 0.3);
+        assertThat(behind).isCloseTo(-0.2, within(1e-9));
+        assertThat(WITH_OVERLAP.target(10, behind)).as("the nearest legal way").hasValue(10);
+        assertThat(RotorTravel.PLAIN.position(0.2, 359.9)).isCloseTo(360.2, within(1e-9));
+    }
+
+    @Test
+    void targetEqualToTheStopIsTheNearerEnd() {
+        assertThat(RotorTravel.PLAIN.target(0, 350)).hasValue(360);
+        assertThat(RotorTravel.PLAIN.asCounted(360))
+                .as("as a rotator with its stop at north counts")
+                .isEqualTo(360);
+        assertThat(RotorTravel.PLAIN.target(0, 10)).hasValue(0);
+        assertThat(STOP_AT_SOUTH.asCounted(540)).isEqualTo(180);
+        assertThat(RotorTravel.between(359.5, 0.5)).isCloseTo(1, within(1e-9));
+    }
+
+    @Test
+    void rotatorThatTurnsLessThanOnceRoundDoesNotReachEverything() {
+        RotorTravel half = new RotorTravel(270, 180, 0, List.of());
+        assertThat(half.reaches(0)).isTrue();
+        assertThat(half.target(0, 300)).hasValue(360);
+        assertThat(half.reaches(180)).isFalse();
+        assertThat(half.target(180, 300)).isEmpty();
+    }
+
+    @Test
     void theMountOffsetIsAddedToTheRotatorsAngle() {
         RotorTravel skewed = new RotorTravel(0, 360, 30, List.of());
         assertThat(skewed.heading(350)).isEqualTo(20);
@@ -80,7 +115,7 @@ class RotorTravelTest {
         assertThat(RotorTravel.normal(-1e-15)).isBetween(0.0, Math.nextDown(360.0));
         assertThatThrownBy(() -> RotorTravel.timeToTurn(0, 10, 0)).isInstanceOf(IllegalArgumentException.class);
         assertThatThrownBy(() -> new RotorTravel(360, 360, 0, List.of())).hasMessageContaining("stop");
-        assertThatThrownBy(() -> new RotorTravel(0, 90, 0, List.of())).hasMessageContaining("360 to 720");
+        assertThatThrownBy(() -> new RotorTravel(0, 80, 0, List.of())).hasMessageContaining("90 to 720");
         assertThatThrownBy(() -> new RotorTravel(0, 360, 200, List.of())).hasMessageContaining("offset");
     }
 }

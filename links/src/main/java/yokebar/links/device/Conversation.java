@@ -37,6 +37,26 @@ public interface Conversation {
         return null;
     }
 
+    /** How long the device usually takes to answer when that is so long that the operator should know, ms; else 0. */
+    default int slowMs() {
+        return 0;
+    }
+
+    /** Says what must be said before the line is closed. */
+    default void farewell(Outlet out) throws IOException {
+        // most need say nothing
+    }
+
+    /** Whether the farewell was understood, so that the line may be closed. */
+    default boolean parted() {
+        return true;
+    }
+
+    /** Whether the device must not be left alone for long when the line is lost. */
+    default boolean mustReturnSoon() {
+        return false;
+    }
+
     /** How much sense it made. */
     enum Heard {
         /** At least one whole answer. */

@@ -3,9 +3,9 @@ package yokebar.links.device;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.Locale;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import yokebar.links.status.LinkStatus;
@@ -25,11 +25,16 @@ public final class DeviceLink extends KeptLink {
     static final Duration SILENCE = Duration.ofSeconds(3);
 
     private static final int BUFFER_BYTES = 4096;
+    /** How long a farewell is waited for. */
+    private static final Duration FAREWELL = Duration.ofMillis(1500);
+    /** A device that was left transmitting is looked for without growing pauses. */
+    private static final Duration RETURN_SOON = Duration.ofMillis(250);
 
     private final String name;
     private final DeviceAddress address;
     private final Supplier<Conversation> conversations;
     private final Runnable ended;
+    private volatile boolean returnSoon;
 
     /**
      * @param name what the operator calls the device
@@ -54,11 +59,16 @@ public final class DeviceLink extends KeptLink {
     /** Long enough for the port to be free again. */
     @Override
     protected Duration endsWithin() {
-        return Duration.ofSeconds(2);
+        return Duration.ofSeconds(4);
     }
 
     @Override
     protected void run() {
+        keepConnected();
+        lastWords();
+    }
+
+    private void keepConnected() {
         int failed = 0;
         while (!closed()) {
             try (Wire wire = address.open()) {
@@ -82,8 +92,28 @@ public final class DeviceLink extends KeptLink {
                         ++failed);
             }
             if (!closed()) {
-                pauseAfter(Math.max(1, failed));
+                if (returnSoon) {
+                    pause(RETURN_SOON);
+                } else {
+                    pauseAfter(Math.max(1, failed));
+                }
             }
+        }
+    }
+
+    /** Closed while the line to a device that may still transmit was down: one more try to set it to receive. */
+    private void lastWords() {
+        if (!returnSoon) {
+            return;
+        }
+        try (Wire wire = address.open()) {
+            Conversation conversation = conversations.get();
+            conversation.turn(System.nanoTime(), wire::write);
+            part(conversation, wire, new byte[BUFFER_BYTES]);
+        } catch (IOException e) {
+            LOG.warn("{} could not be reached once more before the end; see whether it transmits", name, e);
+        } finally {
+            ended.run();
         }
     }
 
@@ -118,7 +148,7 @@ public final class DeviceLink extends KeptLink {
                     if (heard == Conversation.Heard.ANSWER) {
                         lastAnswer = now;
                         garbage = false;
-                        answered(conversation.complaint());
+                        answered(conversation);
                         answered = true;
                     }
                 }
@@ -126,18 +156,42 @@ public final class DeviceLink extends KeptLink {
                     throw garbage ? garbled() : silent();
                 }
             }
+            part(conversation, wire, buffer);
+            returnSoon = false;
         } catch (LinkFault e) {
             throw new Lost(e, answered);
         } catch (IOException e) {
             throw new Lost(lost(e), answered);
         } finally {
+            returnSoon = !(closed() && conversation.parted()) && conversation.mustReturnSoon();
             ended.run();
         }
     }
 
-    private void answered(@Nullable LinkFault complaint) {
-        if (complaint == null) {
+    /** Says the last words and waits a moment until they are understood. */
+    private static void part(Conversation conversation, Wire wire, byte[] buffer) throws IOException {
+        conversation.farewell(wire::write);
+        long until = System.nanoTime() + FAREWELL.toNanos();
+        while (!conversation.parted() && System.nanoTime() - until < 0) {
+            int count = wire.read(buffer, Wire.READ_WAIT_MS);
+            if (count > 0) {
+                conversation.received(buffer, count, System.nanoTime());
+            }
+        }
+    }
+
+    private void answered(Conversation conversation) {
+        LinkFault complaint = conversation.complaint();
+        int slowMs = conversation.slowMs();
+        if (complaint == null && slowMs == 0) {
             heard(clock.instant());
+        } else if (complaint == null) {
+            String seconds = String.format(Locale.ROOT, "%.1f s", slowMs / 1000.0);
+            slow(
+                    clock.instant(),
+                    "slow, " + seconds,
+                    name + " takes " + seconds + " to answer.",
+                    "What is shown may be that much late. Is the connection slow, or its speed set low?");
         } else {
             complains(clock.instant(), complaint.kind().brief(), complaint.reason(), complaint.fix());
         }

@@ -129,7 +129,7 @@ public abstract class KeptLink implements ManagedLink {
 
     /** Whether it works, however long nothing came. */
     protected final boolean live() {
-        return status.state() == LinkState.LIVE;
+        return status.state().works();
     }
 
     /** When data last came or went, UTC; null when none did. */
@@ -146,10 +146,22 @@ public abstract class KeptLink implements ManagedLink {
 
     /** Data came or went; the watcher is told when the link did not work before. */
     protected final void heard(Instant at) {
-        if (live()) {
+        if (status.state() == LinkState.LIVE) {
             set(LinkStatus.of(LinkState.LIVE, status.since(), at));
         } else {
             become(LinkStatus.of(LinkState.LIVE, at, at));
+        }
+    }
+
+    /** It answers, but late; the watcher is told when that is news. */
+    protected final void slow(Instant at, String brief, String reason, String fix) {
+        LinkStatus before = status;
+        boolean still = before.state() == LinkState.SLOW;
+        LinkStatus after = new LinkStatus(LinkState.SLOW, still ? before.since() : at, 0, null, brief, reason, fix, at);
+        if (still && brief.equals(before.brief())) {
+            set(after);
+        } else {
+            become(after);
         }
     }
 

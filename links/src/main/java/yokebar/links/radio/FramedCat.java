@@ -5,8 +5,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.function.Consumer;
-import org.jspecify.annotations.Nullable;
+import java.util.Set;
 import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioMode;
 import yokebar.core.radio.RadioReport;
@@ -37,17 +36,24 @@ public final class FramedCat implements RadioDialect {
 
     private static final int CW_REVERSE = 0x07;
     private static final int RTTY_REVERSE = 0x08;
+    /** The commands this class reads answers to. */
+    private static final Set<Integer> KNOWN = Set.of(0x00, 0x01, 0x03, 0x04, 0x0F, 0x14, 0x15, 0x1A, 0x1C, 0x25);
 
     private final int bus;
     private final int fullPowerW;
+    private static final long MAX_HZ = 9_999_999_999L;
+    /** Radios for microwaves have a byte more. */
+    private static final long MAX_HZ_SIX_BYTES = 999_999_999_999L;
+
     private final ByteArrayOutputStream frame = new ByteArrayOutputStream();
     private boolean inside;
     private int skipped;
-    private @Nullable RadioMode plainMode;
-    private boolean data;
+    private int frequencyBytes = 5;
     private int answeredFrom;
     /** The VFO worked on, as far as we switched it: the dialect has no question for it. */
     private Vfo vfo = Vfo.A;
+
+    private boolean knowsData = true;
 
     /**
      * @param bus the radio's address, 0x01 to 0xDF; 0 asks everybody on the bus, to find out who is there
@@ -60,52 +66,92 @@ public final class FramedCat implements RadioDialect {
 
     @Override
     public List<byte[]> greeting() {
-        return List.of(frame(0x03), frame(0x04), frame(0x1A, 0x06), frame(0x25, 0x01));
+        return List.of();
     }
 
     @Override
-    public List<byte[]> quickQuestions() {
-        return List.of(frame(0x03), frame(0x15, 0x02), frame(0x1C, 0x00));
+    public List<Question> quickQuestions() {
+        return List.of(selectedFrequency(), keyed(), Question.of("15 02", frame(0x15, 0x02)));
     }
 
     @Override
-    public List<byte[]> slowQuestions() {
-        return List.of(frame(0x04), frame(0x1A, 0x06), frame(0x0F), frame(0x14, 0x0A), frame(0x25, 0x01));
+    public List<Question> slowQuestions() {
+        return List.of(
+                mode(), data(), split(), power(), Question.forPart("25 01", frame(0x25, 0x01), StatePart.FREQUENCY_B));
+    }
+
+    private Question selectedFrequency() {
+        return Question.of("03", frame(0x03));
+    }
+
+    private Question keyed() {
+        return Question.forPart("1C 00", frame(0x1C, 0x00), StatePart.TRANSMITTING);
+    }
+
+    private Question mode() {
+        return Question.of("04", frame(0x04));
+    }
+
+    private Question data() {
+        return Question.forPart("1A 06", frame(0x1A, 0x06), StatePart.DATA);
+    }
+
+    private Question split() {
+        return Question.forPart("0F", frame(0x0F), StatePart.SPLIT);
+    }
+
+    private Question power() {
+        return Question.forPart("14 0A", frame(0x14, 0x0A), StatePart.POWER);
     }
 
     @Override
-    public List<byte[]> say(RadioCommand command) {
+    public long maxHz() {
+        return frequencyBytes > 5 ? MAX_HZ_SIX_BYTES : MAX_HZ;
+    }
+
+    @Override
+    public Instruction say(RadioCommand command) {
         if (command instanceof RadioCommand.Tune c) {
             return c.vfo() == vfo
-                    ? List.of(frame(0x05, frequency(c.hz())), frame(0x03))
-                    : List.of(frame(0x25, prepend(0x01, frequency(c.hz()))), frame(0x25, 0x01));
+                    ? tell(selectedFrequency(), frame(0x05, frequency(c.hz())))
+                    : tell(Question.of("25 01", frame(0x25, 0x01)), frame(0x25, prepend(0x01, frequency(c.hz()))));
         }
         if (command instanceof RadioCommand.SetMode c) {
             boolean withData = isData(c.mode());
-            return List.of(
-                    frame(0x06, figure(c.mode())),
-                    frame(0x1A, 0x06, withData ? 1 : 0, withData ? 1 : 0),
-                    frame(0x04),
-                    frame(0x1A, 0x06));
+            byte[] plain = frame(0x06, figure(c.mode()));
+            return !knowsData && !withData
+                    ? tell(mode(), plain)
+                    : tell(mode(), plain, frame(0x1A, 0x06, withData ? 1 : 0, withData ? 1 : 0));
         }
         if (command instanceof RadioCommand.SetSplit c) {
-            return List.of(frame(0x0F, c.on() ? 1 : 0), frame(0x0F));
+            return tell(split(), frame(0x0F, c.on() ? 1 : 0));
         }
         if (command instanceof RadioCommand.Receive c) {
             vfo = c.vfo();
-            return List.of(frame(0x07, c.vfo() == Vfo.A ? 0 : 1), frame(0x03), frame(0x25, 0x01));
+            return tell(selectedFrequency(), frame(0x07, c.vfo() == Vfo.A ? 0 : 1));
         }
         if (command instanceof RadioCommand.Key c) {
-            return List.of(frame(0x1C, 0x00, c.on() ? 1 : 0), frame(0x1C, 0x00));
+            return tell(keyed(), frame(0x1C, 0x00, c.on() ? 1 : 0));
         }
         if (command instanceof RadioCommand.SetPower c) {
             int share = Math.max(0, Math.min(FULL_SCALE, Math.round(c.watts() * (float) FULL_SCALE / fullPowerW)));
-            return List.of(frame(0x14, prepend(0x0A, scale(share))), frame(0x14, 0x0A));
+            return tell(power(), frame(0x14, prepend(0x0A, scale(share))));
         }
         if (command instanceof RadioCommand.SendText c) {
-            return keyed(c.text());
+            return new Instruction(keyed(c.text()), true, keyed());
         }
-        return List.of();
+        return new Instruction(List.of(), true, null);
+    }
+
+    private static Instruction tell(Question check, byte[]... frames) {
+        return new Instruction(List.of(frames), true, check);
+    }
+
+    @Override
+    public void knows(String key, boolean known) {
+        if (key.equals("1A 06")) {
+            knowsData = known;
+        }
     }
 
     @Override
@@ -124,8 +170,7 @@ public final class FramedCat implements RadioDialect {
     }
 
     @Override
-    public int listen(byte[] bytes, int length, Consumer<RadioReport> reports) {
-        int answers = 0;
+    public void listen(byte[] bytes, int length, Hearing hearing) {
         for (int i = 0; i < length; i++) {
             int b = bytes[i] & 0xff;
             if (b == START) {
@@ -135,7 +180,7 @@ public final class FramedCat implements RadioDialect {
             } else if (!inside) {
                 skipped++;
             } else if (b == END) {
-                answers += frame(frame.toByteArray(), reports) ? 1 : 0;
+                frame(frame.toByteArray(), hearing);
                 frame.reset();
                 inside = false;
             } else if (b == JAMMED || frame.size() >= LONGEST_FRAME) {
@@ -146,10 +191,9 @@ public final class FramedCat implements RadioDialect {
             }
         }
         if (skipped > 0) {
-            reports.accept(new RadioReport.Garbage(skipped));
+            hearing.report(new RadioReport.Garbage(skipped));
             skipped = 0;
         }
-        return answers;
     }
 
     private void discard(int bytes) {
@@ -157,105 +201,82 @@ public final class FramedCat implements RadioDialect {
         frame.reset();
     }
 
-    /** @return whether it was an answer of our radio */
-    private boolean frame(byte[] content, Consumer<RadioReport> reports) {
+    private void frame(byte[] content, Hearing hearing) {
         int[] f = ints(content);
-        boolean echo = f.length >= 2 && f[1] == COMPUTER;
-        boolean fromOther = f.length >= 2 && bus != EVERYBODY && f[1] != bus;
-        boolean toOther = f.length >= 1 && f[0] != COMPUTER && f[0] != EVERYBODY;
         if (f.length < 3) {
             skipped += f.length;
-            return false;
+            return;
         }
+        boolean echo = f[1] == COMPUTER;
+        boolean fromOther = bus != EVERYBODY && f[1] != bus;
+        boolean toOther = f[0] != COMPUTER && f[0] != EVERYBODY;
         if (echo || fromOther || toOther) {
-            return false;
+            return;
         }
-        boolean understood = read(f, reports);
-        if (understood) {
+        int command = f[2];
+        if (command == OK || command == NOT_GOOD) {
             answeredFrom = f[1];
-        }
-        if (!understood) {
+            if (command == OK) {
+                hearing.taken();
+            } else {
+                hearing.refused();
+            }
+        } else if (KNOWN.contains(command)) {
+            boolean readable = read(f, hearing);
+            answeredFrom = readable ? f[1] : answeredFrom;
+            hearing.answered(key(f), readable);
+        } else {
             skipped += f.length;
         }
-        return understood;
     }
 
-    private boolean read(int[] f, Consumer<RadioReport> reports) {
-        switch (f[2]) {
-            case OK -> {
-                return f.length == 3;
-            }
-            case NOT_GOOD -> {
-                reports.accept(new RadioReport.Refused("command"));
-                return f.length == 3;
-            }
-            case 0x00, 0x03 -> {
-                return frequency(f, 3, vfo, reports);
-            }
-            case 0x25 -> {
-                return f.length > 3 && frequency(f, 4, f[3] == 0 ? vfo : vfo.other(), reports);
-            }
-            case 0x01, 0x04 -> {
-                return mode(f, reports);
-            }
-            case 0x0F -> {
-                return f.length == 4 && f[3] <= 1 && tell(reports, new RadioReport.SplitIs(f[3] == 1));
-            }
-            case 0x1A -> {
-                return f.length >= 5 && f[3] == 0x06 && data(f[4] == 1, reports);
-            }
-            case 0x1C -> {
-                return f.length == 5
-                        && f[3] == 0
-                        && f[4] <= 1
-                        && tell(reports, new RadioReport.Transmitting(f[4] == 1));
-            }
+    /** What a question with sub-command is recognised by, such as {@code 1A 06}. */
+    private static String key(int[] f) {
+        int command = f[2] == 0x00 ? 0x03 : f[2] == 0x01 ? 0x04 : f[2];
+        boolean sub = command >= 0x14 && f.length > 3;
+        return sub
+                ? String.format(Locale.ROOT, "%02X %02X", command, f[3])
+                : String.format(Locale.ROOT, "%02X", command);
+    }
+
+    private boolean read(int[] f, Hearing hearing) {
+        return switch (f[2]) {
+            case 0x00, 0x03 -> frequency(f, 3, vfo, hearing) && report(new RadioReport.Receiving(vfo), hearing);
+            case 0x25 -> f.length > 3 && frequency(f, 4, f[3] == 0 ? vfo : vfo.other(), hearing);
+            case 0x01, 0x04 -> mode(f, hearing);
+            case 0x0F -> f.length == 4 && f[3] <= 1 && report(new RadioReport.SplitIs(f[3] == 1), hearing);
+            case 0x1A -> f.length >= 5 && f[3] == 0x06 && report(new RadioReport.DataIs(f[4] == 1), hearing);
+            case 0x1C ->
+                f.length == 5 && f[3] == 0 && f[4] <= 1 && report(new RadioReport.Transmitting(f[4] == 1), hearing);
             case 0x14 -> {
                 int share = f.length == 6 && f[3] == 0x0A ? scaleOf(f, 4) : -1;
-                return share >= 0
-                        && tell(reports, new RadioReport.PowerIs(Math.round(share * (float) fullPowerW / FULL_SCALE)));
+                yield share >= 0
+                        && report(
+                                new RadioReport.PowerIs(Math.round(share * (float) fullPowerW / FULL_SCALE)), hearing);
             }
             case 0x15 -> {
                 int share = f.length == 6 && f[3] == 0x02 ? scaleOf(f, 4) : -1;
-                return share >= 0 && tell(reports, new RadioReport.Meter(share * RadioState.METER_FULL / FULL_SCALE));
+                yield share >= 0 && report(new RadioReport.Meter(share * RadioState.METER_FULL / FULL_SCALE), hearing);
             }
-            default -> {
-                return false;
-            }
-        }
+            default -> false;
+        };
     }
 
-    private static boolean tell(Consumer<RadioReport> reports, RadioReport report) {
-        reports.accept(report);
+    private static boolean report(RadioReport report, Hearing hearing) {
+        hearing.report(report);
         return true;
     }
 
-    private boolean data(boolean on, Consumer<RadioReport> reports) {
-        data = on;
-        reportMode(reports);
-        return true;
-    }
-
-    private boolean mode(int[] f, Consumer<RadioReport> reports) {
+    /** A mode this program has no name for is reported as unknown. */
+    private static boolean mode(int[] f, Hearing hearing) {
         if (f.length < 4 || f.length > 5) {
             return false;
         }
         RadioMode read = f[3] < MODES.size()
                 ? MODES.get(f[3])
                 : f[3] == CW_REVERSE ? RadioMode.CW_REVERSE : f[3] == RTTY_REVERSE ? RadioMode.RTTY_REVERSE : null;
-        if (read == null) {
-            return false;
-        }
-        plainMode = read;
-        reportMode(reports);
-        return true;
-    }
-
-    private void reportMode(Consumer<RadioReport> reports) {
-        RadioMode mode = plainMode;
-        if (mode != null) {
-            reports.accept(new RadioReport.ModeIs(data ? mode.withData() : mode));
-        }
+        hearing.report(new RadioReport.ModeIs(read));
+        return read != null;
     }
 
     private static boolean isData(RadioMode mode) {
@@ -270,7 +291,7 @@ public final class FramedCat implements RadioDialect {
         };
     }
 
-    private static boolean frequency(int[] f, int from, Vfo which, Consumer<RadioReport> reports) {
+    private boolean frequency(int[] f, int from, Vfo which, Hearing hearing) {
         // Five bytes, six in radios for microwaves.
         if (f.length != from + 5 && f.length != from + 6) {
             return false;
@@ -284,12 +305,12 @@ public final class FramedCat implements RadioDialect {
             }
             hz = hz * 100 + high * 10L + low;
         }
-        reports.accept(new RadioReport.Frequency(which, hz));
-        return true;
+        frequencyBytes = f.length - from;
+        return report(new RadioReport.Frequency(which, hz), hearing);
     }
 
-    private static int[] frequency(long hz) {
-        int[] bytes = new int[5];
+    private int[] frequency(long hz) {
+        int[] bytes = new int[frequencyBytes];
         long rest = hz;
         for (int i = 0; i < bytes.length; i++) {
             bytes[i] = (int) (rest / 10 % 10 << 4 | rest % 10);

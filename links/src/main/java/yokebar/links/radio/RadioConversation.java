@@ -3,118 +3,491 @@ package yokebar.links.radio;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.ArrayDeque;
-import java.util.Queue;
+import java.util.Deque;
+import java.util.Objects;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioReport;
+import yokebar.core.radio.RadioState;
 import yokebar.links.device.Conversation;
+import yokebar.links.wire.AnswerTime;
+import yokebar.links.wire.LinkFault;
 import yokebar.links.wire.Wire;
 
 /**
- * Asks a radio in turns, one question at a time: the next goes out when the last was answered or has waited long enough.
- * Commands go before questions.
+ * Asks a radio in turns and gives it commands, with one question outstanding: the next goes out when the last was answered or
+ * has waited as long as this radio's answers take. Commands go before questions; <em>receive</em> waits for nothing.
  */
 final class RadioConversation implements Conversation {
-    private static final long ANSWER_WITHIN_NANOS = Duration.ofMillis(250).toNanos();
-    private static final long SLOW_EVERY_NANOS = Duration.ofSeconds(1).toNanos();
-    /** With nothing changing for so long the questions come less often. */
-    private static final long IDLE_AFTER_NANOS = Duration.ofSeconds(15).toNanos();
-
-    private static final int IDLE_FACTOR = 3;
     /** A command waits at most so long for the thread to wake. */
     private static final int LONGEST_REST_MS = 100;
+    /** What the radio did not do is looked at again so often before it counts as ignored. */
+    private static final int LOOKS = 3;
 
+    private static final long LOOK_AGAIN_NANOS = Duration.ofMillis(120).toNanos();
+    private static final long RECEIVE_AGAIN_NANOS = Duration.ofMillis(200).toNanos();
+    /** Receive is sent so often to a radio that was not keyed through Yokebar, or does not tell whether it transmits. */
+    private static final int RECEIVE_TRIES = 3;
+
+    private static final int RECEIVE_TRIES_KEYED_UNSEEN = 20;
+    private static final long QUICK_AGE_NANOS = Duration.ofSeconds(2).toNanos();
+    private static final long SLOW_AGE_NANOS = Duration.ofSeconds(5).toNanos();
+    private static final long SPEECHLESS_AFTER_NANOS = Duration.ofSeconds(4).toNanos();
+
+    private final String name;
     private final RadioDialect dialect;
-    private final Queue<RadioCommand> commands;
-    private final Consumer<RadioReport> reports;
-    private final long pollEveryNanos;
-    private final Queue<byte[]> toSend = new ArrayDeque<>();
-    private final RadioChanges changes = new RadioChanges();
+    private final CommandQueue commands;
+    private final Keying keying;
+    private final Consumer<RadioState> listener;
+    private final QuestionRounds rounds;
+    private final AnswerTime answerTime = new AnswerTime();
+    private final FreshState fresh = new FreshState();
+    private RadioState state = RadioState.UNKNOWN;
+    private long lastChange = System.nanoTime();
+    private long lastKnown = System.nanoTime();
     private boolean greeted;
-    private boolean awaiting;
-    private long askedAt;
-    private long nextQuick;
-    private long nextSlow;
-    private boolean garbage;
+    private @Nullable Pending pending;
+    private final boolean answersEach;
+    private @Nullable String missed;
+    private long missedSentAt;
+    private long receiveSentAt;
+    private int receiveTries;
+    /** Whether the radio reported after the receive that it still transmits. */
+    private boolean receiveContradicted;
+    /** Whether a refusal may be meant for the receive sent last. */
+    private boolean receiveMayBeRefused;
+    /** Where the radio answers each sentence: what its next answers belong to, in order. */
+    private final Deque<Pending> inOrder = new ArrayDeque<>();
 
-    /** @param commands filled by other threads */
+    private boolean garbage;
+    private boolean answer;
+
+    /** What an answer is waited for. */
+    private static final class Pending {
+        private final @Nullable Question question;
+        private final CommandQueue.@Nullable Entry command;
+        private long sentAt;
+        private long worksSince;
+        private long lookAgainAt;
+        private int looks;
+        private int unacknowledged;
+        private boolean refused;
+
+        Pending(@Nullable Question question, CommandQueue.@Nullable Entry command, long sentAt) {
+            this.question = question;
+            this.command = command;
+            this.sentAt = sentAt;
+            this.worksSince = sentAt;
+        }
+    }
+
+    /**
+     * @param commands filled by other threads
+     * @param listener told whenever the state changed
+     */
     RadioConversation(
-            RadioDialect dialect, Queue<RadioCommand> commands, Duration pollEvery, Consumer<RadioReport> reports) {
+            String name,
+            RadioDialect dialect,
+            CommandQueue commands,
+            Keying keying,
+            Duration pollEvery,
+            Consumer<RadioState> listener) {
+        this.name = name;
         this.dialect = dialect;
         this.commands = commands;
-        this.pollEveryNanos = pollEvery.toNanos();
-        this.reports = reports;
+        this.keying = keying;
+        this.listener = listener;
+        this.answersEach = dialect.say(new RadioCommand.Key(false)).acknowledged();
+        for (StatePart part : StatePart.values()) {
+            boolean asked = questions(dialect).anyMatch(question -> question.only() == part);
+            fresh.lacks(part, !asked);
+        }
+        this.rounds = new QuestionRounds(dialect.quickQuestions(), dialect.slowQuestions(), pollEvery.toNanos());
     }
 
     @Override
     public void turn(long now, Outlet out) throws IOException {
         if (!greeted) {
             greeted = true;
-            toSend.addAll(dialect.greeting());
-            nextQuick = now;
-            nextSlow = now + SLOW_EVERY_NANOS;
-        }
-        for (RadioCommand command = commands.poll(); command != null; command = commands.poll()) {
-            for (byte[] sentence : dialect.say(command)) {
+            keying.connected();
+            commands.open();
+            receive(out);
+            for (byte[] sentence : dialect.greeting()) {
                 out.send(sentence);
-                dialect.asked(sentence);
             }
-            changes.touched(now);
-            nextQuick = now;
         }
-        if (awaiting && now - askedAt < ANSWER_WITHIN_NANOS) {
+        if (keying.watch(now, answerTime.meanNanos())) {
+            commands.dropTexts();
+        }
+        if (keying.wantsReceive() && now - receiveSentAt > receiveAgainAfter()) {
+            receive(out);
+        }
+        age(now);
+        if (pending == null && !inOrder.isEmpty() && now - receiveSentAt < answerTime.waitNanos()) {
+            // On a shared line a second sentence would collide with the answer to the receive.
             return;
         }
-        awaiting = false;
-        if (toSend.isEmpty()) {
-            plan(now);
+        if (waits(now, out)) {
+            return;
         }
-        byte[] question = toSend.poll();
+        next(now, out);
+    }
+
+    private long receiveAgainAfter() {
+        if (receiveTries == 0) {
+            return 0;
+        }
+        return receiveContradicted ? RECEIVE_AGAIN_NANOS : Math.max(RECEIVE_AGAIN_NANOS, 2 * answerTime.waitNanos());
+    }
+
+    /** Sets the radio to receive, whatever else is under way. */
+    private void receive(Outlet out) throws IOException {
+        Instruction instruction = dialect.say(new RadioCommand.Key(false));
+        for (byte[] sentence : instruction.sentences()) {
+            out.send(sentence);
+        }
+        if (instruction.acknowledged()) {
+            inOrder.add(new Pending(null, null, System.nanoTime()));
+        } else {
+            receiveMayBeRefused = true;
+        }
+        receiveSentAt = System.nanoTime();
+        receiveContradicted = false;
+        receiveTries++;
+        if (instruction.check() != null) {
+            rounds.hurry(instruction.check());
+        }
+        boolean unseen = state.transmitting() == null;
+        boolean enough = keying.leftKeyed()
+                ? unseen && receiveTries >= RECEIVE_TRIES_KEYED_UNSEEN
+                : receiveTries >= RECEIVE_TRIES;
+        if (enough) {
+            received();
+        }
+    }
+
+    private void received() {
+        receiveTries = 0;
+        keying.receives();
+    }
+
+    /** @return whether an answer is still waited for */
+    private boolean waits(long now, Outlet out) throws IOException {
+        Pending open = pending;
+        if (open == null) {
+            return false;
+        }
+        if (open.lookAgainAt != 0) {
+            if (now - open.lookAgainAt < 0) {
+                return true;
+            }
+            open.lookAgainAt = 0;
+            open.sentAt = now;
+            open.worksSince = now;
+            if (open.question != null) {
+                out.send(open.question.bytes());
+            }
+            return true;
+        }
+        if (now - open.worksSince < answerTime.waitNanos()) {
+            return true;
+        }
+        pending = null;
+        inOrder.clear();
+        answerTime.missed();
+        if (open.command != null) {
+            open.command.end(open.refused ? CommandOutcome.REFUSED : CommandOutcome.UNANSWERED);
+        } else if (open.question != null) {
+            missed = open.question.key();
+            missedSentAt = open.sentAt;
+            failed(open.question.key());
+        }
+        return false;
+    }
+
+    private void next(long now, Outlet out) throws IOException {
+        if (keying.takePress()) {
+            command(new CommandQueue.Entry(new RadioCommand.Key(true), new CompletableFuture<>()), now, out);
+            return;
+        }
+        CommandQueue.Entry entry = commands.poll();
+        if (entry != null) {
+            command(entry, now, out);
+            return;
+        }
+        Question question = rounds.next(now, lastChange, answerTime.slowMs() > 0);
         if (question != null) {
-            out.send(question);
-            dialect.asked(question);
-            awaiting = true;
-            askedAt = now;
+            out.send(question.bytes());
+            // On a shared line sending may have had to wait.
+            pending = new Pending(question, null, System.nanoTime());
+            if (answersEach) {
+                inOrder.add(pending);
+            }
+        }
+    }
+
+    private void command(CommandQueue.Entry entry, long now, Outlet out) throws IOException {
+        Instruction instruction = dialect.say(entry.command());
+        lastChange = now;
+        if (instruction.sentences().isEmpty()) {
+            entry.end(CommandOutcome.IMPOSSIBLE);
+            return;
+        }
+        for (byte[] sentence : instruction.sentences()) {
+            out.send(sentence);
+        }
+        Question check = instruction.check();
+        Pending open = new Pending(check, entry, System.nanoTime());
+        if (instruction.acknowledged()) {
+            open.unacknowledged = instruction.sentences().size();
+            instruction.sentences().forEach(sentence -> inOrder.add(open));
+        } else if (check != null) {
+            out.send(check.bytes());
+        } else {
+            // Nothing will answer: all that can be known is that it was sent.
+            entry.end(CommandOutcome.DONE);
+            return;
+        }
+        pending = open;
+    }
+
+    /** What is not reported again in time is forgotten. */
+    private void age(long now) {
+        long usual = answerTime.meanNanos();
+        fresh.expire(
+                now,
+                Math.max(QUICK_AGE_NANOS, 5 * usual),
+                Math.max(SLOW_AGE_NANOS, (2L * rounds.slowCount() + 4) * usual + SLOW_AGE_NANOS / 2));
+        publish(now);
+    }
+
+    private void publish(long now) {
+        RadioState before = state;
+        RadioState after = fresh.state();
+        if (after.frequencyHz() != null) {
+            lastKnown = now;
+        }
+        if (!after.equals(before)) {
+            state = after;
+            if (!after.withoutMeter().equals(before.withoutMeter())) {
+                lastChange = now;
+            }
+            keying.reported(after);
+            listener.accept(after);
         }
     }
 
     /** A radio nobody touches is asked seldom, and between the questions there is nothing to hear but what it pushes. */
     @Override
     public int waitMs(long now) {
-        if (awaiting || !toSend.isEmpty() || !idle(now)) {
+        if (pending != null || keying.wantsReceive()) {
             return Wire.READ_WAIT_MS;
         }
-        long untilNext = (Math.min(nextQuick, nextSlow) - now) / 1_000_000;
-        return (int) Math.max(1, Math.min(LONGEST_REST_MS, untilNext));
-    }
-
-    private boolean idle(long now) {
-        return now - changes.lastNanos() > IDLE_AFTER_NANOS;
-    }
-
-    private void plan(long now) {
-        if (now - nextQuick >= 0) {
-            toSend.addAll(dialect.quickQuestions());
-            nextQuick = now + pollEveryNanos * (idle(now) ? IDLE_FACTOR : 1);
-        }
-        if (now - nextSlow >= 0) {
-            toSend.addAll(dialect.slowQuestions());
-            nextSlow = now + SLOW_EVERY_NANOS;
-        }
+        return (int) Math.max(1, Math.min(LONGEST_REST_MS, rounds.untilNext(now) / 1_000_000));
     }
 
     @Override
     public Heard received(byte[] bytes, int length, long now) {
         garbage = false;
-        int answers = dialect.listen(bytes, length, report -> {
-            garbage |= report instanceof RadioReport.Garbage;
-            changes.take(report, now);
-            reports.accept(report);
+        answer = false;
+        dialect.listen(bytes, length, new RadioDialect.Hearing() {
+            @Override
+            public void report(RadioReport report) {
+                garbage |= report instanceof RadioReport.Garbage;
+                fresh.take(report, now);
+            }
+
+            @Override
+            public void answered(String key, boolean readable) {
+                answer = true;
+                RadioConversation.this.answered(key, readable, now);
+            }
+
+            @Override
+            public void taken() {
+                answer = true;
+                acknowledged(false, now);
+            }
+
+            @Override
+            public void refused() {
+                answer = true;
+                RadioConversation.this.refused(now);
+            }
         });
-        if (answers > 0) {
-            awaiting = false;
-            return Heard.ANSWER;
+        publish(now);
+        return answer ? Heard.ANSWER : garbage ? Heard.GARBAGE : Heard.PART;
+    }
+
+    private void answered(String key, boolean readable, long now) {
+        if (rounds.answered(key, readable)) {
+            known(key, true);
         }
-        return garbage ? Heard.GARBAGE : Heard.PART;
+        Pending open = pending;
+        if (open == null || open.question == null || !open.question.key().equals(key) || open.unacknowledged > 0) {
+            if (key.equals(missed)) {
+                // It came late, so the radio begins only now with what was asked since.
+                missed = null;
+                if (open != null) {
+                    open.worksSince = now;
+                }
+                publish(now);
+                confirmReceiving(missedSentAt);
+            }
+            return;
+        }
+        if (open.command == null) {
+            answerTime.answered(now - open.worksSince);
+        }
+        pending = null;
+        inOrder.remove(open);
+        if (open.sentAt - receiveSentAt >= 0) {
+            receiveMayBeRefused = false;
+        }
+        publish(now);
+        confirmReceiving(open.sentAt);
+        if (open.command != null) {
+            outcome(open, open.command, now);
+        }
+    }
+
+    /** An answer tells what became of the receive only when its question was sent later. */
+    private void confirmReceiving(long questionSentAt) {
+        if (!keying.wantsReceive() || questionSentAt - receiveSentAt < 0) {
+            return;
+        }
+        if (Boolean.FALSE.equals(state.transmitting())) {
+            received();
+        }
+        receiveContradicted = state.isTransmitting();
+    }
+
+    private void outcome(Pending open, CommandQueue.Entry entry, long now) {
+        if (entry.command().showsIn(state) && !(open.refused && entry.command() instanceof RadioCommand.SendText)) {
+            entry.end(CommandOutcome.DONE);
+        } else if (open.refused) {
+            entry.end(CommandOutcome.REFUSED);
+        } else if (++open.looks >= LOOKS) {
+            entry.end(CommandOutcome.IGNORED);
+        } else {
+            open.lookAgainAt = now + LOOK_AGAIN_NANOS;
+            pending = open;
+        }
+    }
+
+    /** Which sentence was refused follows from the order, or not at all; then nobody is blamed. */
+    private void refused(long now) {
+        if (answersEach) {
+            acknowledged(true, now);
+            return;
+        }
+        Pending open = pending;
+        if (receiveMayBeRefused) {
+            // A radio that receives already may refuse to be told so.
+            receiveMayBeRefused = false;
+        } else if (open != null && open.command == null && open.question != null) {
+            pending = null;
+            answerTime.answered(now - open.worksSince);
+            failed(open.question.key());
+        } else if (open != null && open.command != null && open.refused) {
+            // The command and its check were refused.
+            pending = null;
+            open.command.end(CommandOutcome.REFUSED);
+        } else if (open != null) {
+            open.refused = true;
+        }
+    }
+
+    /** For dialects that answer each sentence: in the order they were sent. */
+    private void acknowledged(boolean refused, long now) {
+        Pending first = inOrder.poll();
+        if (first == null || first != pending) {
+            return;
+        }
+        if (first.unacknowledged > 0) {
+            first.refused |= refused;
+            first.unacknowledged--;
+            if (first.unacknowledged == 0) {
+                settle(first, now);
+            }
+        } else if (refused && first.question != null) {
+            pending = null;
+            answerTime.answered(now - first.worksSince);
+            failed(first.question.key());
+        }
+    }
+
+    private void settle(Pending open, long now) {
+        pending = null;
+        answerTime.answered(now - open.worksSince);
+        if (open.command != null) {
+            open.command.end(open.refused ? CommandOutcome.REFUSED : CommandOutcome.DONE);
+        }
+        if (open.question != null) {
+            rounds.hurry(open.question);
+        }
+    }
+
+    private void failed(String key) {
+        if (rounds.failed(key)) {
+            known(key, false);
+        }
+    }
+
+    private void known(String key, boolean known) {
+        dialect.knows(key, known);
+        questions(dialect)
+                .filter(question -> question.key().equals(key))
+                .map(Question::only)
+                .filter(Objects::nonNull)
+                .forEach(part -> fresh.lacks(part, !known));
+    }
+
+    private static Stream<Question> questions(RadioDialect dialect) {
+        return Stream.concat(dialect.quickQuestions().stream(), dialect.slowQuestions().stream());
+    }
+
+    @Override
+    public int slowMs() {
+        return answerTime.slowMs();
+    }
+
+    @Override
+    public @Nullable LinkFault complaint() {
+        if (System.nanoTime() - lastKnown < SPEECHLESS_AFTER_NANOS + 5 * answerTime.meanNanos()) {
+            return null;
+        }
+        return new LinkFault(
+                LinkFault.Kind.NO_READING,
+                name + " answers, but does not say on which frequency it is.",
+                "Close its menu, or see whether the kind of radio chosen is right.",
+                null);
+    }
+
+    /** Before the line is closed the radio is set to receive, if it was keyed through Yokebar. */
+    @Override
+    public void farewell(Outlet out) throws IOException {
+        commands.close();
+        if (greeted && (keying.leftKeyed() || keying.wantsReceive())) {
+            receive(out);
+            Question check = dialect.say(new RadioCommand.Key(false)).check();
+            if (check != null) {
+                out.send(check.bytes());
+                pending = new Pending(check, null, System.nanoTime());
+            }
+        }
+    }
+
+    @Override
+    public boolean parted() {
+        return pending == null && !keying.leftKeyed() || !greeted;
+    }
+
+    @Override
+    public boolean mustReturnSoon() {
+        return keying.leftKeyed();
     }
 }

@@ -1,7 +1,6 @@
 package yokebar.links.radio;
 
 import java.util.List;
-import java.util.function.Consumer;
 import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioReport;
 
@@ -11,33 +10,52 @@ import yokebar.core.radio.RadioReport;
  */
 public interface RadioDialect {
 
-    /** What to ask or set once when a connection was made. */
+    /** What {@link #listen} makes of the bytes. */
+    interface Hearing {
+        void report(RadioReport report);
+
+        /**
+         * A whole answer to the question with this key.
+         *
+         * @param readable false when it had another form than expected, or named something unknown
+         */
+        void answered(String key, boolean readable);
+
+        /** The radio took an acknowledged sentence. */
+        void taken();
+
+        /** The radio refused something; it does not say what. */
+        void refused();
+    }
+
+    /** Sent once after connecting; nothing has to answer it. */
     List<byte[]> greeting();
 
-    /** What to ask in every round, quickest things only: about ten rounds a second. */
-    List<byte[]> quickQuestions();
+    /** What to ask in every round, quickest things only: about ten rounds a second. The first is asked most. */
+    List<Question> quickQuestions();
 
-    /** What to ask about once a second. */
-    List<byte[]> slowQuestions();
+    /** What to ask about once a second, the most important first. */
+    List<Question> slowQuestions();
 
-    /** The bytes that carry out a command; empty when the dialect has no words for it. */
-    List<byte[]> say(RadioCommand command);
+    /** How to give a command. */
+    Instruction say(RadioCommand command);
+
+    /** The highest frequency its sentences can carry, Hz. */
+    long maxHz();
+
+    /** The radio was found not to know a question, or to know it after all. */
+    default void knows(String key, boolean known) {
+        // most need not care
+    }
 
     /** The address on the bus the last answer came from; 0 for dialects without a bus. */
     default int answeredFrom() {
         return 0;
     }
 
-    /** What was asked last, for dialects whose answers do not say what they answer. */
-    default void asked(byte[] question) {
-        // most need not know
-    }
-
     /**
-     * Takes in bytes as they come, in any pieces, and passes on what they report. Never throws; keeps no more than a few
-     * hundred bytes of an unfinished sentence.
-     *
-     * @return how many whole answers there were, {@link RadioReport.Garbage} not counted
+     * Takes in bytes as they come, in any pieces, and passes on what they say. Never throws; keeps no more than a few hundred
+     * bytes of an unfinished sentence.
      */
-    int listen(byte[] bytes, int length, Consumer<RadioReport> reports);
+    void listen(byte[] bytes, int length, Hearing hearing);
 }

@@ -2,55 +2,67 @@ package yokebar.links.radio;
 
 import java.time.Clock;
 import java.time.Duration;
-import java.util.Queue;
-import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.CompletableFuture;
 import java.util.function.Consumer;
 import java.util.function.Supplier;
 import yokebar.core.radio.RadioCommand;
-import yokebar.core.radio.RadioReport;
 import yokebar.core.radio.RadioState;
 import yokebar.links.device.DeviceLink;
 import yokebar.links.device.ManagedLink;
-import yokebar.links.status.LinkState;
 import yokebar.links.status.LinkStatus;
 import yokebar.links.wire.DeviceAddress;
 
-/** A radio kept connected: what it reports, and what it is told. Thread-safe. */
+/** A radio kept connected: what it reports, what it is told, and who transmits with it. Thread-safe. */
 public final class RadioLink implements ManagedLink {
     /** How often a radio is asked by default. */
     public static final Duration POLL_EVERY = Duration.ofMillis(100);
 
     private final DeviceLink link;
-    private final Queue<RadioCommand> commands = new ConcurrentLinkedQueue<>();
+    private final CommandQueue commands = new CommandQueue();
+    private final Keying keying;
     private final Consumer<RadioState> listener;
     private volatile RadioState state = RadioState.UNKNOWN;
 
     /**
-     * @param dialects a new one for each connection
-     * @param listener told whenever the state changed, in the link's own thread
-     * @param watcher told about every change of the link's state
+     * How a radio is asked.
+     *
+     * @param pollEvery how often what must feel live is asked
+     * @param keyingLimit no transmission through Yokebar is longer
      */
+    public record Habits(Duration pollEvery, Duration keyingLimit) {
+        public static final Habits STANDARD = new Habits(POLL_EVERY, Duration.ofMinutes(5));
+    }
+
+    /**
+     * Whom the link tells. All are called in its own thread and must not block.
+     *
+     * @param state whenever the state changed
+     * @param status whenever the link's state changed
+     * @param keying whenever somebody began or ended transmitting
+     */
+    public record Listeners(Consumer<RadioState> state, Consumer<LinkStatus> status, Runnable keying) {
+        public static Listeners of(Consumer<RadioState> state, Consumer<LinkStatus> status) {
+            return new Listeners(state, status, () -> {});
+        }
+    }
+
+    /** @param dialects a new one for each connection */
     public RadioLink(
             String name,
             DeviceAddress address,
             Supplier<RadioDialect> dialects,
-            Duration pollEvery,
+            Habits habits,
             Clock clock,
-            Consumer<RadioState> listener,
-            Consumer<LinkStatus> watcher) {
-        this.listener = listener;
+            Listeners listeners) {
+        this.listener = listeners.state();
+        this.keying = new Keying(habits.keyingLimit(), listeners.keying());
         this.link = new DeviceLink(
                 name,
                 address,
-                () -> new RadioConversation(dialects.get(), commands, pollEvery, this::take),
+                () -> new RadioConversation(name, dialects.get(), commands, keying, habits.pollEvery(), this::take),
                 this::forget,
                 clock,
-                status -> {
-                    if (status.state() != LinkState.LIVE) {
-                        commands.clear();
-                    }
-                    watcher.accept(status);
-                });
+                listeners.status());
     }
 
     @Override
@@ -63,17 +75,18 @@ public final class RadioLink implements ManagedLink {
         return link.status();
     }
 
-    /** What the radio last reported; {@link RadioState#UNKNOWN} while it is not connected. */
+    /** What the radio reported lately; {@link RadioState#UNKNOWN} while it is not connected. */
     public RadioState state() {
         return state;
     }
 
-    /** Tells the radio something, soon; what it makes of it shows in its next reports. */
-    public void tell(RadioCommand command) {
-        // What it reports is known a moment before the link counts as live.
-        if (link.status().state() == LinkState.LIVE || !state.equals(RadioState.UNKNOWN)) {
-            commands.add(command);
-        }
+    /** Tells the radio something, soon; what it makes of it shows in its next reports and in the outcome. */
+    public CompletableFuture<CommandOutcome> tell(RadioCommand command) {
+        return commands.add(command);
+    }
+
+    public Keying keying() {
+        return keying;
     }
 
     @Override
@@ -86,17 +99,15 @@ public final class RadioLink implements ManagedLink {
         link.close();
     }
 
-    private void take(RadioReport report) {
-        RadioState before = state;
-        RadioState after = before.with(report);
-        if (!after.equals(before)) {
-            state = after;
-            listener.accept(after);
-        }
+    private void take(RadioState after) {
+        state = after;
+        listener.accept(after);
     }
 
     /** A frequency of a radio that is not connected is no frequency: it must not get into the log. */
     private void forget() {
+        commands.close();
+        keying.lost();
         if (!state.equals(RadioState.UNKNOWN)) {
             state = RadioState.UNKNOWN;
             listener.accept(state);

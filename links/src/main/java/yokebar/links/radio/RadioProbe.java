@@ -18,7 +18,10 @@ public final class RadioProbe implements Probe {
         this.entry = entry;
         this.dialect = entry.make().apply(ANYBODY);
         ByteArrayOutputStream all = new ByteArrayOutputStream();
-        dialect.quickQuestions().forEach(all::writeBytes);
+        // Each by itself would take its time; what makes no sense to the device it leaves out.
+        dialect.quickQuestions().stream()
+                .filter(asked -> asked.insteadOf() == null)
+                .forEach(asked -> all.writeBytes(asked.bytes()));
         this.question = all.toByteArray();
     }
 
@@ -41,7 +44,27 @@ public final class RadioProbe implements Probe {
     @Override
     public Optional<Answer> listen(byte[] bytes, int length) {
         boolean[] frequency = new boolean[1];
-        dialect.listen(bytes, length, report -> frequency[0] |= report instanceof RadioReport.Frequency);
+        dialect.listen(bytes, length, new RadioDialect.Hearing() {
+            @Override
+            public void report(RadioReport report) {
+                frequency[0] |= report instanceof RadioReport.Frequency;
+            }
+
+            @Override
+            public void answered(String key, boolean readable) {
+                // what it said is what counts
+            }
+
+            @Override
+            public void taken() {
+                // no sign of a frequency
+            }
+
+            @Override
+            public void refused() {
+                // no sign of a frequency
+            }
+        });
         return frequency[0] ? Optional.of(new Answer(entry.id(), dialect.answeredFrom())) : Optional.empty();
     }
 }

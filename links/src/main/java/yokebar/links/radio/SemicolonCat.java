@@ -2,10 +2,10 @@ package yokebar.links.radio;
 
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.radio.RadioCommand;
@@ -24,187 +24,191 @@ public final class SemicolonCat implements RadioDialect {
     private static final int KEYED_CHARACTERS = 24;
 
     private static final int IF_LENGTH = 37;
-    private static final int MOST_REFUSALS = 3;
+    private static final long MAX_HZ = 99_999_999_999L;
+    private static final Set<String> KNOWN =
+            Set.of("FA", "FB", "IF", "MD", "DA", "PC", "SM", "FW", "FR", "FT", "TX", "RX", "AI", "ID");
+
+    private static final Question SUMMARY = Question.of("IF", sentence("IF"));
+    private static final Question DATA = Question.forPart("DA", sentence("DA"), StatePart.DATA);
+    private static final Question POWER = Question.forPart("PC", sentence("PC"), StatePart.POWER);
+    private static final Question VFO_A = Question.of("FA", sentence("FA"));
+    private static final Question VFO_B = Question.of("FB", sentence("FB"));
 
     private final StringBuilder sentence = new StringBuilder();
-    private @Nullable RadioMode plainMode;
-    private boolean data;
-    /** How often each question was refused. What a radio keeps refusing is not asked again. */
-    private final Map<String, Integer> refusals = new HashMap<>();
-
-    private String lastQuestion = "";
+    private boolean receivesOnB;
+    private boolean knowsData = true;
+    private boolean knowsSummary = true;
 
     @Override
     public List<byte[]> greeting() {
-        return ask("AI2", "ID", "FA", "FB", "PC", "DA");
+        return List.of(sentence("AI2"));
     }
 
     @Override
-    public List<byte[]> quickQuestions() {
-        return ask("IF", "SM0");
+    public List<Question> quickQuestions() {
+        return List.of(
+                SUMMARY,
+                Question.of("SM", sentence("SM0")),
+                VFO_A.inPlaceOf("IF"),
+                Question.of("MD", sentence("MD")).inPlaceOf("IF"),
+                Question.forPart("FR", sentence("FR"), StatePart.VFO).inPlaceOf("IF"),
+                Question.forPart("FT", sentence("FT"), StatePart.SPLIT).inPlaceOf("IF"));
     }
 
     @Override
-    public List<byte[]> slowQuestions() {
-        return ask("FA", "FB", "PC", "DA", "FW");
+    public List<Question> slowQuestions() {
+        return List.of(DATA, POWER, VFO_A, VFO_B, Question.of("FW", sentence("FW")), Question.of("ID", sentence("ID")));
     }
 
     @Override
-    public List<byte[]> say(RadioCommand command) {
+    public long maxHz() {
+        return MAX_HZ;
+    }
+
+    @Override
+    public void knows(String key, boolean known) {
+        if (key.equals("DA")) {
+            knowsData = known;
+        } else if (key.equals("IF")) {
+            knowsSummary = known;
+        }
+    }
+
+    @Override
+    public Instruction say(RadioCommand command) {
         if (command instanceof RadioCommand.Tune c) {
-            return ask((c.vfo() == Vfo.A ? "FA" : "FB") + String.format(Locale.ROOT, "%011d", c.hz()));
+            return tell(
+                    c.vfo() == Vfo.A ? VFO_A : VFO_B,
+                    (c.vfo() == Vfo.A ? "FA" : "FB") + String.format(Locale.ROOT, "%011d", c.hz()));
         }
         if (command instanceof RadioCommand.SetMode c) {
             return setMode(c.mode());
         }
         if (command instanceof RadioCommand.SetSplit c) {
-            return ask(c.on() ? "FT1" : "FT0", "IF");
+            // FT names the VFO to transmit on, whichever is received on.
+            return tell(summaryOr("FT"), c.on() != receivesOnB ? "FT1" : "FT0");
         }
         if (command instanceof RadioCommand.Receive c) {
-            return ask(c.vfo() == Vfo.A ? "FR0" : "FR1", "IF");
+            return tell(summaryOr("FR"), c.vfo() == Vfo.A ? "FR0" : "FR1");
         }
         if (command instanceof RadioCommand.Key c) {
-            return ask(c.on() ? "TX0" : "RX", "IF");
+            return tell(SUMMARY, c.on() ? "TX0" : "RX");
         }
         if (command instanceof RadioCommand.SetPower c) {
-            return ask(String.format(Locale.ROOT, "PC%03d", c.watts()), "PC");
+            return tell(POWER, String.format(Locale.ROOT, "PC%03d", c.watts()));
         }
         if (command instanceof RadioCommand.SendText c) {
-            return keyed(c.text());
+            return new Instruction(keyed(c.text()), false, SUMMARY);
         }
-        return List.of();
+        return new Instruction(List.of(), false, null);
     }
 
-    private List<byte[]> setMode(RadioMode mode) {
-        String figure = figure(mode);
+    private Instruction setMode(RadioMode mode) {
+        String plain = "MD" + figure(mode);
         boolean withData = mode != mode.withoutData();
-        return unknown("DA") ? ask("MD" + figure, "IF") : ask("MD" + figure, withData ? "DA1" : "DA0", "IF", "DA");
+        Question check = summaryOr("MD");
+        return !knowsData && !withData ? tell(check, plain) : tell(check, plain, withData ? "DA1" : "DA0");
     }
 
-    private List<byte[]> keyed(String text) {
+    private Question summaryOr(String letters) {
+        return knowsSummary ? SUMMARY : Question.of(letters, sentence(letters));
+    }
+
+    private static Instruction tell(Question check, String... sentences) {
+        return new Instruction(
+                Arrays.stream(sentences).map(SemicolonCat::sentence).toList(), false, check);
+    }
+
+    private static List<byte[]> keyed(String text) {
         String tidy = text.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9 /?.,=+-]", "");
         List<byte[]> parts = new ArrayList<>();
         for (int from = 0; from < tidy.length(); from += KEYED_CHARACTERS) {
             String part = tidy.substring(from, Math.min(tidy.length(), from + KEYED_CHARACTERS));
-            parts.addAll(ask("KY " + String.format(Locale.ROOT, "%-24s", part)));
+            parts.add(sentence("KY " + String.format(Locale.ROOT, "%-24s", part)));
         }
         return parts;
     }
 
-    private List<byte[]> ask(String... sentences) {
-        List<byte[]> all = new ArrayList<>(sentences.length);
-        for (String one : sentences) {
-            if (!unknown(one)) {
-                all.add((one + ";").getBytes(StandardCharsets.US_ASCII));
-            }
-        }
-        return all;
-    }
-
-    private boolean unknown(String question) {
-        return refusals.getOrDefault(question, 0) >= MOST_REFUSALS;
-    }
-
-    /** To be told what is asked, since the answer to what a radio does not know does not say what it was. */
-    @Override
-    public void asked(byte[] question) {
-        lastQuestion = new String(question, 0, question.length - 1, StandardCharsets.US_ASCII);
+    private static byte[] sentence(String text) {
+        return (text + ";").getBytes(StandardCharsets.US_ASCII);
     }
 
     @Override
-    public int listen(byte[] bytes, int length, Consumer<RadioReport> reports) {
-        int answers = 0;
+    public void listen(byte[] bytes, int length, Hearing hearing) {
         for (int i = 0; i < length; i++) {
             char c = (char) (bytes[i] & 0xff);
             if (c == ';') {
-                answers += sentence(sentence.toString(), reports) ? 1 : 0;
+                sentence(sentence.toString(), hearing);
                 sentence.setLength(0);
             } else if (c < ' ' || c > '~' || sentence.length() >= LONGEST_SENTENCE) {
-                reports.accept(new RadioReport.Garbage(sentence.length() + 1));
+                hearing.report(new RadioReport.Garbage(sentence.length() + 1));
                 sentence.setLength(0);
             } else {
                 sentence.append(c);
             }
         }
-        return answers;
     }
 
-    /** @return whether it was an answer */
-    private boolean sentence(String text, Consumer<RadioReport> reports) {
-        if (text.equals("?")) {
-            // Commands with figures are many and each is refused for its own reason; only questions are remembered.
-            if (lastQuestion.length() <= 3) {
-                refusals.merge(lastQuestion, 1, Integer::sum);
-            }
-            reports.accept(new RadioReport.Refused(lastQuestion));
-            return true;
+    private void sentence(String text, Hearing hearing) {
+        if (text.equals("?") || text.equals("E") || text.equals("O")) {
+            hearing.refused();
+            return;
         }
-        if (text.equals("E") || text.equals("O")) {
-            return true;
+        String letters = text.length() >= 2 ? text.substring(0, 2) : "";
+        if (!KNOWN.contains(letters)) {
+            hearing.report(new RadioReport.Garbage(text.length() + 1));
+            return;
         }
-        boolean known = text.length() >= 2 && read(text.substring(0, 2), text.substring(2), reports);
-        if (!known) {
-            reports.accept(new RadioReport.Garbage(text.length() + 1));
+        boolean readable = read(letters, text.substring(2), hearing);
+        if (readable || isPlain(text)) {
+            hearing.answered(letters, readable);
+        } else {
+            hearing.report(new RadioReport.Garbage(text.length() + 1));
         }
-        return known;
     }
 
-    private boolean read(String letters, String rest, Consumer<RadioReport> reports) {
-        switch (letters) {
-            case "FA", "FB" -> {
-                return frequency(letters.equals("FA") ? Vfo.A : Vfo.B, rest, reports);
-            }
-            case "IF" -> {
-                return summary(rest, reports);
-            }
-            case "MD" -> {
-                return mode(rest, reports);
-            }
-            case "DA" -> {
-                return data(rest, reports);
-            }
-            case "PC" -> {
-                return number(rest, 3, value -> reports.accept(new RadioReport.PowerIs(value)));
-            }
-            case "SM" -> {
-                return rest.length() == 5
+    /** An answer of an unusual form still consists of figures, signs and blanks behind its letters. */
+    private static boolean isPlain(String text) {
+        return text.substring(2).chars().allMatch(c -> c >= '0' && c <= '9' || c == ' ' || c == '+' || c == '-');
+    }
+
+    private boolean read(String letters, String rest, Hearing hearing) {
+        return switch (letters) {
+            case "FA" -> frequency(Vfo.A, rest, hearing);
+            case "FB" -> frequency(Vfo.B, rest, hearing);
+            case "IF" -> summary(rest, hearing);
+            case "MD" -> rest.length() == 1 && mode(rest.charAt(0), hearing);
+            case "DA" -> flag(rest, on -> hearing.report(new RadioReport.DataIs(on)));
+            case "PC" -> number(rest, 3, value -> hearing.report(new RadioReport.PowerIs(value)));
+            case "SM" ->
+                rest.length() == 5
                         && number(
                                 rest.substring(1),
                                 4,
-                                value -> reports.accept(new RadioReport.Meter(Math.min(value, RadioState.METER_FULL))));
-            }
-            case "FW" -> {
-                return number(rest, 4, value -> reports.accept(new RadioReport.Bandwidth(value)));
-            }
-            case "FR" -> {
-                return number(rest, 1, value -> reports.accept(new RadioReport.Receiving(value == 1 ? Vfo.B : Vfo.A)));
-            }
-            case "FT" -> {
-                return number(rest, 1, value -> {});
-            }
-            case "TX" -> {
-                reports.accept(new RadioReport.Transmitting(true));
-                return true;
-            }
-            case "RX" -> {
-                reports.accept(new RadioReport.Transmitting(false));
-                return true;
-            }
-            case "AI" -> {
-                return number(rest, 1, value -> {});
-            }
-            case "ID" -> {
-                reports.accept(new RadioReport.Identity(rest));
-                return number(rest, 3, value -> {});
-            }
-            default -> {
-                return false;
-            }
-        }
+                                value -> hearing.report(new RadioReport.Meter(Math.min(value, RadioState.METER_FULL))));
+            case "FW" -> number(rest, 4, value -> hearing.report(new RadioReport.Bandwidth(value)));
+            case "FR" -> flag(rest, b -> receiving(b ? Vfo.B : Vfo.A, hearing));
+            case "FT" -> flag(rest, b -> hearing.report(new RadioReport.SplitIs(b != receivesOnB)));
+            case "TX" -> rest.length() <= 1 && report(new RadioReport.Transmitting(true), hearing);
+            case "RX" -> rest.length() <= 1 && report(new RadioReport.Transmitting(false), hearing);
+            case "AI" -> number(rest, 1, value -> {});
+            case "ID" -> number(rest, 3, value -> hearing.report(new RadioReport.Identity(rest)));
+            default -> false;
+        };
+    }
+
+    private static boolean report(RadioReport report, Hearing hearing) {
+        hearing.report(report);
+        return true;
+    }
+
+    private void receiving(Vfo vfo, Hearing hearing) {
+        receivesOnB = vfo == Vfo.B;
+        hearing.report(new RadioReport.Receiving(vfo));
     }
 
     /** The answer to {@code IF}: frequency, whether it transmits, mode, VFO and split at fixed places. */
-    private boolean summary(String rest, Consumer<RadioReport> reports) {
+    private boolean summary(String rest, Hearing hearing) {
         if (rest.length() != IF_LENGTH - 2) {
             return false;
         }
@@ -221,32 +225,24 @@ public final class SemicolonCat implements RadioDialect {
                 || split > '1') {
             return false;
         }
-        if (!mode(rest.substring(27, 28), reports)) {
-            return false;
-        }
         Vfo which = vfo == '1' ? Vfo.B : Vfo.A;
-        reports.accept(new RadioReport.Receiving(which));
-        reports.accept(new RadioReport.Frequency(which, hz));
-        reports.accept(new RadioReport.Transmitting(transmitting == '1'));
-        reports.accept(new RadioReport.SplitIs(split == '1'));
-        return true;
+        boolean modeKnown = mode(rest.charAt(27), hearing);
+        receiving(which, hearing);
+        hearing.report(new RadioReport.Frequency(which, hz));
+        hearing.report(new RadioReport.Transmitting(transmitting == '1'));
+        hearing.report(new RadioReport.SplitIs(split == '1'));
+        return modeKnown;
     }
 
-    private static boolean frequency(Vfo vfo, String rest, Consumer<RadioReport> reports) {
+    private static boolean frequency(Vfo vfo, String rest, Hearing hearing) {
         Long hz = rest.length() == 11 ? hertz(rest) : null;
-        if (hz == null) {
-            return false;
-        }
-        reports.accept(new RadioReport.Frequency(vfo, hz));
-        return true;
+        return hz != null && report(new RadioReport.Frequency(vfo, hz), hearing);
     }
 
-    private boolean mode(String figure, Consumer<RadioReport> reports) {
-        if (figure.length() != 1) {
-            return false;
-        }
+    /** A mode this program has no name for is reported as unknown. */
+    private static boolean mode(char figure, Hearing hearing) {
         RadioMode read =
-                switch (figure.charAt(0)) {
+                switch (figure) {
                     case '1' -> RadioMode.LSB;
                     case '2' -> RadioMode.USB;
                     case '3' -> RadioMode.CW;
@@ -257,28 +253,16 @@ public final class SemicolonCat implements RadioDialect {
                     case '9' -> RadioMode.RTTY_REVERSE;
                     default -> null;
                 };
-        if (read == null) {
-            return false;
-        }
-        plainMode = read;
-        reportMode(reports);
-        return true;
+        hearing.report(new RadioReport.ModeIs(read));
+        return read != null;
     }
 
-    private boolean data(String rest, Consumer<RadioReport> reports) {
-        if (!rest.equals("0") && !rest.equals("1")) {
+    private static boolean flag(String text, Consumer<Boolean> taker) {
+        if (!text.equals("0") && !text.equals("1")) {
             return false;
         }
-        data = rest.equals("1");
-        reportMode(reports);
+        taker.accept(text.equals("1"));
         return true;
-    }
-
-    private void reportMode(Consumer<RadioReport> reports) {
-        RadioMode mode = plainMode;
-        if (mode != null) {
-            reports.accept(new RadioReport.ModeIs(data ? mode.withData() : mode));
-        }
     }
 
     private static String figure(RadioMode mode) {

@@ -22,6 +22,7 @@ public final class RotorLink implements ManagedLink {
     private volatile RotorState state = RotorState.UNKNOWN;
 
     /**
+     * @param toleranceDegrees it may rest so far from where it was sent
      * @param listener told whenever the state changed, in the link's own thread
      * @param watcher told about every change of the link's state
      */
@@ -29,6 +30,7 @@ public final class RotorLink implements ManagedLink {
             String name,
             DeviceAddress address,
             RotorTravel travel,
+            double toleranceDegrees,
             Clock clock,
             Consumer<RotorState> listener,
             Consumer<LinkStatus> watcher) {
@@ -36,7 +38,7 @@ public final class RotorLink implements ManagedLink {
         this.link = new DeviceLink(
                 name,
                 address,
-                () -> new RotorConversation(name, travel, speed, commands, this::take),
+                () -> new RotorConversation(name, travel, toleranceDegrees, speed, commands, this::take),
                 () -> take(RotorState.UNKNOWN),
                 clock,
                 status -> {
@@ -63,11 +65,14 @@ public final class RotorLink implements ManagedLink {
 
     /** Turns the antenna the nearest way its stop allows, degrees true. */
     public void point(double headingDegrees) {
+        // Only the newest counts: a knob on the screen makes many.
+        commands.removeIf(RotorCommand.Point.class::isInstance);
         commands.add(new RotorCommand.Point(headingDegrees));
     }
 
     /** Raises the antenna, degrees above the horizon. */
     public void raise(double elevationDegrees) {
+        commands.removeIf(RotorCommand.Raise.class::isInstance);
         commands.add(new RotorCommand.Raise(elevationDegrees));
     }
 

@@ -1,18 +1,15 @@
 package yokebar.links.share;
 
-import java.io.BufferedInputStream;
 import java.io.IOException;
-import java.io.InputStream;
-import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayDeque;
 import java.util.Comparator;
+import java.util.Deque;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.CopyOnWriteArraySet;
@@ -21,20 +18,20 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Offers a radio to other programs as semicolon CAT on a TCP port, to any number at once. Questions are answered from what the
+ * Offers a radio to other programs as semicolon CAT on a TCP port, to a number at once. Questions are answered from what the
  * radio last reported, so that many programs cost it nothing; commands go to the radio in turn; only one program keys at a
- * time.
+ * time. No program can hold up the radio or another program: what it does not read in time is not kept for it.
  */
 public final class RadioShare implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(RadioShare.class);
-    private static final int LONGEST_SENTENCE = 128;
-    private static final long WATCH_EVERY_MS = 200;
+    static final int MAX_PROGRAMS = 32;
+    private static final int MAX_INCIDENTS = 20;
 
     private final SharedRadio radio;
     private final Clock clock;
     private final Runnable changed;
-    private final KeyOwner key;
-    private final Set<Program> programs = new CopyOnWriteArraySet<>();
+    private final Set<SharingProgram> programs = new CopyOnWriteArraySet<>();
+    private final Deque<Incident> incidents = new ArrayDeque<>();
     private final ServerSocket server;
     private volatile boolean closed;
 
@@ -44,21 +41,39 @@ public final class RadioShare implements AutoCloseable {
      * @param address its host and port
      * @param since when it connected, UTC
      * @param keys whether it transmits now
+     * @param lastKeyed when it last began to transmit, UTC; null when it never did
      */
-    public record Client(String address, Instant since, boolean keys) {}
+    public record Client(String address, Instant since, boolean keys, @Nullable Instant lastKeyed) {}
+
+    /** What kind of thing happened. */
+    public enum Kind {
+        /** A program transmitted. */
+        TRANSMITTED,
+        /** A program asked to transmit and may not. */
+        NOT_ALLOWED,
+        /** A program was disconnected. */
+        DISCONNECTED,
+        /** The limit ended a program's transmission. */
+        CUT_OFF
+    }
+
+    /**
+     * Something the operator should be able to see.
+     *
+     * @param address host and port of the program
+     * @param sentence what happened, and why
+     */
+    public record Incident(Instant at, Kind kind, String address, String sentence) {}
 
     /**
      * @param port 0 for any free port
-     * @param longestKey how long a program may transmit without a break
-     * @param changed run when a program came, went, keyed or let go
+     * @param changed run when a program came, went, keyed or stopped keying
      * @throws IOException when the port cannot be had
      */
-    public RadioShare(SharedRadio radio, int port, Duration longestKey, Clock clock, Runnable changed)
-            throws IOException {
+    public RadioShare(SharedRadio radio, int port, Clock clock, Runnable changed) throws IOException {
         this.radio = radio;
         this.clock = clock;
         this.changed = changed;
-        this.key = new KeyOwner(radio, longestKey);
         this.server = new ServerSocket();
         server.setReuseAddress(true);
         try {
@@ -68,7 +83,6 @@ public final class RadioShare implements AutoCloseable {
             throw e;
         }
         thread("radio-share-" + server.getLocalPort(), this::accept);
-        thread("radio-share-watch-" + server.getLocalPort(), this::watch);
     }
 
     public int port() {
@@ -78,16 +92,32 @@ public final class RadioShare implements AutoCloseable {
     /** The programs connected now, the longest connected first. */
     public List<Client> clients() {
         return programs.stream()
-                .map(p -> new Client(p.address, p.since, key.isKeyedBy(p.sentences)))
+                .map(SharingProgram::view)
                 .sorted(Comparator.comparing(Client::since))
                 .toList();
     }
 
-    /** Tells the programs that asked for it; to be called when the radio reported something new. */
+    /** What happened lately, the newest first. */
+    public List<Incident> incidents() {
+        synchronized (incidents) {
+            return List.copyOf(incidents);
+        }
+    }
+
+    /** Tells the programs that asked for it; to be called when the radio reported something new. Never blocks. */
     public void moved() {
-        for (Program program : programs) {
-            if (program.sentences.pushes()) {
-                program.tell(program.sentences.news());
+        programs.forEach(SharingProgram::moved);
+    }
+
+    /** Tells a program that the limit ended its transmission. Never blocks. */
+    public void stopped(Object owner) {
+        for (SharingProgram program : programs) {
+            if (program.isOwner(owner)) {
+                incident(
+                        Kind.CUT_OFF,
+                        program.address(),
+                        "Its transmission was ended because it had reached the time limit.");
+                program.stopped();
             }
         }
     }
@@ -96,16 +126,17 @@ public final class RadioShare implements AutoCloseable {
     public void close() {
         closed = true;
         closeQuietly(server);
-        programs.forEach(Program::hangUp);
+        programs.forEach(program -> program.hangUp(null));
     }
 
-    private static void thread(String name, Runnable task) {
+    static Thread thread(String name, Runnable task) {
         Thread thread = new Thread(task, name);
         thread.setDaemon(true);
         thread.start();
+        return thread;
     }
 
-    private static void closeQuietly(AutoCloseable what) {
+    static void closeQuietly(AutoCloseable what) {
         try {
             what.close();
         } catch (Exception e) {
@@ -117,97 +148,77 @@ public final class RadioShare implements AutoCloseable {
         while (!closed) {
             try {
                 Socket socket = server.accept();
-                socket.setTcpNoDelay(true);
-                Program program = new Program(socket);
+                if (programs.size() >= MAX_PROGRAMS) {
+                    incident(
+                            Kind.DISCONNECTED,
+                            SharingProgram.words(socket),
+                            "It was turned away: " + MAX_PROGRAMS + " programs use the radio already.");
+                    closeQuietly(socket);
+                    continue;
+                }
+                SharingProgram program = new SharingProgram(socket, radio, this, clock.instant());
                 programs.add(program);
-                thread("radio-share-program", program::serve);
+                program.start();
                 changed.run();
             } catch (IOException e) {
                 if (!closed) {
                     LOG.warn("A program could not be let in to the radio", e);
+                    pause();
                 }
             }
         }
     }
 
-    private void watch() {
-        while (!closed) {
-            key.watch();
-            try {
-                Thread.sleep(WATCH_EVERY_MS);
-            } catch (InterruptedException e) {
-                return;
-            }
+    /** Without a pause a computer that has no more connections to give would do nothing but ask for one. */
+    private static void pause() {
+        try {
+            Thread.sleep(200);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
         }
     }
 
-    /** One program's connection. */
-    private final class Program {
-        private final Socket socket;
-        private final String address;
-        private final Instant since = clock.instant();
-        private final ShareSentences sentences = new ShareSentences(radio, key);
-        private @Nullable OutputStream out;
-        private String lastNews = "";
-
-        Program(Socket socket) throws IOException {
-            this.socket = socket;
-            this.out = socket.getOutputStream();
-            this.address = socket.getInetAddress().getHostAddress() + ":" + socket.getPort();
+    /** A program is gone. */
+    void gone(SharingProgram program, @Nullable String reason) {
+        if (reason != null) {
+            incident(Kind.DISCONNECTED, program.address(), reason);
         }
-
-        private void serve() {
-            StringBuilder sentence = new StringBuilder();
-            try (InputStream in = new BufferedInputStream(socket.getInputStream())) {
-                for (int b = in.read(); b >= 0; b = in.read()) {
-                    if (b == ';') {
-                        obey(sentence.toString());
-                        sentence.setLength(0);
-                    } else if (b > ' ' && sentence.length() < LONGEST_SENTENCE || b == ' ' && !sentence.isEmpty()) {
-                        sentence.append((char) b);
-                    }
-                }
-            } catch (IOException e) {
-                LOG.debug("The program at {} hung up", address, e);
-            }
-            hangUp();
+        if (programs.remove(program)) {
+            changed.run();
         }
+    }
 
-        private void obey(String sentence) {
-            boolean keyed = key.isKeyedBy(sentences);
-            send(sentences.answer(sentence));
-            if (key.isKeyedBy(sentences) != keyed) {
-                changed.run();
-            }
+    void keyAsked(SharingProgram program, boolean granted, String why) {
+        boolean news = granted
+                ? incident(Kind.TRANSMITTED, program.address(), "It transmitted.")
+                : incident(Kind.NOT_ALLOWED, program.address(), "It asked to transmit and was refused: " + why + ".");
+        if (news) {
+            changed.run();
         }
+    }
 
-        /** Passes on news, unless they are none: most reports are of the meter. */
-        private synchronized void tell(String news) {
-            if (!news.equals(lastNews)) {
-                lastNews = news;
-                send(news);
-            }
-        }
+    Instant now() {
+        return clock.instant();
+    }
 
-        private synchronized void send(String text) {
-            OutputStream open = out;
-            if (open == null || text.isEmpty()) {
-                return;
+    /** Notes an incident; one that repeats the newest only renews its time. */
+    private boolean incident(Kind kind, String address, String sentence) {
+        synchronized (incidents) {
+            Incident newest = incidents.peekFirst();
+            boolean again = newest != null
+                    && newest.kind() == kind
+                    && newest.address().equals(address)
+                    && newest.sentence().equals(sentence);
+            if (again) {
+                incidents.pollFirst();
+            } else {
+                LOG.info("Shared radio, program at {}: {}", address, sentence);
             }
-            try {
-                open.write(text.getBytes(StandardCharsets.US_ASCII));
-            } catch (IOException e) {
-                LOG.debug("The program at {} takes no answer", address, e);
-                out = null;
+            incidents.addFirst(new Incident(clock.instant(), kind, address, sentence));
+            while (incidents.size() > MAX_INCIDENTS) {
+                incidents.pollLast();
             }
-        }
-
-        private void hangUp() {
-            if (programs.remove(this)) {
-                key.release(sentences);
-                closeQuietly(socket);
-                changed.run();
-            }
+            return !again;
         }
     }
 }

@@ -1,13 +1,37 @@
 package yokebar.links.share;
 
+import java.util.concurrent.CompletableFuture;
 import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioState;
+import yokebar.links.radio.CommandOutcome;
+import yokebar.links.radio.Keying;
 
-/** The radio that is offered to other programs. */
+/** The radio behind a sharing port. */
 public interface SharedRadio {
-
-    /** What it last reported; {@link RadioState#UNKNOWN} while it is not connected. */
+    /** What it reported lately. */
     RadioState state();
 
-    void tell(RadioCommand command);
+    /** Tells it something; must not block. */
+    CompletableFuture<CommandOutcome> tell(RadioCommand command);
+
+    /** The highest frequency it can be told, Hz. */
+    long maxHz();
+
+    /**
+     * Asks to transmit.
+     *
+     * @param text whether the radio keys a text by itself
+     */
+    Keying.Answer press(Object program, boolean text);
+
+    /** @return false when another one transmits */
+    boolean release(Object program);
+
+    /** Whether somebody may set frequency, mode and power: not while another one transmits. */
+    boolean mayCommand(Object program);
+
+    boolean isKeyedBy(Object program);
+
+    /** Whether programs may transmit at all. */
+    boolean mayTransmit();
 }

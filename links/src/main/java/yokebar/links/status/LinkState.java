@@ -7,8 +7,15 @@ public enum LinkState {
     STARTING,
     /** Connected, and data came lately. */
     LIVE,
+    /** Connected, but its answers take long; how long is known. */
+    SLOW,
     /** Connected, but nothing was heard for long. */
     QUIET,
     /** Something is in the way; the reason and the next try are known. */
-    TROUBLE
+    TROUBLE;
+
+    /** Whether it is connected and does what it is asked. */
+    public boolean works() {
+        return this == LIVE || this == SLOW;
+    }
 }

@@ -20,6 +20,7 @@ import yokebar.core.adif.AdiStream;
 import yokebar.links.device.KeptLink;
 import yokebar.links.status.LinkStatus;
 import yokebar.links.status.Pauses;
+import yokebar.links.wire.WebRequestSign;
 
 /**
  * Listens on a TCP port for programs that write ADIF records. A record is passed on as soon as its end is there; a program is
@@ -130,11 +131,29 @@ public final class StreamListener extends KeptLink {
         byte[] piece = new byte[PIECE_BYTES];
         try (program;
                 InputStream in = program.getInputStream()) {
-            for (int read = in.read(piece); read >= 0; read = in.read(piece)) {
-                pass(stream.take(piece, read), sender);
+            int held = 0;
+            WebRequestSign.Verdict verdict = WebRequestSign.Verdict.UNDECIDED;
+            for (int read = in.read(piece, held, piece.length - held);
+                    read >= 0;
+                    read = in.read(piece, held, piece.length - held)) {
+                held += read;
+                if (verdict == WebRequestSign.Verdict.UNDECIDED) {
+                    verdict = WebRequestSign.of(piece, held);
+                }
+                if (verdict == WebRequestSign.Verdict.WEB_REQUEST) {
+                    LOG.warn("{} sent a web request to TCP port {}; nothing was taken from it", sender, port());
+                    return;
+                }
+                if (verdict == WebRequestSign.Verdict.PROGRAM) {
+                    pass(stream.take(piece, held), sender);
+                    held = 0;
+                }
                 if (stream.overfull()) {
                     break;
                 }
+            }
+            if (held > 0) {
+                pass(stream.take(piece, held), sender);
             }
         } catch (IOException e) {
             LOG.debug("{} hung up", sender, e);

@@ -3,7 +3,7 @@ package yokebar.links.wire;
 import org.jspecify.annotations.Nullable;
 
 /** Where a device is reached. */
-public sealed interface DeviceAddress permits TcpAddress, SerialAddress {
+public sealed interface DeviceAddress permits TcpAddress, SerialAddress, BusAddress {
 
     /** @throws LinkFault saying what is in the way */
     Wire open() throws LinkFault;

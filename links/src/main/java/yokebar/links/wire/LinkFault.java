@@ -19,6 +19,7 @@ public final class LinkFault extends IOException {
         NO_ANSWER("no answer"),
         GARBAGE("answers make no sense"),
         LOST("connection lost"),
+        NO_READING("tells no frequency"),
         STUCK("does not turn");
 
         private final String brief;

@@ -2,9 +2,11 @@ package yokebar.links.fuzz;
 
 import java.util.List;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import yokebar.core.radio.RadioReport;
 import yokebar.links.radio.FramedCat;
+import yokebar.links.radio.Heard;
 import yokebar.links.radio.RadioDialect;
 import yokebar.links.radio.SemicolonCat;
 import yokebar.links.rotor.EasycommTarget;
@@ -54,10 +56,10 @@ record FuzzTarget(String name, List<byte[]> seeds, Supplier<Ear> ear) {
 
     private static Ear radio(RadioDialect dialect) {
         return (bytes, length) -> {
-            StringBuilder heard = new StringBuilder();
-            int answers = dialect.listen(
-                    bytes, length, report -> heard.append(sign(report)).append(' '));
-            return heard + (answers > 0 ? "answer" : "nothing");
+            Heard heard = new Heard();
+            dialect.listen(bytes, length, heard);
+            return heard.reports().stream().map(FuzzTarget::sign).collect(Collectors.joining(" "))
+                    + (heard.answers() > 0 ? " answer" : " nothing");
         };
     }
 
@@ -68,7 +70,7 @@ record FuzzTarget(String name, List<byte[]> seeds, Supplier<Ear> ear) {
             return kind + f.vfo() + (f.hz() == 0 ? "0" : f.hz() > 1_000_000_000 ? "high" : "");
         }
         if (report instanceof RadioReport.ModeIs m) {
-            return kind + m.mode();
+            return kind + m.plain();
         }
         return kind;
     }

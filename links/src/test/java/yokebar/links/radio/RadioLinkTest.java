@@ -40,14 +40,15 @@ class RadioLinkTest {
                 "Petrel 100",
                 address,
                 SemicolonCat::new,
-                RadioLink.POLL_EVERY,
+                RadioLink.Habits.STANDARD,
                 Clock.systemUTC(),
-                state -> {
-                    if (state.frequencyHz() != null) {
-                        heard.add(state.frequencyHz());
-                    }
-                },
-                status -> {});
+                RadioLink.Listeners.of(
+                        state -> {
+                            if (state.frequencyHz() != null) {
+                                heard.add(state.frequencyHz());
+                            }
+                        },
+                        status -> {}));
     }
 
     @AfterEach
@@ -86,8 +87,8 @@ class RadioLinkTest {
         await(
                 "mode, key and split",
                 () -> link.state().mode() == RadioMode.CW
-                        && link.state().transmitting()
-                        && link.state().split());
+                        && link.state().isTransmitting()
+                        && link.state().isSplit());
     }
 
     @Test

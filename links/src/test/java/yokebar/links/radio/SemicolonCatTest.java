@@ -3,7 +3,6 @@ package yokebar.links.radio;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -20,11 +19,14 @@ import yokebar.core.radio.Vfo;
 
 class SemicolonCatTest {
     private final SemicolonCat cat = new SemicolonCat();
-    private final List<RadioReport> reports = new ArrayList<>();
+    private final Heard heard = new Heard();
+    private final List<RadioReport> reports = heard.reports();
 
     private int hear(String text) {
         byte[] bytes = text.getBytes(StandardCharsets.ISO_8859_1);
-        return cat.listen(bytes, bytes.length, reports::add);
+        int before = heard.answers();
+        cat.listen(bytes, bytes.length, heard);
+        return heard.answers() - before;
     }
 
     private static List<String> words(List<byte[]> sentences) {
@@ -68,9 +70,9 @@ class SemicolonCatTest {
         assertThat(reports)
                 .containsExactly(
                         new RadioReport.ModeIs(RadioMode.USB),
-                        new RadioReport.ModeIs(RadioMode.DATA_U),
-                        new RadioReport.ModeIs(RadioMode.DATA_L),
-                        new RadioReport.ModeIs(RadioMode.LSB));
+                        new RadioReport.DataIs(true),
+                        new RadioReport.ModeIs(RadioMode.LSB),
+                        new RadioReport.DataIs(false));
     }
 
     @Test
@@ -83,9 +85,17 @@ class SemicolonCatTest {
 
     @Test
     void nonsenseNeverBecomesAFrequency() {
-        assertThat(hear("FA1407400;FAabcdefghijk;IF00014074000;XX1;MD8;\u0080\u00ff;"))
-                .isZero();
+        hear("FA1407400;FAabcdefghijk;IF00014074000;XX1;\u0080\u00ff;");
+        assertThat(heard.unreadable()).containsExactly("FA", "IF");
+        assertThat(heard.answered()).isEmpty();
         assertThat(reports).isNotEmpty().allMatch(RadioReport.Garbage.class::isInstance);
+    }
+
+    @Test
+    void unknownModeIsUnknownAndTheRestOfTheSummaryCounts() {
+        hear("IF00007010000     +000000 0018001000 ;MD8;");
+        assertThat(reports).contains(new RadioReport.ModeIs(null), new RadioReport.Frequency(Vfo.A, 7_010_000));
+        assertThat(heard.unreadable()).containsExactly("IF", "MD");
     }
 
     @Test
@@ -97,36 +107,49 @@ class SemicolonCatTest {
     }
 
     @Test
-    void aQuestionARadioKeepsRefusingIsNotAskedAgain() {
-        for (int i = 0; i < 3; i++) {
-            assertThat(words(cat.slowQuestions())).contains("DA;");
-            cat.asked("DA;".getBytes(StandardCharsets.US_ASCII));
-            assertThat(hear("?;")).isEqualTo(1);
-        }
-        assertThat(words(cat.slowQuestions())).doesNotContain("DA;").contains("FA;");
-        assertThat(words(cat.say(new RadioCommand.SetMode(RadioMode.DATA_U)))).containsExactly("MD2;", "IF;");
+    void radioWithoutDataModesIsNotToldToSwitchThem() {
+        assertThat(words(cat.say(new RadioCommand.SetMode(RadioMode.USB)).sentences()))
+                .containsExactly("MD2;", "DA0;");
+        cat.knows("DA", false);
+        assertThat(words(cat.say(new RadioCommand.SetMode(RadioMode.USB)).sentences()))
+                .containsExactly("MD2;");
+        cat.knows("DA", true);
+        assertThat(words(cat.say(new RadioCommand.SetMode(RadioMode.USB)).sentences()))
+                .containsExactly("MD2;", "DA0;");
+    }
+
+    @Test
+    void refusalsAreNoReports() {
+        assertThat(hear("?;E;O;")).isEqualTo(3);
+        assertThat(heard.refusedCount()).isEqualTo(3);
+        assertThat(reports).isEmpty();
     }
 
     @Test
     void commandsInTheRadiosWords() {
-        assertThat(words(cat.say(new RadioCommand.Tune(Vfo.B, 14_074_000)))).containsExactly("FB00014074000;");
-        assertThat(words(cat.say(new RadioCommand.SetPower(5)))).containsExactly("PC005;", "PC;");
-        assertThat(words(cat.say(new RadioCommand.Key(true)))).startsWith("TX0;");
-        assertThat(words(cat.say(new RadioCommand.Key(false)))).startsWith("RX;");
-        assertThat(words(cat.say(new RadioCommand.SetSplit(true)))).startsWith("FT1;");
-        assertThat(words(cat.say(new RadioCommand.Receive(Vfo.B)))).startsWith("FR1;");
-        assertThat(words(cat.say(new RadioCommand.SendText("cq de CU9QYB; test"))))
+        assertThat(said(new RadioCommand.Tune(Vfo.B, 14_074_000))).containsExactly("FB00014074000;");
+        assertThat(said(new RadioCommand.SetPower(5))).containsExactly("PC005;");
+        assertThat(said(new RadioCommand.Key(true))).containsExactly("TX0;");
+        assertThat(said(new RadioCommand.Key(false))).containsExactly("RX;");
+        assertThat(said(new RadioCommand.SetSplit(true))).containsExactly("FT1;");
+        assertThat(said(new RadioCommand.Receive(Vfo.B))).containsExactly("FR1;");
+        assertThat(said(new RadioCommand.SendText("cq de CU9QYB; test")))
                 .containsExactly("KY CQ DE CU9QYB TEST       ;");
+        hear("FR1;");
+        assertThat(said(new RadioCommand.SetSplit(true))).as("receiving on B").containsExactly("FT0;");
+    }
+
+    private List<String> said(RadioCommand command) {
+        return words(cat.say(command).sentences());
     }
 
     @ParameterizedTest
     @EnumSource(RadioMode.class)
     void everyModeSetIsTheModeRead(RadioMode mode) {
-        String said =
-                String.join("", words(cat.say(new RadioCommand.SetMode(mode))).subList(0, 2));
-        hear(said);
-        RadioReport last = reports.get(reports.size() - 1);
-        assertThat(last).isEqualTo(new RadioReport.ModeIs(mode));
+        hear(String.join("", said(new RadioCommand.SetMode(mode))));
+        FreshState fresh = new FreshState();
+        reports.forEach(report -> fresh.take(report, 0));
+        assertThat(fresh.state().mode()).isEqualTo(mode);
     }
 
     @Provide
@@ -161,16 +184,17 @@ class SemicolonCatTest {
             @ForAll("streams") byte[] stream, @ForAll("streams") byte[] more) {
         SemicolonCat whole = new SemicolonCat();
         SemicolonCat pieces = new SemicolonCat();
-        List<RadioReport> fromWhole = new ArrayList<>();
-        List<RadioReport> fromPieces = new ArrayList<>();
+        Heard heardWhole = new Heard();
+        Heard heardPieces = new Heard();
         for (byte[] part : List.of(stream, more)) {
-            whole.listen(part, part.length, fromWhole::add);
+            whole.listen(part, part.length, heardWhole);
             for (byte b : part) {
-                pieces.listen(new byte[] {b}, 1, fromPieces::add);
+                pieces.listen(new byte[] {b}, 1, heardPieces);
             }
         }
-        assertThat(fromPieces).isEqualTo(fromWhole);
-        assertThat(fromWhole).allSatisfy(report -> {
+        assertThat(heardPieces.reports()).isEqualTo(heardWhole.reports());
+        assertThat(heardPieces.answered()).isEqualTo(heardWhole.answered());
+        assertThat(heardWhole.reports()).allSatisfy(report -> {
             if (report instanceof RadioReport.Frequency frequency) {
                 assertThat(frequency.hz()).isBetween(0L, 99_999_999_999L);
             }

@@ -59,10 +59,9 @@ class SerialRadioTest {
                 "The radio",
                 new SerialAddress(path.toString(), 38_400),
                 dialect,
-                RadioLink.POLL_EVERY,
+                RadioLink.Habits.STANDARD,
                 Clock.systemUTC(),
-                state -> {},
-                status -> {});
+                RadioLink.Listeners.of(state -> {}, status -> {}));
     }
 
     private boolean on(long hz) {
@@ -114,7 +113,9 @@ class SerialRadioTest {
             assertThat(radio.front().data()).isTrue();
             link.tell(new RadioCommand.SetSplit(true));
             link.tell(new RadioCommand.Key(true));
-            await("split and keyed", () -> link.state().split() && link.state().transmitting());
+            await(
+                    "split and keyed",
+                    () -> link.state().isSplit() && link.state().isTransmitting());
             assertThat(link.state().transmitHz()).isEqualTo(433_000_000L);
         }
     }

@@ -30,6 +30,8 @@ class ThirdDialectTest {
 
     /** Lines of plain words: {@code freq?} is answered by {@code freq 14074000}. */
     private static final class PlainWords implements RadioDialect {
+        private static final Question FREQUENCY = Question.of("freq", ascii("freq?"));
+
         private final StringBuilder line = new StringBuilder();
 
         @Override
@@ -38,41 +40,46 @@ class ThirdDialectTest {
         }
 
         @Override
-        public List<byte[]> quickQuestions() {
-            return List.of(ascii("freq?"));
+        public List<Question> quickQuestions() {
+            return List.of(FREQUENCY);
         }
 
         @Override
-        public List<byte[]> slowQuestions() {
+        public List<Question> slowQuestions() {
             return List.of();
         }
 
         @Override
-        public List<byte[]> say(RadioCommand command) {
-            return command instanceof RadioCommand.Tune tune ? List.of(ascii("freq " + tune.hz())) : List.of();
+        public Instruction say(RadioCommand command) {
+            return command instanceof RadioCommand.Tune tune
+                    ? new Instruction(List.of(ascii("freq " + tune.hz())), false, FREQUENCY)
+                    : new Instruction(List.of(), false, null);
         }
 
         @Override
-        public int listen(byte[] bytes, int length, Consumer<RadioReport> reports) {
-            int answers = 0;
+        public long maxHz() {
+            return 999_999_999_999L;
+        }
+
+        @Override
+        public void listen(byte[] bytes, int length, Hearing hearing) {
             for (int i = 0; i < length; i++) {
                 if (bytes[i] != '\n') {
                     line.append((char) bytes[i]);
                 } else {
-                    answers += read(line.toString(), reports) ? 1 : 0;
+                    read(line.toString(), hearing);
                     line.setLength(0);
                 }
             }
-            return answers;
         }
 
-        private static boolean read(String text, Consumer<RadioReport> reports) {
+        private static void read(String text, Hearing hearing) {
             if (!text.matches("freq \\d{1,12}")) {
-                reports.accept(new RadioReport.Garbage(text.length()));
-                return false;
+                hearing.report(new RadioReport.Garbage(text.length()));
+                return;
             }
-            reports.accept(new RadioReport.Frequency(Vfo.A, Long.parseLong(text.substring(5))));
-            return true;
+            hearing.report(new RadioReport.Frequency(Vfo.A, Long.parseLong(text.substring(5))));
+            hearing.answered("freq", true);
         }
 
         private static byte[] ascii(String text) {
@@ -121,10 +128,9 @@ class ThirdDialectTest {
                 "Talker",
                 new TcpAddress("127.0.0.1", radio.getLocalPort()),
                 dialects,
-                RadioLink.POLL_EVERY,
+                RadioLink.Habits.STANDARD,
                 Clock.systemUTC(),
-                listener,
-                status -> {});
+                RadioLink.Listeners.of(listener, status -> {}));
     }
 
     /** A radio that answers in plain words; closed, it is gone. */

@@ -33,6 +33,7 @@ class RotorLinkTest {
                 "Windrose",
                 new TcpAddress("127.0.0.1", rotator.port()),
                 STOP_AT_SOUTH,
+                3,
                 Clock.systemUTC(),
                 state -> {},
                 status -> {});

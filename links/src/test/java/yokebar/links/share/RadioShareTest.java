@@ -9,12 +9,10 @@ import java.net.InetAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
-import java.time.Duration;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioMode;
 import yokebar.core.radio.RadioState;
 import yokebar.links.radio.RadioLink;
@@ -28,6 +26,7 @@ class RadioShareTest {
     private HfRadio radio;
     private RadioLink link;
     private RadioShare share;
+    private volatile boolean mayTransmit = true;
 
     @BeforeEach
     void connect() throws IOException {
@@ -39,7 +38,7 @@ class RadioShareTest {
             }
         });
         await("the radio", () -> link.state().powerW() != null && link.state().mode() == RadioMode.DATA_U);
-        share = shareFor(Duration.ofMinutes(5));
+        share = shareOf(link);
     }
 
     private static RadioLink linkTo(int port, java.util.function.Consumer<RadioState> listener) {
@@ -47,31 +46,15 @@ class RadioShareTest {
                 "Radio",
                 new TcpAddress("127.0.0.1", port),
                 SemicolonCat::new,
-                RadioLink.POLL_EVERY,
+                RadioLink.Habits.STANDARD,
                 Clock.systemUTC(),
-                listener,
-                status -> {});
+                RadioLink.Listeners.of(listener, status -> {}));
         link.start();
         return link;
     }
 
-    private RadioShare shareFor(Duration longestKey) throws IOException {
-        return new RadioShare(
-                new SharedRadio() {
-                    @Override
-                    public RadioState state() {
-                        return link.state();
-                    }
-
-                    @Override
-                    public void tell(RadioCommand command) {
-                        link.tell(command);
-                    }
-                },
-                0,
-                longestKey,
-                Clock.systemUTC(),
-                () -> {});
+    private RadioShare shareOf(RadioLink shared) throws IOException {
+        return new RadioShare(new LinkedRadio(() -> shared, () -> mayTransmit), 0, Clock.systemUTC(), () -> {});
     }
 
     @AfterEach
@@ -147,25 +130,15 @@ class RadioShareTest {
             assertThat(share.clients().stream().filter(RadioShare.Client::keys)).hasSize(1);
             assertThat(other.ask("TX0;")).isEqualTo("?;");
             assertThat(other.ask("RX;")).isEqualTo("?;");
+            assertThat(other.ask("FA00007010000;")).isEqualTo("?;");
             assertThat(radio.front().transmitting()).isTrue();
             one.close();
             await("released", () -> !radio.front().transmitting());
-            await("reported", () -> !link.state().transmitting());
+            await("reported", () -> !link.state().isTransmitting());
             other.say("TX;");
             await("now the other", () -> radio.front().transmitting());
             other.say("RX;");
             await("released again", () -> !radio.front().transmitting());
-        }
-    }
-
-    @Test
-    void theKeyIsReleasedAfterTheSetTime() throws IOException {
-        share.close();
-        share = shareFor(Duration.ofMillis(300));
-        try (Program one = new Program(share.port())) {
-            one.say("TX;");
-            await("keyed", () -> radio.front().transmitting());
-            await("released by itself", () -> !radio.front().transmitting());
         }
     }
 

@@ -2,10 +2,10 @@ package yokebar.links.share;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.CompletableFuture;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
@@ -17,11 +17,19 @@ import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioMode;
 import yokebar.core.radio.RadioState;
 import yokebar.core.radio.Vfo;
+import yokebar.links.radio.CommandOutcome;
+import yokebar.links.radio.Keying;
 
 /** Each sentence a program may say to the shared radio, and what it gets. */
 class ShareSentencesTest {
     private final List<RadioCommand> told = new ArrayList<>();
     private RadioState state = new RadioState(14_025_000L, 7_010_000L, Vfo.A, RadioMode.CW, true, false, 50, 12, 500);
+
+    private boolean mayTransmit = true;
+    private boolean anotherKeys;
+    private CommandOutcome outcome = CommandOutcome.DONE;
+    private Object keyedBy;
+    private final List<String> sent = new ArrayList<>();
 
     private final SharedRadio radio = new SharedRadio() {
         @Override
@@ -30,12 +38,63 @@ class ShareSentencesTest {
         }
 
         @Override
-        public void tell(RadioCommand command) {
+        public CompletableFuture<CommandOutcome> tell(RadioCommand command) {
             told.add(command);
+            return CompletableFuture.completedFuture(outcome);
+        }
+
+        @Override
+        public long maxHz() {
+            return 99_999_999_999L;
+        }
+
+        @Override
+        public Keying.Answer press(Object program, boolean text) {
+            if (anotherKeys) {
+                return Keying.Answer.KEYED_BY_ANOTHER;
+            }
+            if (state.equals(RadioState.UNKNOWN)) {
+                return Keying.Answer.NOT_CONNECTED;
+            }
+            keyedBy = program;
+            return Keying.Answer.YES;
+        }
+
+        @Override
+        public boolean release(Object program) {
+            boolean was = keyedBy == program || keyedBy == null && !anotherKeys;
+            keyedBy = was ? null : keyedBy;
+            return was;
+        }
+
+        @Override
+        public boolean mayCommand(Object program) {
+            return !anotherKeys;
+        }
+
+        @Override
+        public boolean isKeyedBy(Object program) {
+            return keyedBy == program;
+        }
+
+        @Override
+        public boolean mayTransmit() {
+            return mayTransmit;
         }
     };
 
-    private final ShareSentences sentences = new ShareSentences(radio, new KeyOwner(radio, Duration.ofMinutes(1)));
+    private final ShareSentences sentences = new ShareSentences(radio, new ShareSentences.Events() {
+        @Override
+        public void send(String text) {
+            sent.add(text);
+        }
+
+        @Override
+        public void keyAsked(boolean granted, String why) {
+            asked.add(granted ? "granted" : why);
+        }
+    });
+    private final List<String> asked = new ArrayList<>();
 
     @ParameterizedTest
     @CsvSource({
@@ -163,12 +222,68 @@ class ShareSentencesTest {
     }
 
     @Test
-    void theKeyIsHeldAndLetGo() {
-        assertThat(sentences.answer("RX")).as("it did not hold it").isEqualTo("?;");
+    void keyIsHeldAndReleased() {
+        assertThat(sentences.answer("RX")).as("receiving already is no error").isEmpty();
         assertThat(sentences.answer("TX")).isEmpty();
         assertThat(sentences.answer("TX1")).isEmpty();
+        assertThat(keyedBy).isNotNull();
         assertThat(sentences.answer("RX")).isEmpty();
-        assertThat(told).containsExactly(new RadioCommand.Key(true), new RadioCommand.Key(false));
+        assertThat(keyedBy).isNull();
+        assertThat(sentences.answer("KY")).as("room in the key buffer").isEqualTo("KY0;");
+    }
+
+    @Test
+    void withoutPermissionNothingTransmits() {
+        mayTransmit = false;
+        for (String keying : List.of("TX", "TX1", "KY CQ")) {
+            assertThat(sentences.answer(keying)).isEqualTo("?;");
+        }
+        assertThat(told).isEmpty();
+        assertThat(keyedBy).isNull();
+        assertThat(asked).hasSize(3).allMatch("programs may not transmit with this radio"::equals);
+        assertThat(sentences.answer("FA00021200000"))
+                .as("tuning is not transmitting")
+                .isEmpty();
+    }
+
+    @Test
+    void whileAnotherKeysNothingIsSet() {
+        anotherKeys = true;
+        for (String command :
+                List.of("FA00021200000", "FB00021200000", "MD2", "DA1", "PC010", "FR1", "FT1", "KY CQ", "TX", "RX")) {
+            assertThat(sentences.answer(command)).as(command).isEqualTo("?;");
+        }
+        assertThat(told).isEmpty();
+        assertThat(sentences.answer("FA")).as("reading goes on").isEqualTo("FA00014025000;");
+        assertThat(sentences.answer("KY")).isEqualTo("KY1;");
+    }
+
+    @Test
+    void whatTheRadioRefusesIsRefusedToTheProgramAndNotGivenBackAsSet() {
+        outcome = CommandOutcome.REFUSED;
+        sentences.answer("FA00021200000");
+        assertThat(sent).containsExactly("?;");
+        assertThat(sentences.answer("FA")).isEqualTo("FA00014025000;");
+        outcome = CommandOutcome.DROPPED;
+        assertThat(sentences.answer("FA00021200000")).isEqualTo("?;");
+    }
+
+    @Test
+    void whatIsNotKnownIsRefusedAndNotMadeUp() {
+        state = new RadioState(14_025_000L, null, Vfo.A, null, null, null, null, null, null);
+        for (String unknown : List.of("FB", "IF", "MD", "DA", "FT", "PC")) {
+            assertThat(sentences.answer(unknown)).as(unknown).isEqualTo("?;");
+        }
+        assertThat(sentences.news()).isEqualTo("FA00014025000;");
+    }
+
+    @Test
+    void bothVfosSettleApart() {
+        sentences.answer("FA00021200000");
+        sentences.answer("FB00021300000");
+        state = new RadioState(21_200_000L, 7_010_000L, Vfo.A, RadioMode.CW, true, false, 50, 12, 500);
+        assertThat(sentences.answer("FA")).isEqualTo("FA00021200000;");
+        assertThat(sentences.answer("FB")).isEqualTo("FB00021300000;");
     }
 
     @Property(tries = 500)
