@@ -54,7 +54,7 @@ public final class DeviceHookup<L extends ManagedLink> extends Coupling {
     }
 
     public boolean live() {
-        return status().state() == LinkState.LIVE;
+        return status().state().works();
     }
 
     @Override
@@ -100,7 +100,7 @@ public final class DeviceHookup<L extends ManagedLink> extends Coupling {
         long until = System.nanoTime() + TEST_WITHIN.toNanos();
         do {
             Optional<String> answered =
-                    open.get().status().state() == LinkState.LIVE ? proof.apply(open.get()) : Optional.empty();
+                    open.get().status().state().works() ? proof.apply(open.get()) : Optional.empty();
             if (answered.isPresent()) {
                 return new Proof(true, answered.get());
             }

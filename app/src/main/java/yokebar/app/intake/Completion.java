@@ -123,7 +123,10 @@ class Completion {
         Completed given = ofSource(new Completed(arrival.fields(), ownCall, told, null, null), path.options());
         boolean today =
                 path.source().program() && RadioCompletion.madeWithin(ONE_SITTING, arrival.fields(), clock.instant());
-        Completed made = today ? madeToday(arrival.raw(), given, settings) : given;
+        Long radioId = path.options().radioId() != null
+                ? path.options().radioId()
+                : radios.onlyOne().orElse(null);
+        Completed made = today ? madeToday(arrival.raw(), given, radioId, settings) : given;
         Completed known = path.options().lookUp() ? lookedUp(made) : made;
         return path.source().program() ? placed(channelled(known)) : known;
     }
@@ -183,18 +186,20 @@ class Completion {
     }
 
     private synchronized Completed madeToday(
-            String raw, Completed record, Map<Optional<Long>, ContactSetting> settings) {
+            String raw, Completed record, @Nullable Long sourceRadio, Map<Optional<Long>, ContactSetting> settings) {
         Made made = before.get(raw);
         if (made == null) {
             RadioCompletion.Completed onRadio = RadioCompletion.madeWithin(JUST_NOW, record.fields(), clock.instant())
-                    ? RadioCompletion.complete(record.fields(), radios.readings())
+                    ? RadioCompletion.complete(record.fields(), radios.readings(), sourceRadio)
                     : RadioCompletion.Completed.asItCame(record.fields());
             ContactSetting setting = settings.computeIfAbsent(
                     Optional.ofNullable(onRadio.radioId()), radioId -> positions.setting(radioId.orElse(null)));
             made = new Made(
                     onRadio.fields().without(name -> !onRadio.fromRadio().contains(name)),
                     setting,
-                    RadioCompletion.powerNotice(record.fields(), onRadio.radioId(), radios.readings()));
+                    onRadio.radioId() == null && !RadioCompletion.saysWhere(record.fields())
+                            ? unplaced(sourceRadio)
+                            : RadioCompletion.powerNotice(record.fields(), onRadio.radioId(), radios.readings()));
             before.put(raw, made);
         }
         ContactSetting setting = made.setting();
@@ -204,6 +209,14 @@ class Completion {
                         setting.fields(),
                         Source.STATION,
                         record.placeId() == null ? setting.placeId() : record.placeId());
+    }
+
+    /** Why a record that names neither band nor frequency got none. */
+    private String unplaced(@Nullable Long sourceRadio) {
+        return sourceRadio == null
+                ? "It names neither band nor frequency, and its source belongs to no radio: choose the radio in the source's "
+                        + "settings."
+                : "It names neither band nor frequency, and its radio was not connected or was on no amateur band.";
     }
 
     /**

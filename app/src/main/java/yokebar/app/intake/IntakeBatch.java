@@ -92,7 +92,7 @@ final class IntakeBatch {
         return new Verdict(
                 Decision.REFUSED,
                 reading instanceof Reading.Unreadable unreadable
-                        ? unreadable.sentence()
+                        ? unreadable.sentence() + (completed.notice() == null ? "" : " " + completed.notice())
                         : String.valueOf(arrival.fault()),
                 0);
     }

@@ -66,6 +66,10 @@ class IntakeSource {
     @Nullable
     Long placeId;
 
+    /** The radio its contacts are made on; null when none was said. */
+    @Nullable
+    Long radioId;
+
     @Nullable
     String operatorCall;
 
@@ -116,6 +120,6 @@ class IntakeSource {
 
     private SourceOptions options() {
         return new SourceOptions(
-                calls(), placeId, operatorCall, holdDeliveries, lookUp, SourceOptions.Doubles.MERGE, Map.of());
+                calls(), placeId, radioId, operatorCall, holdDeliveries, lookUp, SourceOptions.Doubles.MERGE, Map.of());
     }
 }

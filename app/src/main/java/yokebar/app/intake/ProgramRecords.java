@@ -38,7 +38,7 @@ public class ProgramRecords {
                 .map(arrival -> completed(arrival, otherwise))
                 .toList();
         SourceOptions options =
-                new SourceOptions(Set.of(), null, null, false, true, SourceOptions.Doubles.MERGE, Map.of());
+                new SourceOptions(Set.of(), null, null, null, false, true, SourceOptions.Doubles.MERGE, Map.of());
         List<Outcome> outcomes = intake.take(new ArrivalPath(sourceId, name, Source.LINK, options, null), arrivals);
         Outcome last = outcomes.get(outcomes.size() - 1);
         return new Taken(last.contactId() != null, last.sentence());

@@ -48,6 +48,7 @@ class SourceController {
             boolean builtIn,
             Set<String> ownCalls,
             @Nullable Long placeId,
+            @Nullable Long radioId,
             @Nullable String operatorCall,
             boolean holdDeliveries,
             boolean lookUp,
@@ -62,7 +63,7 @@ class SourceController {
     /** What became of letting go. */
     record LetGo(int contacts) {}
 
-    private static final SourceDraft AS_IS = new SourceDraft(null, null, null, null, null, null);
+    private static final SourceDraft AS_IS = new SourceDraft(null, null, null, null, null, null, null);
 
     @GetMapping
     List<SourceView> all() {
@@ -139,6 +140,7 @@ class SourceController {
                 source.builtIn(),
                 new TreeSet<>(source.calls()),
                 source.placeId,
+                source.radioId,
                 source.operatorCall,
                 source.holdDeliveries,
                 source.lookUp,

@@ -12,12 +12,14 @@ import yokebar.core.call.Call;
  *
  * @param ownCalls calls and operators whose contacts are taken, with commas or blanks between; empty for all
  * @param placeId 0 for none
+ * @param radioId 0 for none
  * @param operatorCall empty for none
  */
 record SourceDraft(
         @Nullable String name,
         @Nullable String ownCalls,
         @Nullable Long placeId,
+        @Nullable Long radioId,
         @Nullable String operatorCall,
         @Nullable Boolean holdDeliveries,
         @Nullable Boolean lookUp) {
@@ -37,6 +39,9 @@ record SourceDraft(
         }
         if (placeId != null) {
             source.placeId = placeId == 0 ? null : placeId;
+        }
+        if (radioId != null) {
+            source.radioId = radioId == 0 ? null : radioId;
         }
         if (operatorCall != null) {
             source.operatorCall = operatorCall.isBlank() ? null : call("operatorCall", operatorCall);

@@ -12,6 +12,7 @@ import yokebar.core.call.Call;
  *
  * @param ownCalls only contacts made with one of these calls, or by one of these operators, are taken; empty for all
  * @param placeId where they were made, given to those that do not say it; null for what the position says
+ * @param radioId the radio they are made on, for those that name neither band nor frequency; null when none was said
  * @param operatorCall who made them, likewise
  * @param holdDeliveries whether they wait with every service until the operator lets them go
  * @param lookUp whether callbooks fill blanks
@@ -21,13 +22,15 @@ import yokebar.core.call.Call;
 record SourceOptions(
         Set<String> ownCalls,
         @Nullable Long placeId,
+        @Nullable Long radioId,
         @Nullable String operatorCall,
         boolean holdDeliveries,
         boolean lookUp,
         Doubles doubles,
         Map<String, Integer> origins) {
     /** Nothing special. */
-    static final SourceOptions PLAIN = new SourceOptions(Set.of(), null, null, false, false, Doubles.MERGE, Map.of());
+    static final SourceOptions PLAIN =
+            new SourceOptions(Set.of(), null, null, null, false, false, Doubles.MERGE, Map.of());
 
     /** What becomes of a record whose contact is in the log already. */
     enum Doubles {

@@ -56,6 +56,7 @@ record TryoutOptions(SourceOptions source, @Nullable LocalDate from) {
                     new SourceOptions(
                             ownCalls == null ? new HashSet<>() : new HashSet<>(SourceDraft.calls(ownCalls)),
                             placeId == null || placeId == 0 ? null : placeId,
+                            null,
                             operatorCall == null || operatorCall.isBlank()
                                     ? null
                                     : SourceDraft.call("operatorCall", operatorCall),

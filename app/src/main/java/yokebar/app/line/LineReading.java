@@ -87,13 +87,21 @@ class LineReading {
                 : radio.filter(r -> r.state().mode() != null)
                         .map(r -> r.mapping().toLog(r.state().mode(), hz))
                         .orElse(null);
+        boolean keepsPower = request.sticking() != null && request.sticking().containsKey("TX_PWR");
+        Integer watts = keepsPower ? null : radio.map(r -> r.state().powerW()).orElse(null);
         Instant now = clock.instant();
         Instant firstTyped = now.minusMillis(Math.max(0, Math.min(request.typedForMs(), LONGEST_TYPING_MS)));
         Draft draft = Draft.of(
                 line,
                 new Circumstances(
-                        now, firstTyped, hz, mode, station.preferences().knownChannels(), sticking(setting, request)));
-        return new Known(line, draft, setting, fromRadio(line, draft));
+                        now,
+                        firstTyped,
+                        hz,
+                        mode,
+                        watts,
+                        station.preferences().knownChannels(),
+                        sticking(setting, request)));
+        return new Known(line, draft, setting, fromRadio(line, draft, watts));
     }
 
     LineView view(LineRequest request) {
@@ -132,13 +140,19 @@ class LineReading {
         return fields;
     }
 
-    private static List<String> fromRadio(Line line, Draft draft) {
+    private static List<String> fromRadio(Line line, Draft draft, @Nullable Integer watts) {
         List<String> fields = new ArrayList<>();
         if (line.frequencyHz() == null && draft.fields().get("FREQ") != null) {
             fields.add("FREQ");
         }
         if (line.mode() == null && draft.fields().get("MODE") != null) {
             fields.add("MODE");
+        }
+        boolean typedPower = line.fields().get("TX_PWR") != null;
+        if (!typedPower
+                && watts != null
+                && watts.toString().equals(draft.fields().get("TX_PWR"))) {
+            fields.add("TX_PWR");
         }
         return fields;
     }

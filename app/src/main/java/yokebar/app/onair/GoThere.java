@@ -70,7 +70,11 @@ class GoThere {
                 ? null
                 : (int) Math.round(audible.where().path().bearingDegrees()) % 360;
         if (bearing != null && choices.get().turnBeam()) {
-            rotors.turnTo(bearing).ifPresent(name -> done.add(name + " turns to " + bearing + "°"));
+            rotors.turnTo(
+                            radios.rotorOf(positions.radioOf(positionId).orElse(null))
+                                    .orElse(null),
+                            bearing)
+                    .ifPresent(name -> done.add(name + " turns to " + bearing + "°"));
         }
         return new Went(heard.call().text(), good, String.join(". ", done) + ".", bearing);
     }

@@ -2,21 +2,31 @@ package yokebar.app.radio;
 
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import org.jspecify.annotations.Nullable;
 import yokebar.app.hookup.DeviceHookup;
 import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioState;
+import yokebar.links.radio.CommandOutcome;
+import yokebar.links.radio.Keying;
 import yokebar.links.radio.RadioDialects;
 import yokebar.links.radio.RadioLink;
 import yokebar.links.share.SharedRadio;
+import yokebar.links.wire.BusAddress;
 import yokebar.links.wire.DeviceAddress;
 
 /** One radio: how it is set up, its coupling, and its sharing with other programs. */
 final class Radio implements SharedRadio {
     private final RadioRow row;
+    private final Clock clock;
+    private final Listener listener;
     private final Sharing sharing;
     private final DeviceHookup<RadioLink> hookup;
+    private final long maxHz;
+    private volatile @Nullable Instant cutOff;
 
     /** To be told of what changes. */
     interface Listener {
@@ -27,10 +37,16 @@ final class Radio implements SharedRadio {
 
     Radio(RadioRow row, RadioDialects dialects, Clock clock, Listener listener) {
         this.row = row;
-        DeviceAddress address = DeviceAddress.of(row.address, row.baud);
+        this.clock = clock;
+        this.listener = listener;
         RadioDialects.Entry dialect = dialects.named(row.dialect);
+        DeviceAddress line = DeviceAddress.of(row.address, row.baud);
+        DeviceAddress address = dialect.bus() ? new BusAddress(line) : line;
         RadioDialects.Options options = new RadioDialects.Options(row.bus, row.fullPowerW);
+        this.maxHz = dialect.make().apply(options).maxHz();
         this.sharing = new Sharing(row.sharePort, this, clock, () -> listener.moved(this));
+        RadioLink.Habits habits =
+                new RadioLink.Habits(Duration.ofMillis(row.pollEveryMs), Duration.ofSeconds(row.keyingLimitS));
         this.hookup = new DeviceHookup<>(
                 hookupId(row.number()),
                 row.name,
@@ -40,13 +56,10 @@ final class Radio implements SharedRadio {
                         row.name,
                         address,
                         () -> dialect.make().apply(options),
-                        Duration.ofMillis(row.pollEveryMs),
+                        habits,
                         clock,
-                        state -> {
-                            sharing.moved();
-                            listener.moved(this);
-                        },
-                        status -> listener.linkChanged(this)),
+                        new RadioLink.Listeners(
+                                state -> moved(), status -> listener.linkChanged(this), this::keyingChanged)),
                 this::proof,
                 () -> {
                     listener.moved(this);
@@ -70,6 +83,12 @@ final class Radio implements SharedRadio {
         return sharing;
     }
 
+    /** When the limit last ended a transmission, UTC; null when it never did. */
+    @Nullable
+    Instant cutOff() {
+        return cutOff;
+    }
+
     /** Connects if the operator wants it so, and opens the sharing port. */
     void start(boolean connected) {
         sharing.open();
@@ -83,14 +102,69 @@ final class Radio implements SharedRadio {
         hookup.disconnect();
     }
 
+    private void moved() {
+        sharing.moved();
+        listener.moved(this);
+    }
+
+    private void keyingChanged() {
+        keying().map(Keying::takeStopped).ifPresent(program -> {
+            cutOff = clock.instant();
+            sharing.stopped(program);
+        });
+        listener.moved(this);
+    }
+
+    private Optional<Keying> keying() {
+        return hookup.link().map(RadioLink::keying);
+    }
+
     @Override
     public RadioState state() {
         return hookup.link().map(RadioLink::state).orElse(RadioState.UNKNOWN);
     }
 
     @Override
-    public void tell(RadioCommand command) {
-        hookup.link().ifPresent(link -> link.tell(command));
+    public CompletableFuture<CommandOutcome> tell(RadioCommand command) {
+        return hookup.link()
+                .map(link -> link.tell(command))
+                .orElseGet(() -> CompletableFuture.completedFuture(CommandOutcome.DROPPED));
+    }
+
+    @Override
+    public long maxHz() {
+        return maxHz;
+    }
+
+    @Override
+    public Keying.Answer press(Object program, boolean text) {
+        return keying().map(keying -> text ? keying.pressForText(program) : keying.press(program))
+                .orElse(Keying.Answer.NOT_CONNECTED);
+    }
+
+    @Override
+    public boolean release(Object program) {
+        return keying().map(keying -> keying.release(program)).orElse(true);
+    }
+
+    /** The operator at the interface is nobody in particular. */
+    boolean mayCommand() {
+        return keying().map(keying -> keying.mayCommand(null)).orElse(true);
+    }
+
+    @Override
+    public boolean mayCommand(Object program) {
+        return keying().map(keying -> keying.mayCommand(program)).orElse(true);
+    }
+
+    @Override
+    public boolean isKeyedBy(Object program) {
+        return keying().map(Keying::owner).filter(owner -> owner == program).isPresent();
+    }
+
+    @Override
+    public boolean mayTransmit() {
+        return row.shareTransmit;
     }
 
     private Optional<String> proof(RadioLink link) {
@@ -99,7 +173,7 @@ final class Radio implements SharedRadio {
     }
 
     /** Grouped as on the readout: {@code 14.074 000}. */
-    private static String megahertz(long hz) {
+    static String megahertz(long hz) {
         return String.format(Locale.ROOT, "%d.%03d %03d", hz / 1_000_000, hz / 1000 % 1000, hz % 1000);
     }
 }

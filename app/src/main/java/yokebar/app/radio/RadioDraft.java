@@ -15,6 +15,9 @@ import yokebar.links.wire.DeviceAddress;
  * @param bus its address on a bus of several, 0 to 255
  * @param fullPowerW what full power is, W
  * @param pollEveryMs how often it is asked, ms
+ * @param shareTransmit whether programs at that port may transmit; left out, it stays as it is, and is off at first
+ * @param keyingLimitS no transmission through Yokebar is longer, s
+ * @param rotorId the rotator that turns its antenna; 0 for the first that can, left out it stays
  * @param sharePort where other programs find it, 0 for not at all; left out, a new radio gets the next free one
  */
 record RadioDraft(
@@ -26,7 +29,12 @@ record RadioDraft(
         @Nullable Integer fullPowerW,
         @Nullable Integer pollEveryMs,
         @Nullable Boolean lowerSidebandKeyed,
-        @Nullable Integer sharePort) {
+        @Nullable Integer sharePort,
+        @Nullable Boolean shareTransmit,
+        @Nullable Integer keyingLimitS,
+        @Nullable Long rotorId) {
+    /** Long enough for a long over, short enough for a hot day. */
+    static final int DEFAULT_KEYING_LIMIT_S = 180;
 
     private static final int DEFAULT_FULL_POWER_W = 100;
     private static final int DEFAULT_POLL_MS = 100;
@@ -60,6 +68,22 @@ record RadioDraft(
             int port = within(
                     "sharePort", sharePort, 0, 0, 65_535, "A port is 1 to 65535, or 0 for not sharing.", problems);
             row.sharePort = port == 0 ? null : port;
+        }
+        if (shareTransmit != null) {
+            row.shareTransmit = shareTransmit;
+        }
+        if (keyingLimitS != null) {
+            row.keyingLimitS = within(
+                    "keyingLimitS",
+                    keyingLimitS,
+                    DEFAULT_KEYING_LIMIT_S,
+                    5,
+                    1800,
+                    "The time limit for a transmission is 5 to 1800 seconds.",
+                    problems);
+        }
+        if (rotorId != null) {
+            row.rotorId = rotorId == 0 ? null : rotorId;
         }
         if (!problems.isEmpty()) {
             throw new FieldProblem(problems);

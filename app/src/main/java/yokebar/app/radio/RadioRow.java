@@ -46,6 +46,17 @@ class RadioRow {
     @Nullable
     Integer sharePort;
 
+    /** Whether programs at that port may transmit. */
+    boolean shareTransmit;
+
+    /** No transmission through Yokebar is longer, s. */
+    @Column(name = "keying_limit_s")
+    int keyingLimitS = RadioDraft.DEFAULT_KEYING_LIMIT_S;
+
+    /** The rotator that turns its antenna; null for the first that can. */
+    @Nullable
+    Long rotorId;
+
     long number() {
         if (id == null) {
             throw new IllegalStateException("not stored yet");

@@ -40,7 +40,11 @@ class RadioSettings implements SettingsPart {
                         r.fullPowerW(),
                         r.pollEveryMs(),
                         r.lowerSidebandKeyed(),
-                        r.sharePort() == null ? 0 : r.sharePort()))
+                        r.sharePort() == null ? 0 : r.sharePort(),
+                        // Whether programs may transmit is decided at this computer, not by a file.
+                        null,
+                        r.keyingLimitS(),
+                        null))
                 .toList();
     }
 

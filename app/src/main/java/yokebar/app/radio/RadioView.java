@@ -8,6 +8,7 @@ import yokebar.core.mode.Mode;
 import yokebar.core.radio.ModeMapping;
 import yokebar.core.radio.RadioState;
 import yokebar.core.radio.Vfo;
+import yokebar.links.share.RadioShare;
 
 /**
  * A radio as the interface shows it.
@@ -15,7 +16,12 @@ import yokebar.core.radio.Vfo;
  * @param hookup the coupling that has its link's state
  * @param sharePort where other programs find it; null when it is not shared
  * @param shareProblem why it is not shared though it should be
+ * @param shareTransmit whether programs at that port may transmit
+ * @param keyingLimitS no transmission through Yokebar is longer, s
+ * @param rotorId the rotator that turns its antenna; null for the first that can
  * @param programs those that use it now
+ * @param incidents what programs at that port did or were refused lately, the newest first
+ * @param cutOff when the limit last ended a transmission, UTC; null when it did not since the radio was set up
  * @param now what it last reported; null while it is not connected
  */
 public record RadioView(
@@ -31,7 +37,12 @@ public record RadioView(
         boolean lowerSidebandKeyed,
         @Nullable Integer sharePort,
         @Nullable String shareProblem,
+        boolean shareTransmit,
+        int keyingLimitS,
+        @Nullable Long rotorId,
         List<Program> programs,
+        List<Incident> incidents,
+        @Nullable Instant cutOff,
         @Nullable Now now) {
 
     /**
@@ -53,8 +64,8 @@ public record RadioView(
             @Nullable String mode,
             @Nullable String logMode,
             Vfo vfo,
-            boolean split,
-            boolean transmitting,
+            @Nullable Boolean split,
+            @Nullable Boolean transmitting,
             @Nullable Integer powerW,
             @Nullable Integer meter,
             @Nullable Integer bandwidthHz) {}
@@ -63,8 +74,17 @@ public record RadioView(
      * A program that uses the radio through its sharing port.
      *
      * @param keys whether it transmits now
+     * @param lastKeyed when it last began to transmit, UTC; null when it never did
      */
-    public record Program(String address, Instant since, boolean keys) {}
+    public record Program(String address, Instant since, boolean keys, @Nullable Instant lastKeyed) {}
+
+    /**
+     * Something a program at the sharing port did or was refused.
+     *
+     * @param address host and port of the program
+     * @param sentence what happened, and why
+     */
+    public record Incident(Instant at, RadioShare.Kind kind, String address, String sentence) {}
 
     static RadioView of(Radio radio) {
         RadioRow row = radio.row();
@@ -81,13 +101,18 @@ public record RadioView(
                 row.lowerSidebandKeyed,
                 row.sharePort,
                 radio.sharing().problem(),
+                row.shareTransmit,
+                row.keyingLimitS,
+                row.rotorId,
                 radio.sharing().programs(),
+                radio.sharing().incidents(),
+                radio.cutOff(),
                 now(radio.state(), new ModeMapping(row.lowerSidebandKeyed)));
     }
 
     private static @Nullable Now now(RadioState state, ModeMapping mapping) {
         Long hz = state.frequencyHz();
-        if (hz == null) {
+        if (hz == null || state.vfo() == null) {
             return null;
         }
         Band band = state.band();

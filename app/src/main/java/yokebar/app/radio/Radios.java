@@ -2,13 +2,17 @@ package yokebar.app.radio;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -26,6 +30,8 @@ import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioCompletion;
 import yokebar.core.radio.RadioMode;
 import yokebar.core.radio.RadioState;
+import yokebar.core.radio.Vfo;
+import yokebar.links.radio.CommandOutcome;
 import yokebar.links.radio.RadioDialects;
 
 /** All radios of the station. */
@@ -124,12 +130,49 @@ public class Radios implements SmartLifecycle, Radio.Listener {
                 row.sharePort = nextSharePort();
             }
             draft.fill(row, dialects);
+            refuseTaken(row);
             db.persist(row);
             return row;
         });
         set(saved);
         events.publishEvent(new RadiosChanged());
         return saved.number();
+    }
+
+    /** Two radios on one port would each take the other's answers; only on a bus they have addresses of their own. */
+    private void refuseTaken(RadioRow row) {
+        for (Radio other : radios.values()) {
+            RadioRow taken = other.row();
+            if (Objects.equals(taken.id, row.id)) {
+                continue;
+            }
+            boolean shareBus = dialects.named(taken.dialect).bus()
+                    && taken.dialect.equals(row.dialect)
+                    && taken.bus != row.bus
+                    && Objects.equals(taken.baud, row.baud);
+            if (taken.address.equals(row.address) && !shareBus) {
+                throw new FieldProblem(
+                        "address",
+                        taken.name + " is on " + row.address + " already. Two radios share a port only when both speak "
+                                + "framed CAT at the same speed and each has its own address on the bus.");
+            }
+            if (row.sharePort != null && row.sharePort.equals(taken.sharePort)) {
+                throw new FieldProblem(
+                        "sharePort",
+                        taken.name + " is shared on port " + row.sharePort + " already. Set another port.");
+            }
+        }
+    }
+
+    /** The radio's rotator, where one was named. */
+    public Optional<Long> rotorOf(@Nullable Long id) {
+        Optional<Radio> radio = id == null ? radios.values().stream().findFirst() : Optional.ofNullable(radios.get(id));
+        return radio.map(r -> r.row().rotorId);
+    }
+
+    /** The one radio there is; empty when there is none or several. */
+    public Optional<Long> onlyOne() {
+        return radios.size() == 1 ? radios.keySet().stream().findFirst() : Optional.empty();
     }
 
     private @Nullable Integer nextSharePort() {
@@ -171,23 +214,40 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         fresh.start(hookups.wanted(fresh.hookup().id()));
     }
 
-    /** Sets what is given; what is null stays. */
+    /**
+     * Sets what is given; what is null stays. Returns when the radio has taken it, or after a second when it has not said.
+     *
+     * @throws FieldProblem when the radio refuses it
+     */
     void tune(long id, @Nullable Long frequencyHz, @Nullable String mode, @Nullable Boolean split) {
         Radio radio = connected(id);
-        RadioState state = radio.state();
         RadioMode radioMode = mode == null ? null : modeNamed(mode);
+        if (frequencyHz != null && (frequencyHz < 1000 || frequencyHz > Band.SUBMM.highHz())) {
+            throw new FieldProblem("frequencyHz", frequencyHz + " Hz is no radio frequency.");
+        }
+        Told told = new Told(radio);
         if (frequencyHz != null) {
-            if (frequencyHz < 1000 || frequencyHz > Band.SUBMM.highHz()) {
-                throw new FieldProblem("frequencyHz", frequencyHz + " Hz is no radio frequency.");
-            }
-            radio.tell(new RadioCommand.Tune(state.vfo(), frequencyHz));
+            told.tune(receivingOn(radio), frequencyHz);
         }
         if (radioMode != null) {
-            radio.tell(new RadioCommand.SetMode(radioMode));
+            told.tell("mode", new RadioCommand.SetMode(radioMode), "the mode " + radioMode.label());
         }
         if (split != null) {
-            radio.tell(new RadioCommand.SetSplit(split));
+            told.tell("split", new RadioCommand.SetSplit(split), split ? "split operation" : "operation without split");
         }
+        told.await();
+    }
+
+    private static Vfo receivingOn(Radio radio) {
+        Vfo vfo = radio.state().vfo();
+        if (vfo == null) {
+            throw new FieldProblem(
+                    "id",
+                    radio.row().name
+                            + " has not reported which VFO it receives on, so it was not tuned. Try again in a "
+                            + "moment.");
+        }
+        return vfo;
     }
 
     /**
@@ -218,22 +278,99 @@ public class Radios implements SmartLifecycle, Radio.Listener {
      * @param id null for the first radio
      * @param transmitHz where to call it, Hz; null to call it where it sends
      * @return false when the radio did not report it within two seconds
+     * @throws FieldProblem when the radio refuses it
      */
     public boolean goTo(@Nullable Long id, long frequencyHz, @Nullable Mode mode, @Nullable Long transmitHz) {
         long radioId = id != null ? id : radios.keySet().stream().findFirst().orElse(0L);
         Radio radio = connected(radioId);
         boolean split = transmitHz != null;
-        if (!split && radio.state().split()) {
+        if (!split && radio.state().isSplit()) {
             radio.tell(new RadioCommand.SetSplit(false));
         }
         RadioMode radioMode =
                 mode == null ? null : new ModeMapping(radio.row().lowerSidebandKeyed).toRadio(mode, frequencyHz);
         tune(radioId, frequencyHz, radioMode == null ? null : radioMode.label(), null);
         if (split) {
-            radio.tell(new RadioCommand.Tune(radio.state().vfo().other(), transmitHz));
-            radio.tell(new RadioCommand.SetSplit(true));
+            Told told = new Told(radio);
+            told.tune(receivingOn(radio).other(), transmitHz);
+            told.tell("split", new RadioCommand.SetSplit(true), "split operation");
+            told.await();
         }
         return reported(radio, split ? transmitHz : frequencyHz, radioMode);
+    }
+
+    /** Commands given to a radio, and what it made of them. */
+    private static final class Told {
+        private static final long WITHIN_MS = 900;
+
+        private final Radio radio;
+        private final List<Waiting> waiting = new ArrayList<>();
+
+        /** @param what in words, for when it is refused */
+        private record Waiting(String field, String what, CompletableFuture<CommandOutcome> outcome) {}
+
+        Told(Radio radio) {
+            if (!radio.mayCommand()) {
+                throw new FieldProblem(
+                        "id", "A program is transmitting with " + radio.row().name + ", so nothing was changed.");
+            }
+            this.radio = radio;
+        }
+
+        void tune(Vfo vfo, long hz) {
+            if (hz > radio.maxHz()) {
+                throw new FieldProblem(
+                        "frequencyHz",
+                        "The language of " + radio.row().name + " carries frequencies up to "
+                                + Radio.megahertz(radio.maxHz()) + " MHz, so it was not tuned.");
+            }
+            tell("frequencyHz", new RadioCommand.Tune(vfo, hz), Radio.megahertz(hz) + " MHz");
+        }
+
+        void tell(String field, RadioCommand command, String what) {
+            waiting.add(new Waiting(field, what, radio.tell(command)));
+        }
+
+        void await() {
+            long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(WITHIN_MS);
+            List<FieldProblem.Field> problems = new ArrayList<>();
+            for (Waiting one : waiting) {
+                String problem = problem(one, until);
+                if (problem != null) {
+                    problems.add(new FieldProblem.Field(one.field(), problem));
+                }
+            }
+            if (!problems.isEmpty()) {
+                throw new FieldProblem(problems);
+            }
+        }
+
+        private @Nullable String problem(Waiting one, long until) {
+            String name = radio.row().name;
+            return switch (outcome(one, until)) {
+                case DONE, SUPERSEDED -> null;
+                case REFUSED -> name + " refused " + one.what() + ".";
+                case IGNORED -> name + " did not take " + one.what() + ".";
+                case IMPOSSIBLE -> name + " cannot be told " + one.what() + ".";
+                case UNANSWERED -> name + " has not answered, so it may not have taken " + one.what() + ".";
+                case DROPPED ->
+                    name + " was not told " + one.what() + ": the connection was lost, or too much waits for it.";
+            };
+        }
+
+        /** A slow radio is not waited for longer; its next reports show what it did. */
+        private static CommandOutcome outcome(Waiting one, long until) {
+            try {
+                return one.outcome().get(Math.max(1, until - System.nanoTime()), TimeUnit.NANOSECONDS);
+            } catch (TimeoutException e) {
+                return CommandOutcome.SUPERSEDED;
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+                return CommandOutcome.SUPERSEDED;
+            } catch (ExecutionException e) {
+                throw new IllegalStateException(e);
+            }
+        }
     }
 
     private boolean reported(Radio radio, @Nullable Long frequencyHz, @Nullable RadioMode mode) {

@@ -31,6 +31,7 @@ final class Rotor {
                         row.name,
                         address,
                         row.travel(),
+                        row.toleranceDegrees,
                         clock,
                         state -> listener.turned(this),
                         status -> listener.linkChanged(this)),

@@ -15,6 +15,7 @@ import yokebar.links.wire.DeviceAddress;
  * @param stopDegrees the end it reaches turning anticlockwise, as it reports it
  * @param travelDegrees from there to the other end
  * @param mountOffsetDegrees added to its angle to get the antenna's heading
+ * @param toleranceDegrees it may rest so far from where it was sent
  * @param deadZones headings it must not be pointed at, such as {@code 170-190, 300-310}
  * @param presets lines of a heading and a name, such as {@code 45 Europe}
  */
@@ -25,8 +26,11 @@ record RotorDraft(
         @Nullable Double stopDegrees,
         @Nullable Double travelDegrees,
         @Nullable Double mountOffsetDegrees,
+        @Nullable Double toleranceDegrees,
         @Nullable String deadZones,
         @Nullable String presets) {
+    static final double DEFAULT_TOLERANCE_DEGREES = 3;
+    private static final double MAX_TOLERANCE_DEGREES = 15;
 
     /** Takes over what was typed, or says at each field what is wrong. */
     void fill(RotorRow row) {
@@ -51,6 +55,10 @@ record RotorDraft(
         row.stopDegrees = stop;
         row.travelDegrees = travel;
         row.mountOffsetDegrees = offset;
+        row.toleranceDegrees = toleranceDegrees == null ? DEFAULT_TOLERANCE_DEGREES : toleranceDegrees;
+        if (!(row.toleranceDegrees >= 0.5 && row.toleranceDegrees <= MAX_TOLERANCE_DEGREES)) {
+            problems.add(new FieldProblem.Field("toleranceDegrees", "The tolerance is 0.5 to 15 degrees."));
+        }
         row.deadZones = deadZones == null ? row.deadZones : deadZones.strip();
         check("deadZones", () -> RotorTravel.readDeadZones(row.deadZones), problems);
         row.presets = presets == null ? row.presets : presets.strip();

@@ -34,6 +34,9 @@ class RotorRow {
     double travelDegrees = 360;
     double mountOffsetDegrees;
 
+    /** It may rest so far from where it was sent. */
+    double toleranceDegrees = RotorDraft.DEFAULT_TOLERANCE_DEGREES;
+
     /** Headings it must not be pointed at, such as {@code 170-190, 300-310}. */
     String deadZones = "";
 

@@ -39,6 +39,7 @@ class RotorSettings implements SettingsPart {
                         r.stopDegrees(),
                         r.travelDegrees(),
                         r.mountOffsetDegrees(),
+                        r.toleranceDegrees(),
                         r.deadZones(),
                         r.presets().stream()
                                 .map(p -> p.headingDegrees() + " " + p.name())

@@ -8,6 +8,7 @@ import yokebar.core.rotor.RotorState;
  * A rotator as the interface shows it.
  *
  * @param hookup the coupling that has its link's state
+ * @param toleranceDegrees it may rest so far from where it was sent
  * @param headingDegrees where the antenna points, degrees true; null while it is not connected
  * @param elevationDegrees above the horizon; null when it has none
  * @param targetDegrees the heading it is on the way to; null when on no way
@@ -22,6 +23,7 @@ public record RotorView(
         double stopDegrees,
         double travelDegrees,
         double mountOffsetDegrees,
+        double toleranceDegrees,
         String deadZones,
         List<RotorPreset> presets,
         @Nullable Double headingDegrees,
@@ -39,6 +41,7 @@ public record RotorView(
                 row.stopDegrees,
                 row.travelDegrees,
                 row.mountOffsetDegrees,
+                row.toleranceDegrees,
                 row.deadZones,
                 RotorPreset.read(row.presets),
                 state.headingDegrees(),

@@ -4,6 +4,7 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentSkipListMap;
 import org.jspecify.annotations.Nullable;
@@ -76,11 +77,22 @@ public class Rotors implements SmartLifecycle, Rotor.Listener {
                 throw new FieldProblem("id", "There is no rotator " + id + ".");
             }
             draft.fill(row);
+            refuseTaken(row);
             db.persist(row);
             return row;
         });
         set(saved);
         events.publishEvent(new RotorTurned(saved.number()));
+    }
+
+    private void refuseTaken(RotorRow row) {
+        for (Rotor other : rotors.values()) {
+            if (!Objects.equals(other.row().id, row.id) && other.row().address.equals(row.address)) {
+                throw new FieldProblem(
+                        "address",
+                        other.row().name + " is on " + row.address + " already. Each rotator needs its own.");
+            }
+        }
     }
 
     void remove(long id) {
@@ -121,31 +133,43 @@ public class Rotors implements SmartLifecycle, Rotor.Listener {
         if (state.headingDegrees() == null) {
             throw new FieldProblem("id", rotor.row().name + " has not said yet where it points.");
         }
-        if (rotor.row().travel().inDeadZone(headingDegrees)) {
-            throw new FieldProblem(
-                    "headingDegrees",
-                    Math.round(headingDegrees) + "° lies in a dead zone of " + rotor.row().name + " ("
-                            + rotor.row().deadZones + "), so it was not turned.");
+        String refusal = refusal(rotor, headingDegrees);
+        if (refusal != null) {
+            throw new FieldProblem("headingDegrees", refusal);
         }
         link.point(headingDegrees);
     }
 
     /**
-     * Turns the first connected antenna towards a bearing.
+     * Turns an antenna towards a bearing.
      *
+     * @param id the rotator to turn; null for the first that is connected and can point there
      * @param headingDegrees degrees true
-     * @return its name, or empty when none is connected or it cannot point there
+     * @return its name, or empty when it is not connected or cannot point there
      */
-    public Optional<String> turnTo(double headingDegrees) {
+    public Optional<String> turnTo(@Nullable Long id, double headingDegrees) {
         for (Rotor rotor : rotors.values()) {
-            if (rotor.hookup().live()
+            boolean wanted = id == null || id.equals(rotor.row().id);
+            if (wanted
+                    && rotor.hookup().live()
                     && rotor.state().headingDegrees() != null
-                    && !rotor.row().travel().inDeadZone(headingDegrees)) {
+                    && refusal(rotor, headingDegrees) == null) {
                 point(rotor.row().number(), headingDegrees);
                 return Optional.of(rotor.row().name);
             }
         }
         return Optional.empty();
+    }
+
+    private static @Nullable String refusal(Rotor rotor, double headingDegrees) {
+        if (rotor.row().travel().inDeadZone(headingDegrees)) {
+            return Math.round(headingDegrees) + "° lies in a dead zone of " + rotor.row().name + " ("
+                    + rotor.row().deadZones + "), so it was not turned.";
+        }
+        return rotor.row().travel().reaches(headingDegrees)
+                ? null
+                : Math.round(headingDegrees) + "° is out of the travel of " + rotor.row().name
+                        + ", so it was not turned.";
     }
 
     /** Raises an antenna, degrees above the horizon. */

@@ -12,6 +12,7 @@ import yokebar.core.mode.Mode;
  * @param firstTyped when the first character of the call was typed
  * @param radioHz where the radio transmits; null without one
  * @param radioMode what it is set to; null without one
+ * @param radioWatts the power it is set to, W; null without one, or when the operator keeps a power of their own
  * @param channels repeaters and satellites the operator knows
  * @param sticking what the operator keeps for one contact after the other, by ADIF names
  */
@@ -20,5 +21,6 @@ public record Circumstances(
         Instant firstTyped,
         @Nullable Long radioHz,
         @Nullable Mode radioMode,
+        @Nullable Integer radioWatts,
         Channels channels,
         AdifFields sticking) {}

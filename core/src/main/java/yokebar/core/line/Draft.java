@@ -84,6 +84,7 @@ public record Draft(
             String report = mode == null ? null : ReportDefaults.of(mode);
             record.put("RST_SENT", report);
             record.put("RST_RCVD", report);
+            power(band, late);
             line.fields().forEach(record::put);
             return new Draft(record.build(), band, mode, began, channel, late, List.copyOf(problems));
         }
@@ -158,6 +159,14 @@ public record Draft(
                         "FREQ", "The radio is on no amateur band; write the frequency it was, such as 14250."));
             }
             return band;
+        }
+
+        /** The radio's power counts before the usual one of the place, on the radio's band. */
+        private void power(@Nullable Band band, boolean late) {
+            Long hz = around.radioHz();
+            if (around.radioWatts() != null && !late && band != null && hz != null && Band.of(hz) == band) {
+                record.put("TX_PWR", around.radioWatts().toString());
+            }
         }
 
         /** What carries the signal there, unless the operator says something else. */

@@ -91,18 +91,30 @@ public final class RadioCompletion {
         return value == null ? record.get(otherwise) : value;
     }
 
-    /** @param radios the one at hand first */
-    public static Completed complete(AdifFields record, List<Reading> radios) {
-        boolean saysWhere = record.get("FREQ") != null || record.get("BAND") != null;
+    /**
+     * Fills the blanks of a record.
+     *
+     * @param radios the one at hand first
+     * @param sourceRadio the radio the record's source belongs to; null when that is not known. A record that names neither
+     *     band nor frequency is completed from that radio alone: from any other one it would get a wrong band
+     */
+    public static Completed complete(AdifFields record, List<Reading> radios, @Nullable Long sourceRadio) {
+        boolean saysWhere = saysWhere(record);
         Band band = band(record);
         for (Reading radio : radios) {
+            boolean ofSource = sourceRadio != null && sourceRadio == radio.radioId();
             Long hz = radio.state().transmitHz();
             Band tuned = hz == null ? null : Band.of(hz);
-            if (hz != null && tuned != null && (saysWhere ? tuned == band : true)) {
+            if (hz != null && tuned != null && (saysWhere ? tuned == band : ofSource)) {
                 return fill(record, radio, hz);
             }
         }
         return Completed.asItCame(record);
+    }
+
+    /** Whether a record names its band or its frequency. */
+    public static boolean saysWhere(AdifFields record) {
+        return record.get("FREQ") != null || record.get("BAND") != null;
     }
 
     private static Completed fill(AdifFields record, Reading radio, long hz) {

@@ -26,9 +26,14 @@ class DraftTest {
     }
 
     private static Draft draft(String text, Long radioHz, Mode radioMode) {
+        return draft(text, radioHz, radioMode, null);
+    }
+
+    private static Draft draft(String text, Long radioHz, Mode radioMode, Integer radioWatts) {
         return Draft.of(
                 LineText.read(text),
-                new Circumstances(NOW, FIRST, radioHz, radioMode, CHANNELS, AdifFields.of("TX_PWR", "100")));
+                new Circumstances(
+                        NOW, FIRST, radioHz, radioMode, radioWatts, CHANNELS, AdifFields.of("TX_PWR", "100")));
     }
 
     private static List<String> problemFields(Draft draft) {
@@ -50,6 +55,20 @@ class DraftTest {
         assertEquals("CW", record.get("MODE"));
         assertEquals("579", record.get("RST_SENT"));
         assertEquals("100", record.get("TX_PWR"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "zp5qxa, 25",
+        "zp5qxa 5w, 5",
+        "zp5qxa 14:00, 25",
+        "zp5qxa 20m, 25",
+        "zp5qxa 40m, 100",
+        "zp5qxa 2026-11-20 12:00 20m, 100"
+    })
+    void powerIsTheRadiosOnItsBandUnlessTypedOrMadeEarlier(String text, String watts) {
+        Draft draft = draft(text, 14_025_000L, new Mode("CW", null), 25);
+        assertEquals(watts, draft.fields().get("TX_PWR"));
     }
 
     @ParameterizedTest

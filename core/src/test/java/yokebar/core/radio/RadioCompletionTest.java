@@ -21,16 +21,32 @@ class RadioCompletionTest {
     @Test
     void blanksAreFilled() {
         RadioCompletion.Completed done =
-                RadioCompletion.complete(AdifFields.of("CALL", "ZP5QXA"), List.of(ON_20, ON_2M));
+                RadioCompletion.complete(AdifFields.of("CALL", "ZP5QXA"), List.of(ON_20, ON_2M), 1L);
         assertThat(done.fields())
                 .isEqualTo(AdifFields.of("CALL", "ZP5QXA", "FREQ", "14.074", "MODE", "FT8", "TX_PWR", "80"));
         assertThat(done.fromRadio()).contains("FREQ", "MODE", "TX_PWR");
     }
 
     @Test
+    void recordWithoutBandIsCompletedOnlyFromTheRadioOfItsSource() {
+        AdifFields record = AdifFields.of("CALL", "ZP5QXA");
+        RadioCompletion.Reading second = new RadioCompletion.Reading(2, ON_2M.state(), MAPPING);
+        assertThat(RadioCompletion.complete(record, List.of(ON_20, second), null)
+                        .fields())
+                .isEqualTo(record);
+        assertThat(RadioCompletion.complete(record, List.of(ON_20, second), 2L)
+                        .fields()
+                        .get("FREQ"))
+                .isEqualTo("145.5");
+        assertThat(RadioCompletion.complete(record, List.of(ON_20), 2L).fields())
+                .as("its radio is off")
+                .isEqualTo(record);
+    }
+
+    @Test
     void whatTheRecordSaysStands() {
         AdifFields said = AdifFields.of("CALL", "ZP5QXA", "FREQ", "14.0765", "MODE", "FT4", "TX_PWR", "5");
-        RadioCompletion.Completed done = RadioCompletion.complete(said, List.of(ON_20));
+        RadioCompletion.Completed done = RadioCompletion.complete(said, List.of(ON_20), 1L);
         assertThat(done.fields()).isEqualTo(said);
         assertThat(done.fromRadio()).isEmpty();
     }
@@ -38,13 +54,13 @@ class RadioCompletionTest {
     @Test
     void onlyTheRadioOnTheRecordsBandIsAsked() {
         RadioCompletion.Completed done =
-                RadioCompletion.complete(AdifFields.of("CALL", "ZP5QXA", "BAND", "2m"), List.of(ON_20, ON_2M));
+                RadioCompletion.complete(AdifFields.of("CALL", "ZP5QXA", "BAND", "2m"), List.of(ON_20, ON_2M), 1L);
         assertThat(done.fields().get("FREQ")).isEqualTo("145.5");
         assertThat(done.fields().get("TX_PWR")).isEqualTo("25");
-        assertThat(RadioCompletion.complete(AdifFields.of("BAND", "40m"), List.of(ON_20, ON_2M))
+        assertThat(RadioCompletion.complete(AdifFields.of("BAND", "40m"), List.of(ON_20, ON_2M), 1L)
                         .fromRadio())
                 .isEmpty();
-        assertThat(RadioCompletion.complete(AdifFields.of("FREQ", "nonsense"), List.of(ON_20))
+        assertThat(RadioCompletion.complete(AdifFields.of("FREQ", "nonsense"), List.of(ON_20), 1L)
                         .fromRadio())
                 .isEmpty();
     }
@@ -53,7 +69,7 @@ class RadioCompletionTest {
     void aRadioThatSaidNothingGivesNothing() {
         RadioCompletion.Reading silent = new RadioCompletion.Reading(1, RadioState.UNKNOWN, MAPPING);
         RadioCompletion.Reading offBand = reading(9_000_000L, RadioMode.AM, 100);
-        assertThat(RadioCompletion.complete(AdifFields.of("CALL", "ZP5QXA"), List.of(silent, offBand))
+        assertThat(RadioCompletion.complete(AdifFields.of("CALL", "ZP5QXA"), List.of(silent, offBand), 1L)
                         .fromRadio())
                 .isEmpty();
     }
@@ -63,7 +79,7 @@ class RadioCompletionTest {
         RadioState split =
                 new RadioState(14_195_000L, 14_200_000L, Vfo.A, RadioMode.USB, true, false, null, null, null);
         RadioCompletion.Completed done = RadioCompletion.complete(
-                AdifFields.of("CALL", "ZP5QXA"), List.of(new RadioCompletion.Reading(1, split, MAPPING)));
+                AdifFields.of("CALL", "ZP5QXA"), List.of(new RadioCompletion.Reading(1, split, MAPPING)), 1L);
         assertThat(done.fields().get("FREQ")).isEqualTo("14.2");
         assertThat(done.fields().get("SUBMODE")).isEqualTo("USB");
         assertThat(done.fields().get("TX_PWR")).isNull();

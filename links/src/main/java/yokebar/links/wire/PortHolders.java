@@ -34,6 +34,15 @@ final class PortHolders {
         return holders;
     }
 
+    /** Whether this very program has the device open. */
+    static boolean heldBySelf(Path device) {
+        try {
+            return holds(PROCESSES.resolve("self"), device.toRealPath());
+        } catch (IOException e) {
+            return false;
+        }
+    }
+
     private static boolean holds(Path process, Path device) {
         boolean holds = false;
         boolean makesTerminals = false;

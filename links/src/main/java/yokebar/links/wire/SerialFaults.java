@@ -76,6 +76,13 @@ final class SerialFaults {
         if (held != null) {
             return held;
         }
+        if (PortHolders.heldBySelf(Path.of(path))) {
+            return new LinkFault(
+                    LinkFault.Kind.PORT_HELD,
+                    "Yokebar itself uses " + path + " for another device.",
+                    "Give each device its own port, or disconnect the other one.",
+                    null);
+        }
         // 16 EBUSY and 11 EAGAIN: somebody has locked it whom we may not see; 13 EACCES: no permission.
         return switch (systemError) {
             case 11, 16 ->

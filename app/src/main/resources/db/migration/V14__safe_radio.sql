@@ -1,0 +1,11 @@
+-- Programs transmit only where the operator allowed it, and never longer than the limit.
+alter table radio add column share_transmit boolean default false not null;
+alter table radio add column keying_limit_s integer default 180 not null;
+-- The rotator that turns this radio's antenna; empty: the first one that can point there.
+alter table radio add column rotor_id bigint;
+
+-- A rotator may rest so far from where it was sent.
+alter table rotor add column tolerance_degrees double precision default 3 not null;
+
+-- The radio a source's contacts are made on, for records that name neither band nor frequency.
+alter table intake_source add column radio_id bigint;
