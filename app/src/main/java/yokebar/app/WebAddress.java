@@ -1,10 +1,20 @@
 package yokebar.app;
 
 import java.net.URI;
+import org.jspecify.annotations.Nullable;
 
 /** The address of a service, as somebody typed it. */
 public final class WebAddress {
     private WebAddress() {}
+
+    /** Host and port of an address; null when there is none. */
+    public static @Nullable String authority(@Nullable String address) {
+        try {
+            return address == null ? null : URI.create(address).getAuthority();
+        } catch (IllegalArgumentException e) {
+            return null;
+        }
+    }
 
     /**
      * @param field the field it was typed into

@@ -12,6 +12,15 @@ public final class LinkWatch {
 
     private LinkWatch() {}
 
+    /** For fakes that take their time. */
+    public static void pause(long ms) {
+        try {
+            Thread.sleep(ms);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     public static void await(String what, BooleanSupplier condition) {
         Instant until = Instant.now().plusSeconds(SECONDS);
         while (!condition.getAsBoolean()) {

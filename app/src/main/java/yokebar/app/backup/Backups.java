@@ -5,9 +5,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
-import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
@@ -21,13 +21,10 @@ import java.util.concurrent.locks.ReentrantLock;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
 import javax.sql.DataSource;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.TaskScheduler;
 import org.springframework.stereotype.Component;
@@ -36,18 +33,20 @@ import yokebar.app.FieldProblem;
 import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
-import yokebar.app.safety.Compaction;
-import yokebar.app.safety.StagedLog;
 
 /**
- * Dated, compressed copies of the whole database, made by H2 itself while the application goes on: by hand, once a day, and
- * when it ends. The oldest go when there are more than wanted; files of other names are never touched.
+ * Dated, compressed copies of all rows of the log, made while the application goes on: by hand, once a day, and when it ends.
+ * Each is read back before it counts. Old ones are thinned out by age; files of other names are never touched.
  */
 @Component
 public class Backups implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
     private static final DateTimeFormatter NAMED = DateTimeFormatter.ofPattern("yyyy-MM-dd-HHmmss");
-    private static final Pattern NAME = Pattern.compile("yokebar-(\\d{4}-\\d{2}-\\d{2}-\\d{6})\\.zip");
+    private static final Pattern NAME = Pattern.compile("yokebar-(\\d{4}-\\d{2}-\\d{2}-\\d{6})(-by-hand)?\\.zip");
+    private static final String BY_HAND = "-by-hand";
+    /** A clock that was wrong for a while may have left such names. */
+    private static final Duration AHEAD = Duration.ofDays(1);
+
     private static final String BEING_MADE = "backup-being-made.tmp";
     private static final Duration LOOK_EVERY = Duration.ofMinutes(2);
     private static final Duration DAILY = Duration.ofHours(24);
@@ -57,8 +56,6 @@ public class Backups implements SmartLifecycle {
     private final DataSource database;
     private final SafetySettings settings;
     private final TaskScheduler scheduler;
-    private final Compaction compaction;
-    private final Path home;
     private final Clock clock;
     private final ReentrantLock oneAtATime = new ReentrantLock();
     private volatile boolean changedSince;
@@ -67,15 +64,7 @@ public class Backups implements SmartLifecycle {
     private volatile @Nullable String problem;
     private @Nullable ScheduledFuture<?> looking;
 
-    Backups(
-            DataSource database,
-            SafetySettings settings,
-            TaskScheduler scheduler,
-            Compaction compaction,
-            @Value("${yokebar.home}") Path home,
-            Clock clock) {
-        this.compaction = compaction;
-        this.home = home;
+    Backups(DataSource database, SafetySettings settings, TaskScheduler scheduler, Clock clock) {
         this.database = database;
         this.settings = settings;
         this.scheduler = scheduler;
@@ -87,8 +76,9 @@ public class Backups implements SmartLifecycle {
      * A backup in the folder.
      *
      * @param bytes of the compressed file
+     * @param byHand whether the operator asked for it
      */
-    public record Backup(String name, Instant madeAt, long bytes) {}
+    public record Backup(String name, Instant madeAt, long bytes, boolean byHand) {}
 
     @Override
     public void start() {
@@ -104,33 +94,13 @@ public class Backups implements SmartLifecycle {
             running.cancel(false);
         }
         if (changedSince && settings.row().backupOnExit) {
-            if (compaction.due()) {
-                Path folder = settings.backupFolder();
-                compaction.afterwards(() -> packClosed(folder));
-            } else {
-                quietly();
-            }
+            quietly();
         }
     }
 
-    /** Packs the log's file when nobody has it open any more; the backup looks like those that H2 makes. */
-    private void packClosed(Path folder) {
-        try {
-            Files.createDirectories(folder);
-            Path fresh = folder.resolve(BEING_MADE);
-            try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(fresh))) {
-                zip.putNextEntry(new ZipEntry(StagedLog.DATABASE));
-                Files.copy(home.resolve(StagedLog.DATABASE), zip);
-                zip.closeEntry();
-            }
-            Files.move(fresh, folder.resolve(name(clock.instant())), StandardCopyOption.ATOMIC_MOVE);
-        } catch (IOException e) {
-            LOG.warn("No backup could be made in {} at the end: {}", folder, e.toString());
-        }
-    }
-
-    private static String name(Instant madeAt) {
-        return "yokebar-" + NAMED.format(LocalDateTime.ofInstant(madeAt, ZoneOffset.UTC)) + ".zip";
+    private static String name(Instant madeAt, boolean byHand) {
+        return "yokebar-" + NAMED.format(LocalDateTime.ofInstant(madeAt, ZoneOffset.UTC)) + (byHand ? BY_HAND : "")
+                + ".zip";
     }
 
     @Override
@@ -167,7 +137,11 @@ public class Backups implements SmartLifecycle {
     private void daily() {
         Instant now = clock.instant();
         if (settings.row().backupDaily && changedSince) {
-            Instant last = all().stream().map(Backup::madeAt).findFirst().orElse(began);
+            Instant last = all().stream()
+                    .map(Backup::madeAt)
+                    .filter(madeAt -> madeAt.isBefore(now.plus(AHEAD)))
+                    .findFirst()
+                    .orElse(began);
             Duration age = Duration.between(last, now);
             boolean calm = lastChange.isBefore(now.minus(CALM));
             boolean none = last.equals(began);
@@ -180,7 +154,7 @@ public class Backups implements SmartLifecycle {
 
     private void quietly() {
         try {
-            make();
+            make(false);
         } catch (FieldProblem e) {
             LOG.warn("{}", e.getBody().getDetail());
         }
@@ -199,10 +173,10 @@ public class Backups implements SmartLifecycle {
             try (Stream<Path> files = Files.list(folder)) {
                 for (Path file : files.toList()) {
                     Matcher name = NAME.matcher(file.getFileName().toString());
-                    if (name.matches()) {
-                        Instant madeAt =
-                                LocalDateTime.parse(name.group(1), NAMED).toInstant(ZoneOffset.UTC);
-                        backups.add(new Backup(file.getFileName().toString(), madeAt, Files.size(file)));
+                    Instant madeAt = name.matches() ? date(name.group(1)) : null;
+                    if (madeAt != null) {
+                        backups.add(new Backup(
+                                file.getFileName().toString(), madeAt, Files.size(file), name.group(2) != null));
                     }
                 }
             } catch (IOException e) {
@@ -211,6 +185,15 @@ public class Backups implements SmartLifecycle {
         }
         backups.sort(Comparator.comparing(Backup::madeAt).reversed());
         return backups;
+    }
+
+    /** @return null when there is no such day or time */
+    private static @Nullable Instant date(String text) {
+        try {
+            return LocalDateTime.parse(text, NAMED).toInstant(ZoneOffset.UTC);
+        } catch (DateTimeException e) {
+            return null;
+        }
     }
 
     /** The file of a backup. */
@@ -223,30 +206,30 @@ public class Backups implements SmartLifecycle {
     }
 
     /**
-     * Makes a backup now.
+     * Makes a backup now and reads it back.
      *
+     * @param byHand whether the operator asked for it
      * @throws FieldProblem when the folder cannot take it
      */
-    public Backup make() {
+    public Backup make(boolean byHand) {
         oneAtATime.lock();
         try {
             Path folder = settings.backupFolder();
             Files.createDirectories(folder);
             changedSince = false;
             Instant now = clock.instant();
-            String name = name(now);
+            String name = name(now, byHand);
             // It gets its name when it is whole, so that half a backup is never taken for one.
             Path fresh = folder.resolve(BEING_MADE);
             Files.deleteIfExists(fresh);
-            try (Connection connection = database.getConnection();
-                    PreparedStatement backup = connection.prepareStatement("backup to ?")) {
-                backup.setString(1, fresh.toString());
-                backup.execute();
+            try (Connection connection = database.getConnection()) {
+                DatabaseRows.write(connection, fresh, now);
             }
+            Restore.content(fresh);
             Files.move(fresh, folder.resolve(name), StandardCopyOption.ATOMIC_MOVE);
             rotate(folder);
             problem = null;
-            return new Backup(name, now, Files.size(folder.resolve(name)));
+            return new Backup(name, now, Files.size(folder.resolve(name)), byHand);
         } catch (IOException | SQLException e) {
             changedSince = true;
             String sentence = "No backup could be made in " + settings.backupFolder() + ": " + e.getMessage()
@@ -259,8 +242,7 @@ public class Backups implements SmartLifecycle {
     }
 
     private void rotate(Path folder) throws IOException {
-        List<Backup> backups = all();
-        for (Backup old : backups.subList(Math.min(settings.row().backupsKept, backups.size()), backups.size())) {
+        for (Backup old : BackupsToKeep.surplus(all(), settings.row().backupsKept, clock.instant())) {
             Files.deleteIfExists(folder.resolve(old.name()));
         }
     }

@@ -5,118 +5,173 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Statement;
+import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.Comparator;
+import java.util.List;
 import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
+import java.util.zip.ZipFile;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import yokebar.app.FieldProblem;
 import yokebar.app.RestartAsked;
+import yokebar.app.safety.DatabasePassword;
 import yokebar.app.safety.StagedLog;
 
 /**
- * Puts a backup in the log's place. It is unpacked and opened first; only when it proves to be a whole log does anything
- * change, and then the log that was there is kept beside. The exchange itself happens between two runs, while nobody has the
- * log open.
+ * Puts a backup in the log's place. It may come from anybody: it is read as data, a new log is built of its rows, and only when
+ * that is whole does anything change; the log that was there is kept beside. The exchange itself happens between two runs,
+ * while nobody has the log open.
  */
 @Service
 class Restore {
+    /** An older backup holds a database file, which compresses less well than rows. */
+    private static final long MAX_DATABASE_RATIO = 100;
+
+    private static final long FREE_BYTES = 64L << 20;
 
     private final Path home;
     private final ApplicationEventPublisher events;
+    private final Clock clock;
 
-    Restore(@Value("${yokebar.home}") Path home, ApplicationEventPublisher events) {
+    Restore(@Value("${yokebar.home}") Path home, ApplicationEventPublisher events, Clock clock) {
         this.home = home.toAbsolutePath();
         this.events = events;
+        this.clock = clock;
     }
 
     /**
      * What a backup holds.
      *
      * @param newest when its last contact began; null when it has none
+     * @param holds what is in it, in words
+     * @param lacks what is not in it, in words
      */
-    record Content(long contacts, @Nullable Instant newest) {}
+    record Content(
+            long contacts,
+            @Nullable Instant newest,
+            @Nullable Instant madeAt,
+            List<String> holds,
+            List<String> lacks) {}
 
     /**
-     * Unpacks and opens a backup.
+     * Reads a backup to its end and compares its checksums; nothing in it is executed.
      *
      * @throws FieldProblem when it is not a whole backup of a log
      */
     Content check(Path backup) {
-        Path staged = stage(backup);
+        Path work = workFolder();
         try {
-            return content(staged);
+            return content(asRows(backup, work));
+        } catch (IOException e) {
+            throw broken(backup, e.getMessage());
         } finally {
-            remove(staged);
+            remove(work);
         }
     }
 
-    /** Checks a backup once more and asks for a restart that puts it in the log's place. */
+    /** Builds a log of a backup and asks for a restart that puts it in the log's place. */
     Content restore(Path backup) {
-        Path staged = stage(backup);
-        Content content;
+        Path work = workFolder();
         try {
-            content = content(staged);
-            Path ready = StagedLog.folder(home);
-            remove(ready);
-            Files.move(staged, ready, StandardCopyOption.ATOMIC_MOVE);
+            Path rows = asRows(backup, work);
+            Content content = content(rows);
+            build(rows, work);
+            events.publishEvent(new RestartAsked());
+            return content;
         } catch (IOException e) {
-            remove(staged);
             throw broken(backup, e.getMessage());
-        } catch (FieldProblem e) {
-            remove(staged);
-            throw e;
+        } finally {
+            remove(work);
         }
-        events.publishEvent(new RestartAsked());
-        return content;
     }
 
-    private Path stage(Path backup) {
-        try {
-            Path folder = Files.createTempDirectory(home, "restore-check");
-            try (InputStream file = Files.newInputStream(backup);
-                    ZipInputStream zip = new ZipInputStream(file)) {
-                for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-                    if (entry.getName().equals(StagedLog.DATABASE)) {
-                        Files.copy(zip, folder.resolve(StagedLog.DATABASE));
+    private void build(Path rows, Path work) throws IOException {
+        Path staged = work.resolve("built");
+        Files.createDirectories(staged);
+        try (ArchiveReader archive = new ArchiveReader(rows)) {
+            new LogBuilder(staged, DatabasePassword.of(home)).build(archive);
+        }
+        Path ready = StagedLog.folder(home);
+        remove(ready);
+        Files.move(staged, ready, StandardCopyOption.ATOMIC_MOVE);
+    }
+
+    /** A backup of an earlier edition is a database file; its rows are taken out without opening it as a database. */
+    private Path asRows(Path backup, Path work) throws IOException {
+        if (!ArchiveReader.isDatabase(backup, StagedLog.DATABASE)) {
+            return backup;
+        }
+        Path database = work.resolve("earlier.mv.db");
+        Path rows = work.resolve("rows.zip");
+        long limit = Math.max(FREE_BYTES, MAX_DATABASE_RATIO * Files.size(backup));
+        try (ZipFile zip = new ZipFile(backup.toFile())) {
+            ZipEntry entry = zip.getEntry(StagedLog.DATABASE);
+            try (InputStream in = zip.getInputStream(entry);
+                    var out = Files.newOutputStream(database)) {
+                byte[] piece = new byte[1 << 16];
+                long written = 0;
+                for (int read = in.read(piece); read >= 0; read = in.read(piece)) {
+                    written += read;
+                    if (written > limit) {
+                        throw new BackupFormatException("it unpacks to far more than a log can hold");
                     }
+                    out.write(piece, 0, read);
                 }
-            } catch (IOException e) {
-                remove(folder);
-                throw broken(backup, e.getMessage());
             }
-            if (!Files.exists(folder.resolve(StagedLog.DATABASE))) {
-                remove(folder);
-                throw broken(backup, "there is no log in it");
+        }
+        DatabaseFile.Salvaged read = DatabaseFile.toArchive(database, rows, clock.instant());
+        if (!read.losses().isEmpty()) {
+            throw new BackupFormatException(String.join(" ", read.losses()));
+        }
+        return rows;
+    }
+
+    static Content content(Path rows) throws IOException {
+        long[] contacts = new long[1];
+        Instant[] newest = new Instant[1];
+        try (ArchiveReader archive = new ArchiveReader(rows)) {
+            boolean log = false;
+            for (BackupManifest.Table table : archive.manifest().tables()) {
+                boolean isLog = table.name().equals("contact");
+                log |= isLog;
+                int at = table.columns().indexOf("started_at");
+                archive.rows(table, row -> {
+                    if (isLog && at >= 0) {
+                        contacts[0]++;
+                        Instant began = instant(row.get(at).asString());
+                        newest[0] = newest[0] == null || began.isAfter(newest[0]) ? began : newest[0];
+                    }
+                });
             }
-            return folder;
-        } catch (IOException e) {
-            throw broken(backup, e.getMessage());
+            if (!log) {
+                throw new BackupFormatException("there is no log in it");
+            }
+            BackupManifest manifest = archive.manifest();
+            return new Content(contacts[0], newest[0], manifest.madeAt(), manifest.holds(), manifest.lacks());
         }
     }
 
-    private static Content content(Path folder) {
-        String url = "jdbc:h2:file:" + folder.resolve("log") + ";IFEXISTS=TRUE;ACCESS_MODE_DATA=r";
-        try (Connection connection = DriverManager.getConnection(url, "yokebar", "");
-                Statement statement = connection.createStatement();
-                ResultSet row = statement.executeQuery(
-                        "select count(*), (select max(started_at) from contact), (select count(*) from station)"
-                                + " from contact")) {
-            row.next();
-            OffsetDateTime newest = row.getObject(2, OffsetDateTime.class);
-            return new Content(row.getLong(1), newest == null ? null : newest.toInstant());
-        } catch (SQLException e) {
-            throw broken(folder, "it cannot be opened as a log");
+    /** As the database writes it: {@code 2026-05-01 14:07:00+00} or with a T. */
+    private static Instant instant(String text) throws BackupFormatException {
+        try {
+            String iso = text.replace(' ', 'T').replaceAll("([+-]\\d{2})$", "$1:00");
+            return OffsetDateTime.parse(iso).toInstant();
+        } catch (DateTimeException e) {
+            throw new BackupFormatException("the time of a contact cannot be read");
+        }
+    }
+
+    private Path workFolder() {
+        try {
+            return Files.createTempDirectory(home, "restore-check");
+        } catch (IOException e) {
+            throw new FieldProblem("name", "There is no room beside the log to look at it: " + e.getMessage() + ".");
         }
     }
 
@@ -126,7 +181,7 @@ class Restore {
                 backup.getFileName() + " is no whole backup: " + why + ". Nothing was changed; try another one.");
     }
 
-    private static void remove(Path folder) {
+    static void remove(Path folder) {
         if (!Files.exists(folder)) {
             return;
         }

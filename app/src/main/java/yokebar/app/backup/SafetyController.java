@@ -69,7 +69,7 @@ class SafetyController {
 
     @PostMapping("/backups")
     SafetyView backUp() {
-        backups.make();
+        backups.make(true);
         return view();
     }
 

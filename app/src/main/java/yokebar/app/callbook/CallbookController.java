@@ -39,6 +39,7 @@ class CallbookController {
      * How callbooks are set up.
      *
      * @param hookup the coupling to the one on the network
+     * @param secretNotice what there is to know of the password, as that it must be typed again; null when nothing
      * @param freshDays for how long its answers count as fresh
      * @param answers how many calls it was asked about
      * @param fileName null when there is no file
@@ -48,6 +49,7 @@ class CallbookController {
             @Nullable String address,
             @Nullable String account,
             boolean hasPassword,
+            @Nullable String secretNotice,
             int freshDays,
             long answers,
             @Nullable String fileName,
@@ -64,7 +66,8 @@ class CallbookController {
                 Callbook.ID,
                 row.address,
                 row.account,
-                row.sealedPassword != null,
+                store.hasPassword(row),
+                store.secretNotice(row),
                 row.freshDays,
                 store.answers(),
                 row.fileName,

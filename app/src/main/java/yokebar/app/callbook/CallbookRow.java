@@ -8,6 +8,7 @@ import java.time.Instant;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.safety.StoredSecret;
 
 /** The settings of the callbooks; one row. */
 @Entity
@@ -29,6 +30,19 @@ class CallbookRow {
 
     @JdbcTypeCode(SqlTypes.VARBINARY)
     byte @Nullable [] sealedPassword;
+
+    /** Why there is no password any more; null when there is nothing to say. */
+    @Nullable
+    String secretNote;
+
+    StoredSecret secret() {
+        return new StoredSecret(sealedPassword, secretNote);
+    }
+
+    void secret(StoredSecret secret) {
+        sealedPassword = secret.sealed();
+        secretNote = secret.note();
+    }
 
     int freshDays;
 

@@ -19,6 +19,7 @@ import yokebar.app.BulkInsert;
 import yokebar.app.FieldProblem;
 import yokebar.app.WebAddress;
 import yokebar.app.safety.SecretBox;
+import yokebar.app.safety.StoredSecret;
 import yokebar.core.call.Call;
 import yokebar.core.call.CallParts;
 import yokebar.links.callbook.CallbookAccount;
@@ -63,6 +64,7 @@ class CallbookStore {
             @Nullable String address,
             @Nullable String account,
             @Nullable String password,
+            @Nullable Boolean clearPassword,
             @Nullable Integer freshDays) {}
 
     @Transactional(readOnly = true)
@@ -73,15 +75,19 @@ class CallbookStore {
     @Transactional
     public void save(Draft draft) {
         CallbookRow row = row();
+        String before = WebAddress.authority(row.address);
         if (draft.address() != null) {
             row.address = draft.address().isBlank() ? null : WebAddress.checked("address", draft.address());
         }
         if (draft.account() != null) {
             row.account = draft.account().isBlank() ? null : draft.account().strip();
         }
-        if (draft.password() != null && !draft.password().isEmpty()) {
-            row.sealedPassword = secrets.seal(draft.password());
-        }
+        row.secret(row.secret()
+                .changed(
+                        secrets,
+                        before,
+                        WebAddress.authority(row.address),
+                        StoredSecret.typed(draft.password(), draft.clearPassword())));
         if (draft.freshDays() != null) {
             if (draft.freshDays() < 1 || draft.freshDays() > 3650) {
                 throw new FieldProblem("freshDays", "An answer stays fresh for 1 to 3650 days.");
@@ -92,15 +98,26 @@ class CallbookStore {
         events.publishEvent(new Changed());
     }
 
+    /** Whether there is a password that opens. */
+    boolean hasPassword(CallbookRow row) {
+        return row.secret().usable(secrets);
+    }
+
+    /** What the operator should know of the password; null when nothing. */
+    @Nullable
+    String secretNotice(CallbookRow row) {
+        return row.secret().notice(secrets);
+    }
+
     /** Where and as whom to ask; empty as long as something of it is missing. */
     @Transactional(readOnly = true)
     public Optional<CallbookAccount> account() {
         CallbookRow row = row();
-        if (row.address == null || row.account == null || row.sealedPassword == null) {
+        String password = row.secret().text(secrets);
+        if (row.address == null || row.account == null || password == null) {
             return Optional.empty();
         }
-        return Optional.of(
-                new CallbookAccount(URI.create(row.address), row.account, secrets.openText(row.sealedPassword)));
+        return Optional.of(new CallbookAccount(URI.create(row.address), row.account, password));
     }
 
     /** What was answered or read before; the answer from the network stands above the file. */

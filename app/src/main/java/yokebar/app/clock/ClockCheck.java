@@ -149,11 +149,14 @@ public class ClockCheck extends Coupling implements SmartLifecycle {
             become(LinkStatus.of(LinkState.STARTING, clock.instant(), last));
         }
         try {
-            Duration found = asked.offset();
+            TimeServer.Answer answer = asked.ask();
+            Duration found = answer.offset();
             behind = found;
             Instant now = clock.instant();
             checkedAt = now;
-            activity().note("This clock is " + words(found) + ".");
+            activity()
+                    .note("This clock is " + words(found) + " (best of " + answer.samples() + ", round trip "
+                            + answer.roundTrip().toMillis() + " ms).");
             if (found.abs().compareTo(TOO_MUCH) > 0) {
                 nextCheck = now.plus(CHECK_AGAIN_AFTER_TROUBLE);
                 become(status(LinkState.TROUBLE, "clock " + words(found), sentence(found), FIX, now));

@@ -16,6 +16,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.FieldProblem;
 import yokebar.app.hookup.Hookup;
 import yokebar.app.safety.SecretBox;
+import yokebar.app.safety.SecretLocked;
 import yokebar.core.call.Call;
 import yokebar.links.delivery.Receipt;
 import yokebar.links.identity.CertificateRequest;
@@ -110,6 +111,11 @@ class Enrolment {
         try {
             String certificate = certificates(serviceId).collect(row.number, code.strip());
             identity = CertificateRequest.identity(secrets.open(row.sealedKey), certificate, passphrase.toCharArray());
+        } catch (SecretLocked e) {
+            throw new FieldProblem(
+                    "code",
+                    "This request was made with another key than the one in secrets.key and cannot be completed. Cancel it"
+                            + " and request a new certificate.");
         } catch (ServiceRefused | ServiceUnreachable | IdentityFile.UnusableIdentity e) {
             throw new FieldProblem("code", String.valueOf(e.getMessage()));
         }

@@ -80,7 +80,7 @@ class Identities {
     @Transactional(readOnly = true)
     public Optional<SigningKey> key(int serviceId, SigningIdentity identity) {
         return rows(serviceId).stream()
-                .filter(row -> identity(row).equals(identity))
+                .filter(row -> identity(row).equals(identity) && opens(row))
                 .findFirst()
                 .map(this::open);
     }
@@ -135,7 +135,18 @@ class Identities {
         return row;
     }
 
+    /** Whether the stored key can be opened with the key of this computer. */
+    boolean opens(SigningIdentityRow row) {
+        return secrets.opens(row.sealedFile) && secrets.opens(row.sealedPassphrase);
+    }
+
     private SigningKey open(SigningIdentityRow row) {
+        if (!opens(row)) {
+            throw new FieldProblem(
+                    "identity",
+                    "The signing identity of " + row.callSign + " cannot be opened with the key of this computer"
+                            + " (secrets.key). Install it again from its file, or request a new one.");
+        }
         return opened.computeIfAbsent(row.number(), id -> fromFile(row));
     }
 

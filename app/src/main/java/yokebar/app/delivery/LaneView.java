@@ -15,7 +15,8 @@ import yokebar.app.hookup.HookupView;
  * @param byHand whether nothing goes there over a network
  * @param signed whether contacts are signed there
  * @param access what the operator has to give
- * @param hasPassword whether one is stored; it is never given out
+ * @param hasPassword whether one is stored that opens; it is never given out
+ * @param secretNotice what there is to know of the password, as that it must be typed again; null when nothing
  * @param complete whether all is there that a call needs
  * @param proven whether a report of the service has come back once
  * @param relayedOnRequest whether the operator decides about relayed contacts
@@ -39,6 +40,7 @@ record LaneView(
         @Nullable String address,
         @Nullable String account,
         boolean hasPassword,
+        @Nullable String secretNotice,
         boolean complete,
         ServiceRow.When when,
         int everyMinutes,
@@ -77,7 +79,8 @@ record LaneView(
             Instant validFrom,
             Instant validUntil,
             @Nullable Instant certificateEnds,
-            @Nullable Long placeId) {}
+            @Nullable Long placeId,
+            boolean locked) {}
 
     /** A request for a certificate that waits for the code of its letter. */
     record RequestView(long id, String call, String number, String words, Instant askedAt, String postalAddress) {}

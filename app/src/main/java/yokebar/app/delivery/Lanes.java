@@ -76,7 +76,8 @@ class Lanes {
                 adapter.access(),
                 row.address,
                 row.account,
-                row.sealedPassword != null,
+                services.hasPassword(row),
+                services.secretNotice(row),
                 services.complete(serviceId),
                 row.sendWhen,
                 row.everyMinutes,
@@ -99,14 +100,20 @@ class Lanes {
                 count("select count(*) from Withdrawal where serviceId = :service", serviceId),
                 withdrawalTrouble(serviceId),
                 unmatched(serviceId),
-                identities.installed(serviceId).stream().map(Lanes::view).toList(),
+                identities.installed(serviceId).stream().map(this::view).toList(),
                 enrolment.waiting(serviceId).stream().map(Lanes::view).toList(),
                 handovers(serviceId));
     }
 
-    private static LaneView.IdentityView view(SigningIdentityRow row) {
+    private LaneView.IdentityView view(SigningIdentityRow row) {
         return new LaneView.IdentityView(
-                row.number(), row.callSign, row.validFrom, row.validUntil, row.certificateEnds, row.placeId);
+                row.number(),
+                row.callSign,
+                row.validFrom,
+                row.validUntil,
+                row.certificateEnds,
+                row.placeId,
+                !identities.opens(row));
     }
 
     private static LaneView.RequestView view(IdentityRequestRow row) {

@@ -12,6 +12,7 @@ import java.time.LocalDate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.safety.StoredSecret;
 
 /** A service and the operator's settings for it. */
 @Entity
@@ -47,6 +48,19 @@ class ServiceRow {
 
     @JdbcTypeCode(SqlTypes.VARBINARY)
     byte @Nullable [] sealedPassword;
+
+    /** Why there is no password any more; null when there is nothing to say. */
+    @Nullable
+    String secretNote;
+
+    StoredSecret secret() {
+        return new StoredSecret(sealedPassword, secretNote);
+    }
+
+    void secret(StoredSecret secret) {
+        sealedPassword = secret.sealed();
+        secretNote = secret.note();
+    }
 
     @Enumerated(EnumType.STRING)
     @JdbcTypeCode(SqlTypes.VARCHAR)

@@ -72,6 +72,7 @@ class ServiceSettings implements SettingsPart {
                                 one.address(),
                                 one.account(),
                                 null,
+                                null,
                                 one.when().name(),
                                 one.everyMinutes(),
                                 one.relayed(),

@@ -21,6 +21,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.FieldProblem;
 import yokebar.app.WebAddress;
 import yokebar.app.safety.SecretBox;
+import yokebar.app.safety.StoredSecret;
 import yokebar.core.call.Call;
 import yokebar.core.confirm.FetchPlan;
 import yokebar.core.delivery.Choices;
@@ -72,6 +73,7 @@ public class Services {
             @Nullable String address,
             @Nullable String account,
             @Nullable String password,
+            @Nullable Boolean clearPassword,
             @Nullable String when,
             @Nullable Integer everyMinutes,
             @Nullable Boolean relayed,
@@ -83,15 +85,16 @@ public class Services {
     @Transactional
     public boolean change(int serviceId, ServiceDraft draft) {
         ServiceRow row = row(serviceId);
+        String before = WebAddress.authority(row.address);
         if (draft.address() != null) {
             row.address = WebAddress.checked("address", draft.address());
         }
         if (draft.account() != null) {
             row.account = draft.account().strip();
         }
-        if (draft.password() != null && !draft.password().isEmpty()) {
-            row.sealedPassword = secrets.seal(draft.password().strip());
-        }
+        String typed = StoredSecret.typed(
+                draft.password() == null ? null : draft.password().strip(), draft.clearPassword());
+        row.secret(row.secret().changed(secrets, before, WebAddress.authority(row.address), typed));
         changeTimes(row, draft);
         boolean rulesChanged = changeChoices(row, draft);
         if (draft.inUse() != null && draft.inUse() != row.inUse) {
@@ -231,7 +234,7 @@ public class Services {
             boolean complete = row.inUse
                     && row.address != null
                     && (access.account() == null || row.account != null && !row.account.isEmpty())
-                    && (access.secret() == null || row.sealedPassword != null);
+                    && (access.secret() == null || row.secret().usable(secrets));
             return new Setup(row.inUse, complete, row.sendWhen, row.everyMinutes, row.paused, row.proven, choices(row));
         });
     }
@@ -324,10 +327,20 @@ public class Services {
         if (row.address == null) {
             throw new IllegalStateException(row.name + " is not set up");
         }
+        String password = row.secret().text(secrets);
         return new ServiceAdapter.Account(
-                row.address,
-                row.account == null ? "" : row.account,
-                row.sealedPassword == null ? "" : secrets.openText(row.sealedPassword));
+                row.address, row.account == null ? "" : row.account, password == null ? "" : password);
+    }
+
+    /** Whether a service has a password that opens. */
+    boolean hasPassword(ServiceRow row) {
+        return row.secret().usable(secrets);
+    }
+
+    /** What the operator should know of a service's password; null when nothing. */
+    @Nullable
+    String secretNotice(ServiceRow row) {
+        return row.secret().notice(secrets);
     }
 
     private void changed(int serviceId) {

@@ -2,6 +2,7 @@ package yokebar.app.feed;
 
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -26,7 +27,8 @@ class FeedController {
      * A feed.
      *
      * @param hookup the id of its coupling
-     * @param hasPassword whether one is kept; it is never told
+     * @param hasPassword whether one is stored that opens; it is never given out
+     * @param secretNotice what there is to know of the password, as that it must be typed again; null when nothing
      * @param counts how many lines became what since the start
      */
     record FeedView(
@@ -37,12 +39,13 @@ class FeedController {
             int port,
             String login,
             boolean hasPassword,
+            @Nullable String secretNotice,
             String commands,
             int keepAliveSeconds,
             boolean skimmer,
             Map<String, Long> counts) {
 
-        static FeedView of(Feed feed) {
+        static FeedView of(Feed feed, Feeds feeds) {
             FeedRow row = feed.row();
             return new FeedView(
                     row.number(),
@@ -51,7 +54,8 @@ class FeedController {
                     row.host,
                     row.port,
                     row.login,
-                    row.sealedPassword != null,
+                    feeds.hasPassword(feed),
+                    feeds.secretNotice(feed),
                     row.commands,
                     row.keepAliveSeconds,
                     row.skimmer,
@@ -67,7 +71,7 @@ class FeedController {
 
     @GetMapping
     List<FeedView> all() {
-        return feeds.all().stream().map(FeedView::of).toList();
+        return feeds.all().stream().map(feed -> FeedView.of(feed, feeds)).toList();
     }
 
     @PostMapping

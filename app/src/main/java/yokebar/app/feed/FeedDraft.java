@@ -44,6 +44,12 @@ record FeedDraft(
         if (alive < 0 || alive > LONGEST_KEEP_ALIVE_S) {
             throw new FieldProblem("keepAliveSeconds", "Between 0 (never) and 3600 seconds.");
         }
+        if (login != null && (login.length() > 60 || login.chars().anyMatch(c -> c < ' '))) {
+            throw new FieldProblem("login", "The log-in name is one line of up to 60 characters.");
+        }
+        if (password != null && (password.length() > 200 || password.chars().anyMatch(c -> c < ' '))) {
+            throw new FieldProblem("password", "The password is one line of up to 200 characters.");
+        }
         String said = commands == null ? "" : commands.strip();
         if (said.length() > LONGEST_COMMANDS || said.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\r')) {
             throw new FieldProblem("commands", "Commands are lines of plain text, 2000 letters at the most.");

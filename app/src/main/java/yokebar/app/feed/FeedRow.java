@@ -11,6 +11,7 @@ import java.util.Objects;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.safety.StoredSecret;
 
 /** A feed as it is set up. */
 @Entity
@@ -32,6 +33,19 @@ class FeedRow {
 
     @JdbcTypeCode(SqlTypes.VARBINARY)
     byte @Nullable [] sealedPassword;
+
+    /** Why there is no password any more; null when there is nothing to say. */
+    @Nullable
+    String secretNote;
+
+    StoredSecret secret() {
+        return new StoredSecret(sealedPassword, secretNote);
+    }
+
+    void secret(StoredSecret secret) {
+        sealedPassword = secret.sealed();
+        secretNote = secret.note();
+    }
 
     /** A line each. */
     String commands = "";

@@ -67,6 +67,17 @@ public class Feeds implements SmartLifecycle {
         return running;
     }
 
+    /** Whether a feed has a password that opens. */
+    boolean hasPassword(Feed feed) {
+        return feed.row().secret().usable(secrets);
+    }
+
+    /** What the operator should know of a feed's password; null when nothing. */
+    @Nullable
+    String secretNotice(Feed feed) {
+        return feed.row().secret().notice(secrets);
+    }
+
     List<Feed> all() {
         return List.copyOf(feeds.values());
     }
@@ -111,10 +122,9 @@ public class Feeds implements SmartLifecycle {
             if (row == null) {
                 throw new FieldProblem("id", "There is no feed " + id + ".");
             }
+            String before = row.host.isEmpty() ? null : row.host + ":" + row.port;
             draft.fill(row);
-            if (draft.password() != null) {
-                row.sealedPassword = draft.password().isEmpty() ? null : secrets.seal(draft.password());
-            }
+            row.secret(row.secret().changed(secrets, before, row.host + ":" + row.port, draft.password()));
             db.persist(row);
             return row;
         });
@@ -137,7 +147,7 @@ public class Feeds implements SmartLifecycle {
     }
 
     private void set(FeedRow row) {
-        String password = row.sealedPassword == null ? null : secrets.openText(row.sealedPassword);
+        String password = row.secret().text(secrets);
         Feed fresh = new Feed(row, password, clock, this::hear, () -> hookups.changed(Feed.hookupId(row.number())));
         Feed before = feeds.put(row.number(), fresh);
         if (before != null) {

@@ -1,6 +1,7 @@
 package yokebar.app.live;
 
 import io.swagger.v3.oas.annotations.Hidden;
+import jakarta.servlet.http.HttpServletRequest;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -22,7 +23,8 @@ class LiveController {
     @GetMapping("/api/live")
     SseEmitter live(
             @RequestHeader(name = "Last-Event-ID", required = false) @Nullable String lastSeen,
-            @RequestParam(required = false) @Nullable String last) {
-        return stream.open(lastSeen == null ? last : lastSeen);
+            @RequestParam(required = false) @Nullable String last,
+            HttpServletRequest request) {
+        return stream.open(lastSeen == null ? last : lastSeen, request.getRemoteAddr());
     }
 }

@@ -27,6 +27,10 @@ class LiveStream implements SmartLifecycle {
     private static final int KEPT = 1000;
     private static final long HEARTBEAT_MS = 10_000;
     private static final long NO_TIMEOUT = 0L;
+    /** Pages of one computer; a window with thirty tabs is a mistake. */
+    private static final int MAX_PAGES_PER_CLIENT = 24;
+
+    private static final int MAX_PAGES = 96;
 
     /** Numbers start over with every start of the application, so they are only good together with this. */
     private final String era = UUID.randomUUID().toString().substring(0, 8);
@@ -45,6 +49,12 @@ class LiveStream implements SmartLifecycle {
     /** One open page with what is still to be sent to it. */
     private static final class Page {
         private final SseEmitter emitter = new SseEmitter(NO_TIMEOUT);
+        private final String client;
+
+        Page(String client) {
+            this.client = client;
+        }
+
         private final BlockingQueue<LiveEvent> waiting = new LinkedBlockingQueue<>(2 * KEPT);
     }
 
@@ -109,9 +119,13 @@ class LiveStream implements SmartLifecycle {
         }
     }
 
-    /** @param lastSeen the id of the last event the page saw, or null for a new page */
-    SseEmitter open(@Nullable String lastSeen) {
-        Page page = new Page();
+    /**
+     * @param lastSeen the id of the last event the page saw, or null for a new page
+     * @param client the address of its computer
+     */
+    SseEmitter open(@Nullable String lastSeen, String client) {
+        endOldest(client);
+        Page page = new Page(client);
         synchronized (kept) {
             page.waiting.addAll(missed(lastSeen));
             pages.add(page);
@@ -125,6 +139,23 @@ class LiveStream implements SmartLifecycle {
             pool.execute(() -> feed(page));
         }
         return page.emitter;
+    }
+
+    /** The page opened longest ago gives way; if it is still looked at, it comes back by itself. */
+    private void endOldest(String client) {
+        List<Page> same =
+                pages.stream().filter(page -> page.client.equals(client)).toList();
+        if (same.size() >= MAX_PAGES_PER_CLIENT) {
+            end(same.get(0));
+        }
+        if (pages.size() >= MAX_PAGES) {
+            pages.stream().findFirst().ifPresent(this::end);
+        }
+    }
+
+    private void end(Page page) {
+        pages.remove(page);
+        page.emitter.complete();
     }
 
     private List<LiveEvent> missed(@Nullable String lastSeen) {

@@ -24,6 +24,7 @@ import yokebar.core.adif.AdifFields;
 import yokebar.core.adif.AdxWriter;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.LoggedContact;
+import yokebar.core.exchange.CsvCell;
 
 /** The whole log, or what a search found in the order it is looked at, as a file; streamed, however long it is. */
 @RestController
@@ -84,9 +85,12 @@ class ExportController {
                 out,
                 CSVFormat.RFC4180
                         .builder()
-                        .setHeader(columns.toArray(String[]::new))
+                        .setHeader(columns.stream().map(CsvCell::safe).toArray(String[]::new))
                         .get());
-        write(ids, fields -> csv.printRecord(columns.stream().map(fields::get).toList()));
+        write(
+                ids,
+                fields -> csv.printRecord(
+                        columns.stream().map(fields::get).map(CsvCell::safe).toList()));
         csv.flush();
     }
 
@@ -115,7 +119,7 @@ class ExportController {
             }
             out.write("</tr>");
         });
-        out.write("</tbody></table><script>print()</script></html>");
+        out.write("</tbody></table><script src=\"/print.js\"></script></html>");
         out.flush();
     }
 

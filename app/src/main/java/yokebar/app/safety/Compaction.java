@@ -5,7 +5,6 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import javax.sql.DataSource;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -25,7 +24,6 @@ public class Compaction implements SmartLifecycle {
 
     private final DataSource database;
     private volatile boolean running;
-    private volatile @Nullable Runnable afterwards;
 
     Compaction(DataSource database) {
         this.database = database;
@@ -39,31 +37,7 @@ public class Compaction implements SmartLifecycle {
     @Override
     public void stop() {
         running = false;
-        boolean compacted = compactIfDue(database, WORTHWHILE_BYTES);
-        Runnable waiting = afterwards;
-        if (waiting != null && compacted) {
-            waiting.run();
-        }
-    }
-
-    /** Whether the file will be written anew when Yokebar ends. */
-    public boolean due() {
-        return due(database, WORTHWHILE_BYTES);
-    }
-
-    /** What is to be done with the file once it was written anew and closed; instead of doing it with all its dead space. */
-    public void afterwards(Runnable task) {
-        afterwards = task;
-    }
-
-    private static boolean due(DataSource database, long worthwhileBytes) {
-        try (Connection connection = database.getConnection();
-                Statement statement = connection.createStatement()) {
-            return info(statement, "FILE_SIZE") >= worthwhileBytes && livePercent(statement) < MOSTLY_DEAD_PERCENT;
-        } catch (SQLException e) {
-            LOG.warn("How full the log's file is cannot be told: {}", e.getMessage());
-            return false;
-        }
+        compactIfDue(database, WORTHWHILE_BYTES);
     }
 
     /** Of the file, what chunks fill; of the chunks, what is still in use. */

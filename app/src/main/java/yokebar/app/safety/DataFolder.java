@@ -8,8 +8,10 @@ import java.nio.channels.OverlappingFileLockException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.util.Map;
 import org.springframework.beans.factory.support.DefaultListableBeanFactory;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.core.env.MapPropertySource;
 
 /**
  * The folder with the log. One Yokebar at a time may have it: two would each believe to be the only judge of what is a new
@@ -33,7 +35,12 @@ public final class DataFolder {
                 refuse("Another Yokebar is running on the log in " + home
                         + ". Use that one, close it first, or give this one its own folder in YOKEBAR_HOME.");
             }
+            FolderRights.makePrivate(home);
             StagedLog.carryOut(home);
+            context.getEnvironment()
+                    .getPropertySources()
+                    .addFirst(new MapPropertySource(
+                            "database", Map.of("spring.datasource.password", DatabasePassword.ensure(home))));
             // The first to come is the last to go: by then nobody has the log open any more.
             DefaultListableBeanFactory beans = (DefaultListableBeanFactory) context.getBeanFactory();
             beans.registerDisposableBean("dataFolder", () -> release(channel));

@@ -3,17 +3,18 @@ package yokebar.app.safety;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
-import java.nio.file.attribute.PosixFilePermissions;
 import java.security.GeneralSecurityException;
 import java.security.SecureRandom;
+import java.time.Instant;
 import java.util.Arrays;
+import javax.crypto.AEADBadTagException;
 import javax.crypto.Cipher;
 import javax.crypto.spec.GCMParameterSpec;
 import javax.crypto.spec.SecretKeySpec;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
@@ -25,6 +26,8 @@ import org.springframework.stereotype.Component;
 public class SecretBox {
     private static final int NONCE_BYTES = 12;
     private static final int TAG_BITS = 128;
+    private static final int KEY_BYTES = 32;
+    private static final Logger LOG = LoggerFactory.getLogger(SecretBox.class);
     private static final SecureRandom RANDOM = new SecureRandom();
 
     private final SecretKeySpec key;
@@ -47,13 +50,27 @@ public class SecretBox {
         return seal(secret.getBytes(StandardCharsets.UTF_8));
     }
 
-    /** @throws IllegalStateException when it was sealed with another key */
+    /** @throws SecretLocked when it was sealed with another key */
     public byte[] open(byte[] sealed) {
+        if (sealed.length <= NONCE_BYTES) {
+            throw new SecretLocked(new IllegalArgumentException("too short"));
+        }
         return run(Cipher.DECRYPT_MODE, Arrays.copyOf(sealed, NONCE_BYTES), sealed, NONCE_BYTES);
     }
 
+    /** @throws SecretLocked when it was sealed with another key */
     public String openText(byte[] sealed) {
         return new String(open(sealed), StandardCharsets.UTF_8);
+    }
+
+    /** Whether a secret was sealed with the key there is. */
+    public boolean opens(byte[] sealed) {
+        try {
+            open(sealed);
+            return true;
+        } catch (SecretLocked e) {
+            return false;
+        }
     }
 
     private byte[] run(int direction, byte[] nonce, byte[] text, int from) {
@@ -61,32 +78,31 @@ public class SecretBox {
             Cipher cipher = Cipher.getInstance("AES/GCM/NoPadding");
             cipher.init(direction, key, new GCMParameterSpec(TAG_BITS, nonce));
             return cipher.doFinal(text, from, text.length - from);
+        } catch (AEADBadTagException e) {
+            throw new SecretLocked(e);
         } catch (GeneralSecurityException e) {
-            throw new IllegalStateException(
-                    "A stored secret cannot be opened: the file secrets.key is not the one it was sealed with.", e);
+            throw new IllegalStateException("every Java has AES-256-GCM", e);
         }
     }
 
+    /** A key that is no key is kept beside under another name; nothing is ever sealed or opened with it. */
     private static byte[] keyBytes(Path file) throws IOException {
+        if (Files.exists(file) && Files.size(file) != KEY_BYTES) {
+            Path aside =
+                    file.resolveSibling("secrets.key.damaged-" + Instant.now().getEpochSecond());
+            Files.move(file, aside);
+            LOG.error(
+                    "{} is damaged: it must hold {} bytes. It is kept as {}, and a new key is made. Put the saved copy back "
+                            + "and start again, or type the passwords again.",
+                    file,
+                    KEY_BYTES,
+                    aside.getFileName());
+        }
         if (!Files.exists(file)) {
-            byte[] fresh = new byte[32];
+            byte[] fresh = new byte[KEY_BYTES];
             RANDOM.nextBytes(fresh);
-            Path draft = Files.createTempFile(
-                    file.getParent(),
-                    "secrets",
-                    ".new",
-                    PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
-            Files.write(draft, fresh);
-            try {
-                Files.move(draft, file, StandardCopyOption.ATOMIC_MOVE);
-            } catch (FileAlreadyExistsException e) {
-                Files.delete(draft);
-            }
+            FolderRights.writePrivately(file, fresh);
         }
-        byte[] bytes = Files.readAllBytes(file);
-        if (bytes.length != 32) {
-            throw new IOException(file + " is damaged: it must hold 32 bytes. Put the saved copy back.");
-        }
-        return bytes;
+        return Files.readAllBytes(file);
     }
 }

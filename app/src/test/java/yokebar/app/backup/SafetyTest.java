@@ -78,7 +78,9 @@ class SafetyTest extends AppTest {
     @Test
     void backupsAreMadeListedLookedIntoAndTheOldestGo() throws Exception {
         put("/api/safety", Map.of("backupFolder", folder.toString(), "backupsKept", 2));
-        for (String old : new String[] {"yokebar-2020-01-01-000000.zip", "yokebar-2020-01-02-000000.zip"}) {
+        for (String old : new String[] {
+            "yokebar-2020-01-01-000000.zip", "yokebar-2020-01-01-060000.zip", "yokebar-2020-13-45-000000.zip"
+        }) {
             Files.writeString(folder.resolve(old), "old");
         }
         Files.writeString(folder.resolve("holiday.zip"), "not ours");
@@ -87,6 +89,9 @@ class SafetyTest extends AppTest {
                 JSON.readTree(sendJson("POST", "/api/safety/backups", Map.of()).body());
         assertThat(view.path("backups")).hasSize(2);
         assertThat(folder.resolve("holiday.zip")).exists();
+        assertThat(folder.resolve("yokebar-2020-13-45-000000.zip"))
+                .as("no such day: left alone")
+                .exists();
         assertThat(folder.resolve("yokebar-2020-01-01-000000.zip")).doesNotExist();
         JsonNode content = get("/api/safety/backups/"
                 + view.path("backups").get(0).path("name").asString());

@@ -3,16 +3,22 @@ package yokebar.app.radio;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.net.Socket;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
+import yokebar.links.fake.FakeRadio;
 import yokebar.standins.device.HfRadio;
 import yokebar.standins.device.Rotator;
 
@@ -237,15 +243,128 @@ class RadiosTest extends AppTest {
                                     taken.getLocalPort()))
                     .body());
             assertThat(all.get(0).path("shareProblem").asString())
-                    .isEqualTo("Port " + taken.getLocalPort()
-                            + " is in use by another program, so this radio is not shared. Set another port.");
+                    .startsWith("Port " + taken.getLocalPort() + " is in use, so this radio is not shared.");
             await(
                     "the radio",
                     () -> now(all.get(0).path("id").asLong())
                                     .path("frequencyHz")
                                     .asLong()
                             == 14_074_000);
+            taken.close();
+            await("the port, tried again", () -> radioView(all.get(0).path("id").asLong())
+                    .path("shareProblem")
+                    .isMissingNode());
         }
+    }
+
+    private JsonNode radioView(long id) {
+        try {
+            for (JsonNode radio : get("/api/radios")) {
+                if (radio.path("id").asLong() == id) {
+                    return radio;
+                }
+            }
+            throw new IllegalStateException("gone");
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private HttpResponse<String> add(String name, String address, Map<String, Object> more) throws Exception {
+        Map<String, Object> draft = new HashMap<>(Map.of("name", name, "dialect", "semicolon", "address", address));
+        draft.putAll(more);
+        return sendJson("POST", "/api/radios", draft);
+    }
+
+    @Test
+    void twoRadiosOnOnePortAreRefusedUnlessTheyShareABus() throws Exception {
+        assertThat(add("One", "127.0.0.1:1", Map.of("sharePort", 0)).statusCode())
+                .isEqualTo(200);
+        HttpResponse<String> refused = add("Two", "127.0.0.1:1", Map.of("sharePort", 0));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("One is on 127.0.0.1:1 already");
+        assertThat(add("Three", "127.0.0.1:2", Map.of("dialect", "framed", "bus", 16, "sharePort", 0))
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(add("Four", "127.0.0.1:2", Map.of("dialect", "framed", "bus", 17, "sharePort", 0))
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(add("Five", "127.0.0.1:2", Map.of("dialect", "framed", "bus", 17, "sharePort", 0))
+                        .statusCode())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void refusedFrequencySaysSoAtItsFieldWithinASecond() throws Exception {
+        try (FakeRadio fake = new FakeRadio()) {
+            long id = connected(fake);
+            long asked = System.nanoTime();
+            HttpResponse<String> refused =
+                    sendJson("POST", "/api/radios/" + id + "/tune", Map.of("frequencyHz", 145_000_000));
+            assertThat((System.nanoTime() - asked) / 1_000_000).isLessThan(1500);
+            assertThat(refused.statusCode()).isEqualTo(422);
+            assertThat(refused.body()).contains("Fake refused 145.000 000 MHz.").contains("frequencyHz");
+            fake.refuse(sentence -> sentence.startsWith("FT"));
+            refused = sendJson("POST", "/api/radios/" + id + "/tune", Map.of("split", true));
+            assertThat(refused.body()).contains("Fake refused split operation.");
+            refused = sendJson("POST", "/api/radios/" + id + "/tune", Map.of("frequencyHz", 240_000_000_000L));
+            assertThat(refused.body()).contains("carries frequencies up to");
+        }
+    }
+
+    @Test
+    void savingSettingsReleasesTheKeyAndPermissionIsOffAtFirst() throws Exception {
+        try (FakeRadio fake = new FakeRadio()) {
+            long id = connected(fake);
+            JsonNode view = radioView(id);
+            assertThat(view.path("shareTransmit").asBoolean()).isFalse();
+            int port;
+            try (ServerSocket free = new ServerSocket(0)) {
+                port = free.getLocalPort();
+            }
+            Map<String, Object> draft = new HashMap<>(Map.of(
+                    "name", "Fake", "dialect", "semicolon", "address", "127.0.0.1:" + fake.port(), "sharePort", port));
+            sendJson("PUT", "/api/radios/" + id, draft);
+            await("connected again", () -> now(id).path("transmitting").isBoolean());
+            try (Socket program = new Socket(InetAddress.getLoopbackAddress(), port)) {
+                program.getOutputStream().write("TX;".getBytes(StandardCharsets.US_ASCII));
+                await("refused and shown", () -> radioView(id)
+                        .path("incidents")
+                        .path(0)
+                        .path("kind")
+                        .asString("")
+                        .equals("NOT_ALLOWED"));
+                assertThat(fake.transmits()).isFalse();
+            }
+            draft.put("shareTransmit", true);
+            sendJson("PUT", "/api/radios/" + id, draft);
+            await("connected again", () -> now(id).path("transmitting").isBoolean());
+            try (Socket program = new Socket(InetAddress.getLoopbackAddress(), port)) {
+                await("keyed", () -> {
+                    try {
+                        program.getOutputStream().write("TX;".getBytes(StandardCharsets.US_ASCII));
+                        return fake.transmits();
+                    } catch (IOException e) {
+                        throw new IllegalStateException(e);
+                    }
+                });
+                HttpResponse<String> refused =
+                        sendJson("POST", "/api/radios/" + id + "/tune", Map.of("frequencyHz", 14_100_000));
+                assertThat(refused.body()).contains("A program is transmitting with Fake");
+                sendJson("PUT", "/api/radios/" + id, draft);
+                assertThat(fake.transmits())
+                        .as("released when settings are saved")
+                        .isFalse();
+            }
+        }
+    }
+
+    private long connected(FakeRadio fake) throws Exception {
+        JsonNode all = JSON.readTree(
+                add("Fake", "127.0.0.1:" + fake.port(), Map.of("sharePort", 0)).body());
+        long id = all.get(all.size() - 1).path("id").asLong();
+        await("its frequency", () -> now(id).path("frequencyHz").asLong() > 0);
+        return id;
     }
 
     @Test

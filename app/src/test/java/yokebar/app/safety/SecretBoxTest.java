@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -35,10 +36,44 @@ class SecretBoxTest {
     }
 
     @Test
-    void anotherKeyOpensNothingAndADamagedOneIsNamed(@TempDir Path other) throws IOException {
+    void anotherKeyOpensNothing(@TempDir Path other) throws IOException {
+        SecretBox box = new SecretBox(home);
+        byte[] sealed = box.seal("x");
+        assertThat(box.opens(sealed)).isTrue();
+        SecretBox foreign = new SecretBox(other);
+        assertThat(foreign.opens(sealed)).isFalse();
+        assertThatThrownBy(() -> foreign.open(sealed)).isInstanceOf(SecretLocked.class);
+        assertThat(foreign.opens(new byte[] {1, 2, 3})).isFalse();
+    }
+
+    @Test
+    void damagedKeyStopsNoStartAndIsKeptBeside() throws IOException {
         byte[] sealed = new SecretBox(home).seal("x");
-        assertThatThrownBy(() -> new SecretBox(other).open(sealed)).hasMessageContaining("secrets.key");
-        Files.write(home.resolve("secrets.key"), new byte[3]);
-        assertThatThrownBy(() -> new SecretBox(home)).hasMessageContaining("damaged");
+        Files.write(home.resolve("secrets.key"), new byte[] {1, 2, 3});
+        SecretBox fresh = new SecretBox(home);
+        assertThat(fresh.opens(sealed)).isFalse();
+        assertThat(fresh.openText(fresh.seal("y"))).isEqualTo("y");
+        try (Stream<Path> files = Files.list(home)) {
+            Path kept = files.filter(file -> file.getFileName().toString().startsWith("secrets.key.damaged-"))
+                    .findFirst()
+                    .orElseThrow();
+            assertThat(Files.readAllBytes(kept)).containsExactly(1, 2, 3);
+        }
+    }
+
+    @Test
+    void secretDoesNotFollowItsAddressToAnotherHost() throws IOException {
+        SecretBox box = new SecretBox(home);
+        StoredSecret stored = new StoredSecret(box.seal("x"), null);
+        assertThat(stored.changed(box, "a.example", "a.example", null)).isSameAs(stored);
+        StoredSecret moved = stored.changed(box, "a.example", "b.example", null);
+        assertThat(moved.sealed()).isNull();
+        assertThat(moved.notice(box)).contains("address changed");
+        assertThat(stored.changed(box, "a.example", null, null).sealed()).isNull();
+        assertThat(stored.changed(box, "a.example", "b.example", "new").text(box))
+                .isEqualTo("new");
+        assertThat(stored.changed(box, "a.example", "a.example", "").sealed()).isNull();
+        assertThat(moved.changed(box, "b.example", "b.example", "y").notice(box))
+                .isNull();
     }
 }

@@ -2,6 +2,7 @@ package yokebar.links.clock;
 
 import java.io.IOException;
 import java.net.InetAddress;
+import java.net.SocketException;
 import java.net.SocketTimeoutException;
 import java.net.UnknownHostException;
 import java.time.Duration;
@@ -17,6 +18,11 @@ import yokebar.links.wire.LinkFault;
  */
 public record TimeServer(String host, int port) {
     private static final Duration ANSWER_WITHIN = Duration.ofSeconds(3);
+    private static final Duration ALL_WITHIN = Duration.ofSeconds(6);
+    private static final int SAMPLES = 4;
+    /** A clock may be set wrong by years, but not by more. */
+    private static final Duration FARTHEST = Duration.ofDays(3660);
+
     private static final int USUAL_PORT = 123;
     private static final int NOT_IN_STEP = 3;
     private static final int WORST_STRATUM = 15;
@@ -47,36 +53,44 @@ public record TimeServer(String host, int port) {
     }
 
     /**
-     * Asks once.
+     * What a time server said.
      *
-     * @return what this computer's clock lacks: positive when it is behind
+     * @param offset what this computer's clock lacks: positive when it is behind; the round trip is taken off (RFC 4330)
+     * @param roundTrip of the sample that was kept, the quickest of several
+     * @param samples how many answers there were
+     */
+    public record Answer(Duration offset, Duration roundTrip, int samples) {}
+
+    /**
+     * Asks several times and keeps the sample with the shortest round trip, which lies nearest to the truth.
+     *
      * @throws LinkFault when there is no answer, or none to be trusted
      */
-    public Duration offset() throws LinkFault {
+    public Answer ask() throws LinkFault {
         try (NTPUDPClient client = new NTPUDPClient()) {
             client.setDefaultTimeout(ANSWER_WITHIN);
-            TimeInfo info = client.getTime(InetAddress.getByName(host), port);
-            NtpV3Packet answer = info.getMessage();
-            // A server without a time of its own says so by its stratum or its leap indicator.
-            if (answer.getStratum() < 1
-                    || answer.getStratum() > WORST_STRATUM
-                    || answer.getLeapIndicator() == NOT_IN_STEP) {
-                throw new LinkFault(
-                        LinkFault.Kind.GARBAGE,
-                        "The time server " + words() + " says itself that its time is not to be trusted.",
-                        "Choose another one under Station.",
-                        null);
+            InetAddress address = InetAddress.getByName(host);
+            long until = System.nanoTime() + ALL_WITHIN.toNanos();
+            Answer best = null;
+            int answers = 0;
+            while (answers < SAMPLES && System.nanoTime() - until < 0) {
+                TimeInfo info;
+                try {
+                    info = client.getTime(address, port);
+                } catch (SocketTimeoutException e) {
+                    if (best == null) {
+                        throw e;
+                    }
+                    // One of several may be lost on the way.
+                    break;
+                }
+                Answer sample = sample(info, ++answers);
+                best = best == null || sample.roundTrip().compareTo(best.roundTrip()) < 0 ? sample : best;
             }
-            info.computeDetails();
-            Long offsetMs = info.getOffset();
-            if (offsetMs == null) {
-                throw new LinkFault(
-                        LinkFault.Kind.GARBAGE,
-                        "The answer of the time server " + words() + " has no time in it.",
-                        "Choose another one under Station.",
-                        null);
+            if (best == null) {
+                throw new SocketTimeoutException();
             }
-            return Duration.ofMillis(offsetMs);
+            return new Answer(best.offset(), best.roundTrip(), answers);
         } catch (LinkFault e) {
             throw e;
         } catch (UnknownHostException e) {
@@ -91,12 +105,46 @@ public record TimeServer(String host, int port) {
                     "The time server " + words() + " does not answer.",
                     "Is this computer on the network? Without one the clock cannot be checked.",
                     e);
-        } catch (IOException e) {
+        } catch (SocketException e) {
             throw new LinkFault(
                     LinkFault.Kind.CANNOT_OPEN,
                     "The time server " + words() + " cannot be asked: " + e.getMessage() + ".",
                     "Is this computer on the network?",
                     e);
+        } catch (IOException e) {
+            // What came is not what was asked for.
+            LinkFault rubbish = rubbish("What " + words() + " sent is no answer of a time server.");
+            rubbish.initCause(e);
+            throw rubbish;
         }
+    }
+
+    private Answer sample(TimeInfo info, int number) throws LinkFault {
+        NtpV3Packet answer = info.getMessage();
+        boolean fromServer = answer.getMode() == NtpV3Packet.MODE_SERVER;
+        boolean hasTime = answer.getTransmitTimeStamp().ntpValue() != 0;
+        if (!fromServer || !hasTime || answer.getOriginateTimeStamp().ntpValue() == 0) {
+            throw rubbish("What " + words() + " sent is no answer of a time server.");
+        }
+        // A server without a time of its own says so by its stratum or its leap indicator.
+        if (answer.getStratum() < 1
+                || answer.getStratum() > WORST_STRATUM
+                || answer.getLeapIndicator() == NOT_IN_STEP) {
+            throw rubbish("The time server " + words() + " says itself that its time is not to be trusted.");
+        }
+        info.computeDetails();
+        Long offsetMs = info.getOffset();
+        Long delayMs = info.getDelay();
+        // The answer repeats the time of the question; one that does not answers something else.
+        long asked = answer.getOriginateTimeStamp().getTime();
+        boolean ours = Math.abs(info.getReturnTime() - asked) <= ANSWER_WITHIN.toMillis() + 1000;
+        if (offsetMs == null || delayMs == null || !ours || Math.abs(offsetMs) > FARTHEST.toMillis()) {
+            throw rubbish("The answer of the time server " + words() + " holds no sensible time.");
+        }
+        return new Answer(Duration.ofMillis(offsetMs), Duration.ofMillis(Math.max(0, delayMs)), number);
+    }
+
+    private static LinkFault rubbish(String reason) {
+        return new LinkFault(LinkFault.Kind.GARBAGE, reason, "Choose another time server under Station.", null);
     }
 }

@@ -3,6 +3,7 @@ package yokebar.links.web;
 import java.io.IOException;
 import java.io.InputStream;
 import java.net.ConnectException;
+import java.net.Inet6Address;
 import java.net.InetAddress;
 import java.net.URI;
 import java.net.UnknownHostException;
@@ -43,8 +44,7 @@ public final class LocalDownload {
     public static String host(URI address) throws Failed {
         try {
             InetAddress host = InetAddress.getByName(address.getHost());
-            boolean local = host.isLoopbackAddress() || host.isSiteLocalAddress() || host.isLinkLocalAddress();
-            if (!local) {
+            if (!isLocal(host)) {
                 throw new Failed(address.getHost() + " is not on the local network. Files are fetched from devices in"
                         + " the house only; save this one and drop it here.");
             }
@@ -52,6 +52,12 @@ public final class LocalDownload {
         } catch (UnknownHostException e) {
             throw new Failed("No host on the network is called " + address.getHost() + ".");
         }
+    }
+
+    /** RFC 1918 and 3927, and for IPv6 {@code fe80::/10} (RFC 4291) and {@code fc00::/7} (RFC 4193). */
+    static boolean isLocal(InetAddress host) {
+        boolean uniqueLocal = host instanceof Inet6Address && (host.getAddress()[0] & 0xfe) == 0xfc;
+        return host.isLoopbackAddress() || host.isSiteLocalAddress() || host.isLinkLocalAddress() || uniqueLocal;
     }
 
     /** @param mostBytes a longer file is not fetched to its end */

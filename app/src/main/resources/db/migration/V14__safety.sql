@@ -9,3 +9,8 @@ alter table rotor add column tolerance_degrees double precision default 3 not nu
 
 -- The radio a source's contacts are made on, for records that name neither band nor frequency.
 alter table intake_source add column radio_id bigint;
+
+-- Why a stored password was cleared, until a new one is given.
+alter table service add column secret_note varchar(300);
+alter table callbook add column secret_note varchar(300);
+alter table feed add column secret_note varchar(300);

@@ -1,0 +1,212 @@
+package yokebar.app.backup;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.sql.Types;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.MigrationVersion;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Builds a log's database from the rows of a backup: the tables are made by Yokebar's own migrations, and only rows go in, as
+ * values. Tables, columns and sequences that these migrations did not make are refused.
+ */
+final class LogBuilder {
+    private static final int BATCH = 500;
+
+    private final String url;
+    private final String password;
+
+    /**
+     * @param folder where the database is made
+     * @param password of the database's only user
+     */
+    LogBuilder(Path folder, String password) {
+        this.url = "jdbc:h2:file:" + folder.resolve("log").toAbsolutePath() + ";CACHE_SIZE=65536";
+        this.password = password;
+    }
+
+    void build(ArchiveReader archive) throws IOException {
+        BackupManifest manifest = archive.manifest();
+        try {
+            migrate(manifest.schema());
+            try (Connection connection = DriverManager.getConnection(url, "yokebar", password);
+                    Statement statement = connection.createStatement()) {
+                connection.setAutoCommit(false);
+                statement.execute("set referential_integrity false");
+                List<String> known = DatabaseRows.tables(statement);
+                for (String table : known) {
+                    statement.execute("delete from " + table);
+                }
+                for (BackupManifest.Table table : manifest.tables()) {
+                    if (!known.contains(table.name())) {
+                        throw new BackupFormatException("it names a table that Yokebar does not have: " + table.name());
+                    }
+                    fill(connection, archive, table);
+                }
+                refuseOrphans(statement);
+                restartSequences(statement, manifest.sequences());
+                statement.execute("set referential_integrity true");
+                connection.commit();
+                statement.execute("shutdown compact");
+            }
+        } catch (SQLException e) {
+            throw new BackupFormatException("its rows do not fit the log: " + firstLine(e));
+        }
+    }
+
+    private void migrate(int schema) throws BackupFormatException {
+        Flyway flyway = Flyway.configure(LogBuilder.class.getClassLoader())
+                .dataSource(url, "yokebar", password)
+                .locations("classpath:db/migration")
+                .target(MigrationVersion.fromVersion(String.valueOf(schema)))
+                .load();
+        int newest = Integer.parseInt(
+                flyway.info().all()[flyway.info().all().length - 1].getVersion().getVersion());
+        if (schema < 1 || schema > newest) {
+            throw new BackupFormatException("it was made by a newer Yokebar; update this one first");
+        }
+        flyway.migrate();
+    }
+
+    private static Map<String, Integer> columns(Statement statement, String table) throws SQLException {
+        Map<String, Integer> types = new LinkedHashMap<>();
+        try (ResultSet row = statement.executeQuery("select * from " + table + " where false")) {
+            for (int i = 1; i <= row.getMetaData().getColumnCount(); i++) {
+                types.put(
+                        row.getMetaData().getColumnName(i).toLowerCase(Locale.ROOT),
+                        row.getMetaData().getColumnType(i));
+            }
+        }
+        return types;
+    }
+
+    private static void fill(Connection connection, ArchiveReader archive, BackupManifest.Table table)
+            throws SQLException, IOException {
+        Map<String, Integer> types;
+        try (Statement statement = connection.createStatement()) {
+            types = columns(statement, table.name());
+        }
+        for (String column : table.columns()) {
+            if (!types.containsKey(column)) {
+                throw new BackupFormatException("it names a column that Yokebar does not have in " + table.name());
+            }
+        }
+        // Only names that the log itself has stand in the text.
+        String marks = String.join(",", table.columns().stream().map(c -> "?").toList());
+        String text =
+                "insert into " + table.name() + " (" + String.join(",", table.columns()) + ") values (" + marks + ")";
+        try (PreparedStatement insert = connection.prepareStatement(text)) {
+            int[] waiting = new int[1];
+            archive.rows(table, row -> {
+                try {
+                    for (int i = 0; i < table.columns().size(); i++) {
+                        set(
+                                insert,
+                                i + 1,
+                                row.get(i),
+                                types.getOrDefault(table.columns().get(i), Types.VARCHAR));
+                    }
+                    insert.addBatch();
+                    if (++waiting[0] == BATCH) {
+                        waiting[0] = 0;
+                        insert.executeBatch();
+                        connection.commit();
+                    }
+                } catch (SQLException e) {
+                    throw new BackupFormatException(
+                            "a row of " + table.name() + " does not fit the log: " + firstLine(e));
+                } catch (IllegalArgumentException e) {
+                    throw new BackupFormatException("a value in " + table.name() + " cannot be read");
+                }
+            });
+            insert.executeBatch();
+            connection.commit();
+        }
+    }
+
+    private static void set(PreparedStatement insert, int at, JsonNode value, int type) throws SQLException {
+        if (value.isNull()) {
+            insert.setNull(at, type == Types.ARRAY ? Types.ARRAY : type);
+        } else if (type == Types.BOOLEAN) {
+            insert.setBoolean(at, value.asBoolean());
+        } else if (type == Types.BIGINT || type == Types.INTEGER || type == Types.SMALLINT) {
+            insert.setLong(at, value.isNumber() ? value.asLong() : Long.parseLong(value.asString()));
+        } else if (type == Types.BINARY || type == Types.VARBINARY || type == Types.BLOB) {
+            insert.setBytes(at, Base64.getDecoder().decode(value.asString()));
+        } else if (type == Types.ARRAY) {
+            List<Long> all = new ArrayList<>();
+            value.forEach(one -> all.add(one.asLong()));
+            insert.setObject(at, all.toArray(Long[]::new));
+        } else {
+            // Times, numbers with a fraction and text: the database reads their own text.
+            insert.setString(at, value.asString());
+        }
+    }
+
+    /** A row that belongs to one that is not there would stop the application later. */
+    private static void refuseOrphans(Statement statement) throws SQLException, BackupFormatException {
+        List<String[]> links = new ArrayList<>();
+        try (ResultSet row = statement.executeQuery("select k.table_name, k.column_name, u.table_name, u.column_name"
+                + " from information_schema.referential_constraints r"
+                + " join information_schema.key_column_usage k on k.constraint_name = r.constraint_name"
+                + " join information_schema.key_column_usage u on u.constraint_name = r.unique_constraint_name")) {
+            while (row.next()) {
+                links.add(new String[] {row.getString(1), row.getString(2), row.getString(3), row.getString(4)});
+            }
+        }
+        for (String[] link : links) {
+            try (ResultSet row = statement.executeQuery("select count(*) from " + link[0] + " c where c." + link[1]
+                    + " is not null and not exists (select 1 from " + link[2] + " p where p." + link[3] + " = c."
+                    + link[1]
+                    + ")")) {
+                row.next();
+                if (row.getLong(1) > 0) {
+                    throw new BackupFormatException(
+                            "rows of " + link[0].toLowerCase(Locale.ROOT) + " belong to something that is not in it");
+                }
+            }
+        }
+    }
+
+    private static void restartSequences(Statement statement, Map<String, Long> sequences)
+            throws SQLException, BackupFormatException {
+        Map<String, Long> known = DatabaseRows.sequences(statement);
+        for (Map.Entry<String, Long> sequence : sequences.entrySet()) {
+            if (!known.containsKey(sequence.getKey()) || sequence.getValue() < 1) {
+                throw new BackupFormatException("it names a sequence that Yokebar does not have");
+            }
+            statement.execute("alter sequence " + sequence.getKey() + " restart with "
+                    + Math.max(sequence.getValue(), nextId(statement, sequence.getKey())));
+        }
+    }
+
+    /** Whatever a backup says of its sequences, no id is handed out twice. */
+    private static long nextId(Statement statement, String sequence) throws SQLException {
+        String table = sequence.replaceFirst("_seq$", "");
+        if (!DatabaseRows.tables(statement).contains(table)
+                || !columns(statement, table).containsKey("id")) {
+            return 1;
+        }
+        try (ResultSet row = statement.executeQuery("select coalesce(max(id), 0) + 1 from " + table)) {
+            row.next();
+            return row.getLong(1);
+        }
+    }
+
+    private static String firstLine(SQLException e) {
+        return String.valueOf(e.getMessage()).lines().findFirst().orElse("").replaceAll("[;:].*", "");
+    }
+}
