@@ -10,6 +10,10 @@ alter table rotor add column tolerance_degrees double precision default 3 not nu
 -- The radio a source's contacts are made on, for records that name neither band nor frequency.
 alter table intake_source add column radio_id bigint;
 
+-- A record may have hundreds of fields, each with its source.
+alter table contact alter column provenance set data type varchar(200000);
+alter table contact_past alter column provenance set data type varchar(200000);
+
 -- Why a stored password was cleared, until a new one is given.
 alter table service add column secret_note varchar(300);
 alter table callbook add column secret_note varchar(300);

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import yokebar.app.safety.Storage;
 
 /** Second copy, backups and restoring over HTTP. */
 @RestController
@@ -24,8 +25,15 @@ class SafetyController {
     private final Backups backups;
     private final Restore restore;
     private final Path home;
+    private final Storage storage;
 
-    SafetyController(SafetySettings settings, Backups backups, Restore restore, @Value("${yokebar.home}") Path home) {
+    SafetyController(
+            SafetySettings settings,
+            Backups backups,
+            Restore restore,
+            Storage storage,
+            @Value("${yokebar.home}") Path home) {
+        this.storage = storage;
         this.settings = settings;
         this.backups = backups;
         this.restore = restore;
@@ -38,6 +46,8 @@ class SafetyController {
      * @param copyFolder null when there is no second copy
      * @param backupFolder where backups go
      * @param problem what was wrong with the last backup
+     * @param logFile where Yokebar writes down what happens in it
+     * @param storage whether the log can be stored
      */
     record SafetyView(
             @Nullable String copyFolder,
@@ -46,7 +56,9 @@ class SafetyController {
             boolean backupOnExit,
             int backupsKept,
             List<Backups.Backup> backups,
-            @Nullable String problem) {}
+            @Nullable String problem,
+            String logFile,
+            Storage.State storage) {}
 
     @GetMapping
     SafetyView view() {
@@ -58,7 +70,9 @@ class SafetyController {
                 row.backupOnExit,
                 row.backupsKept,
                 backups.all(),
-                backups.problem());
+                backups.problem(),
+                home.toAbsolutePath().resolve("yokebar.log").toString(),
+                storage.state());
     }
 
     @PutMapping

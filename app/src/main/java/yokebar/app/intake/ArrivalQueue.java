@@ -7,6 +7,7 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.TimeUnit;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import yokebar.app.safety.StorageUnavailable;
 
 /**
  * Records that wait to be stored. One thread receives, another stores, so that a burst waits here and not in the system's
@@ -70,6 +71,13 @@ final class ArrivalQueue {
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
                 return;
+            } catch (StorageUnavailable e) {
+                // Said at once wherever it matters; here it would be said every two seconds.
+                LOG.debug("{} arriving records wait", batch.size(), e);
+                stuck.run();
+                if (!pause()) {
+                    return;
+                }
             } catch (RuntimeException e) {
                 LOG.error("{} arriving records could not be stored; trying again", batch.size(), e);
                 stuck.run();

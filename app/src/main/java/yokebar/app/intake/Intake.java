@@ -10,6 +10,8 @@ import java.util.Set;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -18,6 +20,7 @@ import yokebar.app.BulkInsert;
 import yokebar.app.OnConflict;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.LogChanges;
+import yokebar.app.safety.Storage;
 import yokebar.core.call.Call;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.ContactAdif;
@@ -35,6 +38,8 @@ class Intake {
     /** Records a transaction takes; enough to make the commit cheap, few enough to keep others from waiting. */
     static final int MOST_AT_ONCE = 3000;
 
+    private static final Logger LOG = LoggerFactory.getLogger(Intake.class);
+
     private final ReentrantLock oneAtATime = new ReentrantLock(true);
     private final EntityManager db;
     private final BulkInsert bulk;
@@ -44,6 +49,7 @@ class Intake {
     private final Completion completion;
     private final IntakeJournal journal;
     private final ApplicationEventPublisher events;
+    private final Storage storage;
 
     Intake(
             EntityManager db,
@@ -53,7 +59,9 @@ class Intake {
             LogChanges changes,
             Completion completion,
             IntakeJournal journal,
-            ApplicationEventPublisher events) {
+            ApplicationEventPublisher events,
+            Storage storage) {
+        this.storage = storage;
         this.db = db;
         this.bulk = bulk;
         this.transaction = new TransactionTemplate(transactions);
@@ -79,17 +87,48 @@ class Intake {
         if (arrivals.isEmpty()) {
             return List.of();
         }
+        storage.require();
         oneAtATime.lock();
         try {
-            // An edit by the operator may slip between reading and merging; then all is decided anew.
-            List<Outcome> outcomes =
-                    OnConflict.tryAgain(() -> transaction.execute(status -> decideAndStore(path, arrivals, alongside)));
+            List<Outcome> outcomes = storeOrSplit(path, arrivals, alongside);
             Outcome last = outcomes.get(outcomes.size() - 1);
             events.publishEvent(new RecordsArrived(path.sourceId(), arrivals.size(), last.decision(), last.sentence()));
             return outcomes;
         } finally {
             oneAtATime.unlock();
         }
+    }
+
+    /**
+     * Stores a batch in one transaction. When the database or a rule cannot take one of its records, the batch is halved until
+     * that one stands alone: it is refused with its reason, and the rest goes in.
+     */
+    private List<Outcome> storeOrSplit(ArrivalPath path, List<Arrival> arrivals, Runnable alongside) {
+        try {
+            // An edit by the operator may slip between reading and merging; then all is decided anew.
+            return OnConflict.tryAgain(() -> transaction.execute(status -> decideAndStore(path, arrivals, alongside)));
+        } catch (RuntimeException e) {
+            if (!RecordFault.isOfRecord(e)) {
+                throw e;
+            }
+            if (arrivals.size() == 1) {
+                LOG.warn("A record from {} cannot be stored and is refused", path.name(), e);
+                return transaction.execute(status -> refuse(path, arrivals.get(0), RecordFault.sentence(e), alongside));
+            }
+            int half = arrivals.size() / 2;
+            List<Outcome> outcomes = new ArrayList<>(storeOrSplit(path, arrivals.subList(0, half), () -> {}));
+            outcomes.addAll(storeOrSplit(path, arrivals.subList(half, arrivals.size()), alongside));
+            return outcomes;
+        }
+    }
+
+    private List<Outcome> refuse(ArrivalPath path, Arrival arrival, String sentence, Runnable alongside) {
+        Outcome refused = new Outcome(Decision.REFUSED, sentence, null, null);
+        List<JournalEntry> entries = List.of(entry(path, arrival, refused));
+        bulk.insert(entries);
+        bulk.insert(setAside(List.of(arrival), entries));
+        alongside.run();
+        return List.of(refused);
     }
 
     private List<Outcome> decideAndStore(ArrivalPath path, List<Arrival> arrivals, Runnable alongside) {

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.safety.StorageUnavailable;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.adif.AdifRecord;
 import yokebar.core.confirm.ConfirmationMarks;
@@ -20,6 +21,8 @@ import yokebar.core.radio.RadioCompletion;
 
 /** Goes once through the records of a log, tells what it finds, and hands them on in batches. */
 final class TryoutRun {
+    private static final long WAIT_MS = 1000;
+
     /** No log is longer once unpacked. */
     private static final long MOST_BYTES = 4L << 30;
 
@@ -63,7 +66,7 @@ final class TryoutRun {
         try (CountedInput in = new CountedInput(Files.newInputStream(tryout.file()))) {
             LogText log = new LogText(in, MOST_BYTES);
             for (Batch batch = next(log); !batch.arrivals().isEmpty(); batch = next(log)) {
-                count(batch, taking.take(batch.arrivals()));
+                count(batch, taken(batch));
                 if (tryout.cancelled()) {
                     tryout.show(picture(Tryout.State.CANCELLED, in, changeId, "Ended by you."));
                     return;
@@ -84,6 +87,29 @@ final class TryoutRun {
                     List.copyOf(troubles),
                     changeId,
                     tryout.name() + " cannot be read on: " + e.getMessage()));
+        }
+    }
+
+    /** While nothing can be stored a long import waits, so that it need not be begun again. */
+    private List<Outcome> taken(Batch batch) {
+        while (true) {
+            try {
+                return taking.take(batch.arrivals());
+            } catch (StorageUnavailable e) {
+                if (tryout.cancelled()) {
+                    throw e;
+                }
+                pause();
+            }
+        }
+    }
+
+    private static void pause() {
+        try {
+            Thread.sleep(WAIT_MS);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
         }
     }
 

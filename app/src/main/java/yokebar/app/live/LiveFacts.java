@@ -43,6 +43,7 @@ import yokebar.app.radio.Radios;
 import yokebar.app.radio.RadiosChanged;
 import yokebar.app.rotor.RotorTurned;
 import yokebar.app.rotor.Rotors;
+import yokebar.app.safety.Storage;
 import yokebar.app.search.DeviceSearches;
 import yokebar.app.search.SearchMoved;
 import yokebar.app.station.StationChanged;
@@ -68,6 +69,7 @@ class LiveFacts {
     private final Rotors rotors;
     private final Positions positions;
     private final ClockCheck clockCheck;
+    private final Storage storage;
     private final DeviceSearches searches;
     private final DigitalPrograms programs;
     private final TaskScheduler scheduler;
@@ -85,6 +87,7 @@ class LiveFacts {
             Rotors rotors,
             Positions positions,
             ClockCheck clockCheck,
+            Storage storage,
             DeviceSearches searches,
             DigitalPrograms programs,
             TaskScheduler scheduler) {
@@ -96,6 +99,7 @@ class LiveFacts {
         this.rotors = rotors;
         this.positions = positions;
         this.clockCheck = clockCheck;
+        this.storage = storage;
         this.searches = searches;
         this.programs = programs;
         this.scheduler = scheduler;
@@ -122,6 +126,7 @@ class LiveFacts {
         RADIO_SET,
         POSITIONS,
         CLOCK,
+        STORAGE,
         SEARCH,
         PROGRAMS,
         AIR
@@ -216,6 +221,11 @@ class LiveFacts {
     @EventListener
     void clock(ClockChecked event) {
         note(facts -> facts.topics.add(Topic.CLOCK));
+    }
+
+    @EventListener
+    void storage(Storage.Changed event) {
+        note(facts -> facts.topics.add(Topic.STORAGE));
     }
 
     @EventListener
@@ -331,6 +341,9 @@ class LiveFacts {
         }
         if (facts.topics.contains(Topic.CLOCK)) {
             stream.send("clock", clockCheck.view());
+        }
+        if (facts.topics.contains(Topic.STORAGE)) {
+            stream.send("storage", storage.state());
         }
         if (facts.topics.contains(Topic.SEARCH)) {
             stream.send("search", searches.view());

@@ -49,6 +49,8 @@ public final class ContactAdif {
         return out.build();
     }
 
+    private static final int MAX_SUBMODE = 32;
+
     private static final class Reader {
         private final AdifFields fields;
         private final List<Problem> problems = new ArrayList<>(0);
@@ -237,6 +239,10 @@ public final class ContactAdif {
         private @Nullable Mode readMode() {
             if (mode == null || mode.isBlank()) {
                 problems.add(Problem.missing("MODE", "a contact needs its mode, such as CW, SSB or FT8."));
+                return null;
+            }
+            if (submode != null && submode.length() > MAX_SUBMODE) {
+                problems.add(Problem.of("SUBMODE", submode, "is too long: a submode has at most 32 characters."));
                 return null;
             }
             Mode read = Modes.read(mode, submode);

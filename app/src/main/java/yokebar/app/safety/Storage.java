@@ -1,0 +1,163 @@
+package yokebar.app.safety;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Instant;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.health.contributor.Health;
+import org.springframework.boot.health.contributor.HealthIndicator;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.annotation.Lazy;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+
+/**
+ * Whether the log can be stored: there is room, and the folder is there and may be written. Looked at once a second, with some
+ * room kept in reserve, so that the database never runs into the end of the disk; what arrives meanwhile waits, and goes on by
+ * itself when there is room again.
+ */
+@Component("storage")
+@Lazy(false)
+public class Storage implements HealthIndicator {
+    private static final Logger LOG = LoggerFactory.getLogger(Storage.class);
+    /** Below this nothing is stored any more: the database itself needs room to end a write it has begun. */
+    private static final long STOP_BELOW_BYTES = 24L << 20;
+    /** Some more than that must be free before storing goes on, so that it does not stop and go. */
+    private static final long GO_ABOVE_BYTES = 32L << 20;
+
+    private static final long WARN_BELOW_BYTES = 256L << 20;
+    private static final int LOOK_EVERY_MS = 1000;
+
+    private final Path home;
+    private final long stopBelow;
+    private final long goAbove;
+    private final ApplicationEventPublisher events;
+    private volatile State state = new State(Kind.GOOD, null, null, Instant.EPOCH);
+
+    /** What is the matter. */
+    public enum Kind {
+        GOOD,
+        /** There is still room, but not much. */
+        LOW,
+        /** No room: nothing is stored. */
+        FULL,
+        /** The folder cannot be written, or is not there. */
+        NOT_WRITABLE
+    }
+
+    /**
+     * How storing is doing.
+     *
+     * @param sentence what is wrong, why, and what to do; null when nothing is
+     * @param freeBytes room that is left; null when that cannot be told
+     * @param since when it became so, UTC
+     */
+    public record State(Kind kind, @Nullable String sentence, @Nullable Long freeBytes, Instant since) {
+        public boolean stores() {
+            return kind == Kind.GOOD || kind == Kind.LOW;
+        }
+    }
+
+    /** Storing became possible, impossible, or scarce. */
+    public record Changed() {}
+
+    Storage(
+            @Value("${yokebar.home}") Path home,
+            @Value("${yokebar.disk-reserve-mb:0}") long reserveMb,
+            ApplicationEventPublisher events) {
+        this.home = home;
+        this.stopBelow = reserveMb > 0 ? reserveMb << 20 : STOP_BELOW_BYTES;
+        this.goAbove = reserveMb > 0 ? (reserveMb << 20) * 4 / 3 : GO_ABOVE_BYTES;
+        this.events = events;
+        look();
+    }
+
+    public State state() {
+        return state;
+    }
+
+    /** @throws StorageUnavailable with a sentence when nothing can be stored now */
+    public void require() {
+        State now = state;
+        if (!now.stores()) {
+            throw new StorageUnavailable(String.valueOf(now.sentence()));
+        }
+    }
+
+    /** Looks at once, as after a write that failed. */
+    @Scheduled(fixedDelay = LOOK_EVERY_MS)
+    public void look() {
+        State before = state;
+        State now = found(before);
+        if (before.kind() != now.kind() || !Objects.equals(before.sentence(), now.sentence())) {
+            state = now;
+            if (now.stores() != before.stores()) {
+                LOG.warn("{}", now.sentence() == null ? "The log can be stored again." : now.sentence());
+            }
+            events.publishEvent(new Changed());
+        }
+    }
+
+    private State found(State before) {
+        Instant now = Instant.now();
+        try {
+            if (!Files.isDirectory(home)) {
+                return new State(
+                        Kind.NOT_WRITABLE,
+                        "The data folder " + home
+                                + " is not there any more, so nothing can be stored. Bring it back; what "
+                                + "arrives meanwhile waits.",
+                        null,
+                        now);
+            }
+            long free = Files.getFileStore(home).getUsableSpace();
+            if (free < (before.kind() == Kind.FULL ? goAbove : stopBelow)) {
+                return new State(
+                        Kind.FULL,
+                        "The disk with " + home + " is full (" + (free >> 20)
+                                + " MB left), so nothing can be stored. Make "
+                                + "room; what arrives meanwhile waits, and storing goes on by itself.",
+                        free,
+                        now);
+            }
+            probe();
+            return free < WARN_BELOW_BYTES && stopBelow == STOP_BELOW_BYTES
+                    ? new State(
+                            Kind.LOW,
+                            "The disk with " + home + " is nearly full. Make room before it is.",
+                            free,
+                            before.kind() == Kind.LOW ? before.since() : now)
+                    : new State(Kind.GOOD, null, free, before.kind() == Kind.GOOD ? before.since() : now);
+        } catch (IOException e) {
+            return new State(
+                    Kind.NOT_WRITABLE,
+                    "The data folder " + home + " cannot be written ("
+                            + e.getClass().getSimpleName()
+                            + "), so nothing can be stored. Make it writable again; what arrives meanwhile waits.",
+                    null,
+                    now);
+        }
+    }
+
+    /** A file system that was remounted read-only shows it only when written to. */
+    private void probe() throws IOException {
+        Path file = home.resolve("write-test");
+        Files.write(file, new byte[] {1});
+        Files.delete(file);
+    }
+
+    @Override
+    public Health health() {
+        State now = state;
+        return now.stores()
+                ? Health.up().build()
+                : Health.down()
+                        .withDetail("reason", String.valueOf(now.sentence()))
+                        .build();
+    }
+}
