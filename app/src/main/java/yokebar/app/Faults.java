@@ -2,6 +2,7 @@ package yokebar.app;
 
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +26,9 @@ class Faults {
     private static final String TOO_LONG = "22001";
     /** SQL:2016, the class of violated constraints. */
     private static final String CONSTRAINT = "23";
+
+    /** H2: input or output failed, the database was closed because of it, or is not open. */
+    private static final Set<String> NOT_STORED = Set.of("90028", "90031", "90098", "90067", "90121", "08000");
 
     private static final Pattern COLUMN = Pattern.compile("column \"(\\w+) CHARACTER VARYING\\((\\d+)\\)");
 
@@ -51,6 +55,12 @@ class Faults {
             return ProblemDetail.forStatusAndDetail(
                     HttpStatus.UNPROCESSABLE_ENTITY,
                     "This speaks of something that is no longer there. Load the page again.");
+        }
+        if (NOT_STORED.contains(state)) {
+            LOG.warn("The log could not be read or written: {}", log == null ? "" : log.getMessage());
+            return ProblemDetail.forStatusAndDetail(
+                    HttpStatus.INSUFFICIENT_STORAGE,
+                    "The log could not be written, so nothing was stored. Is the disk full? Try again in a moment.");
         }
         LOG.error("A request could not be answered", e);
         return ProblemDetail.forStatusAndDetail(

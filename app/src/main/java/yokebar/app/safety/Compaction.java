@@ -5,9 +5,12 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import javax.sql.DataSource;
+import org.h2.engine.SessionLocal;
+import org.h2.jdbc.JdbcConnection;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /**
@@ -18,12 +21,26 @@ import org.springframework.stereotype.Component;
 public class Compaction implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Compaction.class);
     /** A smaller file is nobody's trouble. */
-    private static final long WORTHWHILE_BYTES = 512L << 20;
+    private static final long WORTHWHILE_BYTES = 96L << 20;
 
     private static final int MOSTLY_DEAD_PERCENT = 40;
+    /** While the application runs, the file is looked at so often. */
+    private static final int LOOK_EVERY_MS = 5_000;
+    /** A smaller file is left as it is while the application runs. */
+    private static final long LARGE_BYTES = 16L << 20;
+
+    private static final int HALF_DEAD_PERCENT = 60;
+    /** More writes than that since the last look, and somebody is at work. */
+    private static final long FEW_WRITES = 6;
+
+    /** Sparser parts of the file are written together; what H2 does by itself where writes may wait. */
+    private static final int TARGET_PERCENT = 90;
+
+    private static final int AT_ONCE_BYTES = 16 << 20;
 
     private final DataSource database;
     private volatile boolean running;
+    private volatile long writtenBefore = -1;
 
     Compaction(DataSource database) {
         this.database = database;
@@ -77,6 +94,38 @@ public class Compaction implements SmartLifecycle {
             }
             LOG.warn("The log's file stays as large as it is: {}", e.getMessage());
             return false;
+        }
+    }
+
+    /**
+     * In calm minutes the file's dead space is given back while the application runs. Each contact is on disk at once, and each
+     * time the changed pages are written anew; where writes may wait, H2 does this by itself.
+     */
+    @Scheduled(fixedDelay = LOOK_EVERY_MS, initialDelay = LOOK_EVERY_MS)
+    void compactWhenCalm() {
+        if (!running) {
+            return;
+        }
+        try (Connection connection = database.getConnection();
+                Statement statement = connection.createStatement()) {
+            long written = info(statement, "FILE_WRITE");
+            boolean calm = writtenBefore >= 0 && written - writtenBefore <= FEW_WRITES;
+            writtenBefore = written;
+            if (calm && info(statement, "FILE_SIZE") >= LARGE_BYTES && livePercent(statement) < HALF_DEAD_PERCENT) {
+                long before = info(statement, "FILE_SIZE");
+                compact(connection);
+                statement.execute("checkpoint");
+                LOG.debug("The log's file went from {} to {} kB", before >> 10, info(statement, "FILE_SIZE") >> 10);
+                writtenBefore = info(statement, "FILE_WRITE");
+            }
+        } catch (SQLException e) {
+            LOG.debug("The log's file was not made smaller", e);
+        }
+    }
+
+    private static void compact(Connection connection) throws SQLException {
+        if (connection.unwrap(JdbcConnection.class).getSession() instanceof SessionLocal session) {
+            session.getDatabase().getStore().getMvStore().compact(TARGET_PERCENT, AT_ONCE_BYTES);
         }
     }
 

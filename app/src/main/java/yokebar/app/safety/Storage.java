@@ -37,6 +37,7 @@ public class Storage implements HealthIndicator {
     private final long stopBelow;
     private final long goAbove;
     private final ApplicationEventPublisher events;
+    private final DatabaseRevival revival;
     private volatile State state = new State(Kind.GOOD, null, null, Instant.EPOCH);
 
     /** What is the matter. */
@@ -47,7 +48,9 @@ public class Storage implements HealthIndicator {
         /** No room: nothing is stored. */
         FULL,
         /** The folder cannot be written, or is not there. */
-        NOT_WRITABLE
+        NOT_WRITABLE,
+        /** The database closed itself after a write failed, and is being opened again. */
+        CLOSED
     }
 
     /**
@@ -69,12 +72,13 @@ public class Storage implements HealthIndicator {
     Storage(
             @Value("${yokebar.home}") Path home,
             @Value("${yokebar.disk-reserve-mb:0}") long reserveMb,
-            ApplicationEventPublisher events) {
+            ApplicationEventPublisher events,
+            DatabaseRevival revival) {
+        this.revival = revival;
         this.home = home;
         this.stopBelow = reserveMb > 0 ? reserveMb << 20 : STOP_BELOW_BYTES;
         this.goAbove = reserveMb > 0 ? (reserveMb << 20) * 4 / 3 : GO_ABOVE_BYTES;
         this.events = events;
-        look();
     }
 
     public State state() {
@@ -97,7 +101,7 @@ public class Storage implements HealthIndicator {
         if (before.kind() != now.kind() || !Objects.equals(before.sentence(), now.sentence())) {
             state = now;
             if (now.stores() != before.stores()) {
-                LOG.warn("{}", now.sentence() == null ? "The log can be stored again." : now.sentence());
+                LOG.warn("{}", now.stores() ? "The log can be stored again." : now.sentence());
             }
             events.publishEvent(new Changed());
         }
@@ -126,6 +130,14 @@ public class Storage implements HealthIndicator {
                         now);
             }
             probe();
+            if (!revival.answers()) {
+                return new State(
+                        Kind.CLOSED,
+                        "The log was closed because writing to " + home + " failed. It is opened again; what arrives "
+                                + "meanwhile waits.",
+                        free,
+                        now);
+            }
             return free < WARN_BELOW_BYTES && stopBelow == STOP_BELOW_BYTES
                     ? new State(
                             Kind.LOW,

@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.Statement;
+import java.time.Instant;
 import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -71,5 +72,43 @@ class CompactionTest {
     void aSmallFileOrOneInUseIsLeftAlone() {
         assertThat(Compaction.compactIfDue(database, 1L << 40)).isFalse();
         assertThat(Compaction.compactIfDue(database, 1)).isFalse();
+    }
+
+    @Test
+    void calmMinutesMakeTheFileSmallerWhileItIsOpen() throws Exception {
+        JdbcDataSource durable = new JdbcDataSource();
+        durable.setURL(
+                "jdbc:h2:file:" + folder.resolve("durable") + ";DB_CLOSE_DELAY=-1;WRITE_DELAY=0;RETENTION_TIME=500");
+        Path file = folder.resolve("durable.mv.db");
+        try (Connection connection = durable.getConnection();
+                Statement statement = connection.createStatement()) {
+            statement.execute("create table t (id int primary key, a varchar(400), b varchar(400))");
+            statement.execute("create index t_a on t (a)");
+            statement.execute("create index t_b on t (b)");
+            for (int i = 0; Files.size(file) < 24L << 20; i++) {
+                statement.execute("insert into t values (" + i + ", random_uuid() || repeat('x', 300), random_uuid())");
+            }
+        }
+        long before = Files.size(file);
+        int rows = count(durable);
+        Compaction compaction = new Compaction(durable);
+        compaction.start();
+        // What was written a moment ago is kept for a crash; that moment is shorter here.
+        Instant until = Instant.now().plusSeconds(30);
+        while (Files.size(file) >= before / 2 && Instant.now().isBefore(until)) {
+            compaction.compactWhenCalm();
+            Thread.sleep(100);
+        }
+        assertThat(Files.size(file)).isLessThan(before / 2);
+        assertThat(count(durable)).isEqualTo(rows);
+    }
+
+    private static int count(JdbcDataSource source) throws Exception {
+        try (Connection connection = source.getConnection();
+                Statement statement = connection.createStatement();
+                ResultSet row = statement.executeQuery("select count(*) from t")) {
+            row.next();
+            return row.getInt(1);
+        }
     }
 }
