@@ -22,6 +22,7 @@
   import OnAirView from './lib/onair/OnAirView.svelte';
   import PositionDrawer from './lib/position/PositionDrawer.svelte';
   import Firsts from './lib/services/Firsts.svelte';
+  import StorageNotice from './lib/safety/StorageNotice.svelte';
   import ServicesView from './lib/services/ServicesView.svelte';
   import StationView from './lib/station/StationView.svelte';
 
@@ -87,6 +88,7 @@
       {#if !app.live.connected}<Offline lostAt={app.live.lostAt} />{/if}
       <Updated connected={app.live.connected} />
       <Mishap />
+      <StorageNotice storage={app.storage} />
       <div class="place">
         {#if app.view === 'desk'}
           <DeskView {app} />

@@ -15,6 +15,7 @@ export type PartnerView = Schema['PartnerView'];
 export type CallbookLookup = Schema['Lookup'];
 export type CallbookView = Schema['CallbookView'];
 export type ReferenceView = Schema['ReferenceView'];
+export type StorageState = Schema['StorageState'];
 export type SafetyView = Schema['SafetyView'];
 export type BackupContent = Schema['Content'];
 export type Seal = Schema['Seal'];

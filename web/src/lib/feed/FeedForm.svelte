@@ -64,6 +64,7 @@
       invalid={!!fault('password')}
       invalidText={fault('password')}
     />
+    {#if feed?.secretNotice}<p class="trouble across" role="alert">{feed.secretNotice}</p>{/if}
     <label class="across">
       <span class="bx--label">Said after each login, a line each</span>
       <textarea rows="2" bind:value={commands}></textarea>

@@ -23,6 +23,8 @@ import { RotorStore } from '../rotor/rotors.svelte';
 import { SearchStore } from '../search/search.svelte';
 import { LaneStore } from '../services/lanes.svelte';
 import { StationStore } from '../station/station.svelte';
+import { StorageStore } from '../safety/storage.svelte';
+import { memory } from '../shared/memory';
 
 export const VIEWS = [
   'desk',
@@ -66,10 +68,11 @@ export class AppState {
   readonly positions = new PositionStore();
   readonly radios = new RadioStore(this.positions);
   readonly bandPlan = new BandPlanStore();
-  readonly rotors = new RotorStore();
+  readonly rotors = new RotorStore(() => this.radios.chosen?.rotorId);
   readonly lanes = new LaneStore();
   readonly station = new StationStore();
   readonly clockCheck = new ClockCheckStore();
+  readonly storage = new StorageStore();
   readonly search = new SearchStore();
   readonly intake = new IntakeStore();
   readonly digital = new DigitalStore();
@@ -111,11 +114,11 @@ export class AppState {
   start(): void {
     this.#readAddress();
     addEventListener('hashchange', () => this.#readAddress());
-    this.setTheme(THEMES.find((t) => t === localStorage.getItem(THEME_KEY)) ?? 'night');
+    this.setTheme(THEMES.find((t) => t === memory.getItem(THEME_KEY)) ?? 'night');
     this.live.on('afresh', () => this.#loadAll());
-    this.lineFields = localStorage.getItem(LINE_FIELDS_KEY)?.split(',') ?? this.lineFields;
-    this.showColumns(localStorage.getItem(COLUMNS_KEY)?.split(',') ?? FIRST_COLUMNS);
-    this.air.filter = JSON.parse(localStorage.getItem(AIR_FILTER_KEY) ?? 'null') ?? EVERYTHING;
+    this.lineFields = memory.getItem(LINE_FIELDS_KEY)?.split(',') ?? this.lineFields;
+    this.showColumns(memory.getItem(COLUMNS_KEY)?.split(',') ?? FIRST_COLUMNS);
+    this.air.filter = JSON.parse(memory.getItem(AIR_FILTER_KEY) ?? 'null') ?? EVERYTHING;
     this.live.on('air', () => {
       this.air.moved();
       this.shortlist.moved();
@@ -160,6 +163,7 @@ export class AppState {
     this.live.on('positions', (positions) => this.positions.takeAll(positions));
     this.live.on('programs', (programs) => this.digital.take(programs));
     this.live.on('clock', (clock) => this.clockCheck.take(clock));
+    this.live.on('storage', (state) => this.storage.take(state));
     this.live.on('search', (search) => this.search.take(search));
     this.live.start();
   }
@@ -191,7 +195,7 @@ export class AppState {
   /** Chooses the columns of the log; each browser has its own. */
   showColumns(columns: string[]): void {
     this.logColumns = columns.length > 0 ? columns : FIRST_COLUMNS;
-    localStorage.setItem(COLUMNS_KEY, this.logColumns.join(','));
+    memory.setItem(COLUMNS_KEY, this.logColumns.join(','));
     const further = besides(this.logColumns);
     if (further.join() !== this.log.columns.join()) {
       this.log.show(further);
@@ -214,7 +218,7 @@ export class AppState {
   }
 
   filterAir(filter: AirFilter): void {
-    localStorage.setItem(AIR_FILTER_KEY, JSON.stringify(filter));
+    memory.setItem(AIR_FILTER_KEY, JSON.stringify(filter));
     this.air.filterBy(filter);
   }
 
@@ -267,7 +271,7 @@ export class AppState {
 
   showLineFields(fields: string[]): void {
     this.lineFields = fields;
-    localStorage.setItem(LINE_FIELDS_KEY, fields.join(','));
+    memory.setItem(LINE_FIELDS_KEY, fields.join(','));
   }
 
   close(): void {
@@ -280,13 +284,13 @@ export class AppState {
 
   /** The operator is through with the first steps, or does not want them. */
   stepsDone(): void {
-    localStorage.setItem(STEPS_KEY, 'done');
+    memory.setItem(STEPS_KEY, 'done');
     this.go('desk');
   }
 
   setTheme(theme: Theme): void {
     this.theme = theme;
-    localStorage.setItem(THEME_KEY, theme);
+    memory.setItem(THEME_KEY, theme);
     document.documentElement.dataset.theme = theme;
     document.documentElement.setAttribute('theme', theme === 'day' ? 'white' : 'g100');
   }
@@ -302,6 +306,7 @@ export class AppState {
     void this.bandPlan.load();
     void this.positions.load();
     void this.clockCheck.load();
+    void this.storage.load();
     void this.digital.load();
     void this.feeds.load();
     this.air.afresh();
@@ -312,7 +317,7 @@ export class AppState {
   /** Who comes to an empty station, and has not said otherwise, is shown the way. */
   #welcome(): void {
     const fresh = this.station.view !== undefined && !this.station.view.ownCall;
-    if (fresh && location.hash === '' && localStorage.getItem(STEPS_KEY) === null) {
+    if (fresh && location.hash === '' && memory.getItem(STEPS_KEY) === null) {
       this.go('first-steps');
     }
   }

@@ -54,7 +54,13 @@
   {#if !hookup}
     <p class="muted">It was taken down.</p>
   {:else if settingUp && radio}
-    <RadioForm radios={app.radios} search={app.search} {radio} onclose={() => (settingUp = false)} />
+    <RadioForm
+      radios={app.radios}
+      rotors={app.rotors.all}
+      search={app.search}
+      {radio}
+      onclose={() => (settingUp = false)}
+    />
   {:else if settingUp && rotor}
     <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (settingUp = false)} />
   {:else if settingUp && feed}
@@ -66,7 +72,7 @@
       store={app.hookups}
       onsetup={radio || rotor || feed ? () => (settingUp = true) : undefined}
     >
-      {#snippet details()}{#if radio}<RadioSharing {radio} />{/if}{/snippet}
+      {#snippet details()}{#if radio}<RadioSharing {radio} radios={app.radios} />{/if}{/snippet}
     </HookupCard>
     {#if address && (finding || hookup.state !== 'LIVE')}
       <p class="find">

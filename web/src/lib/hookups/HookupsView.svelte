@@ -41,7 +41,13 @@
         {@const rotor = app.rotors.all.find((r) => r.hookup === hookup.id)}
         {@const feed = app.feeds.all.find((f) => f.hookup === hookup.id)}
         {#if radio && setUp === hookup.id}
-          <RadioForm radios={app.radios} search={app.search} {radio} onclose={() => (setUp = '')} />
+          <RadioForm
+            radios={app.radios}
+            rotors={app.rotors.all}
+            search={app.search}
+            {radio}
+            onclose={() => (setUp = '')}
+          />
         {:else if rotor && setUp === hookup.id}
           <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (setUp = '')} />
         {:else if feed && setUp === hookup.id}
@@ -53,13 +59,18 @@
               store={app.hookups}
               onsetup={radio || rotor || feed ? () => (setUp = hookup.id) : undefined}
             >
-              {#snippet details()}{#if radio}<RadioSharing {radio} />{/if}{/snippet}
+              {#snippet details()}{#if radio}<RadioSharing {radio} radios={app.radios} />{/if}{/snippet}
             </HookupCard>
           </div>
         {/if}
       {/each}
       {#if setUp === 'new-radio'}
-        <RadioForm radios={app.radios} search={app.search} onclose={() => (setUp = '')} />
+        <RadioForm
+          radios={app.radios}
+          rotors={app.rotors.all}
+          search={app.search}
+          onclose={() => (setUp = '')}
+        />
       {:else if setUp === 'new-rotor'}
         <RotorForm rotors={app.rotors} search={app.search} onclose={() => (setUp = '')} />
       {:else if setUp === 'new-feed'}

@@ -108,6 +108,7 @@ export const STATE_WORDS: Record<Hookup['state'], string> = {
   OFF: 'off',
   STARTING: 'starting',
   LIVE: 'live',
+  SLOW: 'slow',
   QUIET: 'quiet',
   TROUBLE: 'trouble',
 };

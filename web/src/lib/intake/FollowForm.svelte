@@ -17,6 +17,7 @@
   let choices = $state<Choices>({
     ownCalls: '',
     placeId: '0',
+    radioId: '0',
     operatorCall: '',
     holdDeliveries: false,
     lookUp: true,
@@ -33,14 +34,21 @@
   /** The counts follow the choices, so that what is shown is what will be. */
   const again = () =>
     store.choose({
-      ...choices,
+      ownCalls: choices.ownCalls,
+      operatorCall: choices.operatorCall,
+      holdDeliveries: choices.holdDeliveries,
+      lookUp: choices.lookUp,
       placeId: Number(choices.placeId),
       from: begin === 'FROM_DATE' ? from || undefined : undefined,
     });
 
   async function follow() {
     try {
-      await app.intake.follow(path, begin, from, { ...choices, placeId: Number(choices.placeId) });
+      await app.intake.follow(path, begin, from, {
+        ...choices,
+        placeId: Number(choices.placeId),
+        radioId: Number(choices.radioId),
+      });
       await store.cancel();
       onclose();
     } catch (e) {
@@ -100,7 +108,7 @@
       {/if}
     </div>
   {/if}
-  <SourceChoices bind:choices places={app.station.view?.places ?? []} {fault} />
+  <SourceChoices bind:choices places={app.station.view?.places ?? []} radios={app.radios.all} {fault} />
   <div class="act">
     <Button size="small" disabled={path.trim() === '' || store.underWay} on:click={follow}>Follow it</Button>
     <Button size="small" kind="ghost" on:click={onclose}>Leave it</Button>

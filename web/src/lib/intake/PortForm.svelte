@@ -12,6 +12,7 @@
   let choices = $state<Choices>({
     ownCalls: '',
     placeId: '0',
+    radioId: '0',
     operatorCall: '',
     holdDeliveries: false,
     lookUp: true,
@@ -22,7 +23,12 @@
   title="Listen on a port"
   fresh
   kind="port"
-  onsave={() => app.intake.listen(kind, Number(port) || 0, { ...choices, placeId: Number(choices.placeId) })}
+  onsave={() =>
+    app.intake.listen(kind, Number(port) || 0, {
+      ...choices,
+      placeId: Number(choices.placeId),
+      radioId: Number(choices.radioId),
+    })}
   onremove={() => Promise.resolve()}
   {onclose}
 >
@@ -33,7 +39,7 @@
     </Select>
     <Field label="Port" bind:value={port} fault={fault('port')} placeholder="7390" />
     <div class="across">
-      <SourceChoices bind:choices places={app.station.view?.places ?? []} {fault} />
+      <SourceChoices bind:choices places={app.station.view?.places ?? []} radios={app.radios.all} {fault} />
     </div>
   {/snippet}
 </DeviceForm>

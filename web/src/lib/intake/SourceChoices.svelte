@@ -1,10 +1,11 @@
 <script lang="ts">
   import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
-  import type { PlaceView } from '../api/client';
+  import type { PlaceView, Radio } from '../api/client';
 
   export interface Choices {
     ownCalls: string;
     placeId: string;
+    radioId?: string;
     operatorCall: string;
     holdDeliveries: boolean;
     lookUp: boolean;
@@ -14,11 +15,13 @@
   let {
     choices = $bindable(),
     places,
+    radios = [],
     otherwise = 'as the position says',
     fault = () => '',
   }: {
     choices: Choices;
     places: readonly PlaceView[];
+    radios?: readonly Radio[];
     /** What becomes of a blank nobody fills. */
     otherwise?: string;
     fault?: (field: string) => string;
@@ -42,6 +45,18 @@
     invalid={fault('operatorCall') !== ''}
     invalidText={fault('operatorCall')}
   />
+  {#if choices.radioId !== undefined && radios.length > 1}
+    <Select
+      size="sm"
+      labelText="Radio, where neither band nor frequency is given"
+      bind:selected={choices.radioId}
+    >
+      <SelectItem value="0" text="None" />
+      {#each radios as radio (radio.id)}
+        <SelectItem value={String(radio.id)} text={radio.name} />
+      {/each}
+    </Select>
+  {/if}
   <Select size="sm" labelText="Place, where it is not told" bind:selected={choices.placeId}>
     <SelectItem value="0" text={otherwise} />
     {#each places as place (place.id)}<SelectItem value={String(place.id)} text={place.name} />{/each}

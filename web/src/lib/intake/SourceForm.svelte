@@ -12,6 +12,7 @@
   let choices = $state<Choices>({
     ownCalls: start().ownCalls.join(', '),
     placeId: String(start().placeId ?? 0),
+    radioId: String(start().radioId ?? 0),
     operatorCall: start().operatorCall ?? '',
     holdDeliveries: start().holdDeliveries,
     lookUp: start().lookUp,
@@ -22,14 +23,20 @@
   title={`Set up ${source.name}`}
   fresh={false}
   kind={source.builtIn ? undefined : source.kind === 'FILE' ? 'file' : 'port'}
-  onsave={() => app.intake.change(source.id, { name, ...choices, placeId: Number(choices.placeId) })}
+  onsave={() =>
+    app.intake.change(source.id, {
+      name,
+      ...choices,
+      placeId: Number(choices.placeId),
+      radioId: Number(choices.radioId),
+    })}
   onremove={() => app.intake.remove(source.id)}
   {onclose}
 >
   {#snippet children(fault)}
     <Field label="Name" bind:value={name} fault={fault('name')} />
     <div class="across">
-      <SourceChoices bind:choices places={app.station.view?.places ?? []} {fault} />
+      <SourceChoices bind:choices places={app.station.view?.places ?? []} radios={app.radios.all} {fault} />
     </div>
   {/snippet}
 </DeviceForm>

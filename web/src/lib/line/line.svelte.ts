@@ -1,5 +1,6 @@
 import type { Memory } from '../position/positions.svelte';
 import { api, got, Problem, type LineLogged, type LineView } from '../api/client';
+import { memory as browserMemory } from '../shared/memory';
 
 const MOST_RECALLED = 50;
 const STICKING_KEY = 'yokebar-sticking';
@@ -78,7 +79,7 @@ export class LineStore {
   #recalled = -1;
   #cleared = '';
 
-  constructor(position: () => number | undefined, on: LineServer = server, memory: Memory = localStorage) {
+  constructor(position: () => number | undefined, on: LineServer = server, memory: Memory = browserMemory) {
     this.#position = position;
     this.#server = on;
     this.#memory = memory;

@@ -9,6 +9,7 @@ import type {
   Radio,
   Rotor,
   SearchView,
+  StorageState,
 } from '../api/client';
 
 export interface LogNews {
@@ -42,6 +43,7 @@ export interface LiveTopics {
   station: unknown;
   positions: Position[];
   clock: ClockView;
+  storage: StorageState;
   search: SearchView;
   programs: DigitalProgram[];
   air: unknown;
@@ -72,6 +74,7 @@ const KINDS: (keyof LiveTopics)[] = [
   'station',
   'positions',
   'clock',
+  'storage',
   'search',
   'programs',
   'air',

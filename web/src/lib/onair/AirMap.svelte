@@ -3,6 +3,7 @@
   import { api, got, type Spot, type SpotDetail } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
   import World from '../map/World.svelte';
+  import { memory } from '../shared/memory';
 
   let { app }: { app: AppState } = $props();
 
@@ -10,7 +11,7 @@
 
   let width = $state(500);
   let height = $state(400);
-  let round = $state(localStorage.getItem(KEPT) !== 'flat');
+  let round = $state(memory.getItem(KEPT) !== 'flat');
   let detail = $state.raw<SpotDetail | undefined>(undefined);
 
   const air = $derived(app.air);
@@ -63,7 +64,7 @@
 
   function turn() {
     round = !round;
-    localStorage.setItem(KEPT, round ? 'round' : 'flat');
+    memory.setItem(KEPT, round ? 'round' : 'flat');
   }
 </script>
 

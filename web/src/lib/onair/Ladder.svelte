@@ -3,6 +3,7 @@
   import type { AppState } from '../frame/app.svelte';
   import { kiloHertz } from '../shared/format';
   import { dialY, fitted, layOut, ticks, within, zoomed, type Stretch } from './ladder';
+  import { memory } from '../shared/memory';
 
   let { app, band, onclose }: { app: AppState; band: string; onclose?: () => void } = $props();
 
@@ -31,7 +32,7 @@
   $effect(() => {
     const asked = band;
     const positionId = app.positions.here?.id;
-    const kept = JSON.parse(localStorage.getItem(KEPT + asked) ?? 'null') as {
+    const kept = JSON.parse(memory.getItem(KEPT + asked) ?? 'null') as {
       seen?: Stretch;
       following: boolean;
     } | null;
@@ -63,12 +64,12 @@
 
   function show(next: Stretch | undefined) {
     seen = next;
-    localStorage.setItem(KEPT + band, JSON.stringify({ seen: next, following }));
+    memory.setItem(KEPT + band, JSON.stringify({ seen: next, following }));
   }
 
   function follow() {
     following = !following;
-    localStorage.setItem(KEPT + band, JSON.stringify({ seen, following }));
+    memory.setItem(KEPT + band, JSON.stringify({ seen, following }));
   }
 
   const y = (hz: number) => dialY(hz, stretch, height);

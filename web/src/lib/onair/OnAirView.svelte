@@ -10,6 +10,7 @@
   import PostSpot from './PostSpot.svelte';
   import SpotList from './SpotList.svelte';
   import SunPage from './SunPage.svelte';
+  import { memory } from '../shared/memory';
 
   let { app }: { app: AppState } = $props();
 
@@ -32,7 +33,7 @@
   }
 
   let parts = $state.raw<Parts>(
-    (JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Parts | null) ?? {
+    (JSON.parse(memory.getItem(KEPT) ?? 'null') as Parts | null) ?? {
       list: true,
       map: false,
       bands: ['20m'],
@@ -41,7 +42,7 @@
 
   function show(next: Parts) {
     parts = next;
-    localStorage.setItem(KEPT, JSON.stringify(next));
+    memory.setItem(KEPT, JSON.stringify(next));
   }
 
   const bands = $derived(app.bandPlan.bands.map((b) => b.name));

@@ -15,10 +15,10 @@ export interface Whom {
 export type PartnerReader = (whom: Whom, positionId: number | undefined) => Promise<PartnerView>;
 
 /** Asks the callbook; tells whether more is known than before. */
-export type CallbookReader = (call: string) => Promise<CallbookLookup>;
+export type CallbookReader = (call: string, signal: AbortSignal) => Promise<CallbookLookup>;
 
-const readCallbook: CallbookReader = (call) =>
-  got(api.POST('/api/callbook/find', { params: { query: { call } } }));
+const readCallbook: CallbookReader = (call, signal) =>
+  got(api.POST('/api/callbook/find', { params: { query: { call } }, signal }));
 
 const readPartner: PartnerReader = ({ call, locator }, positionId) =>
   got(api.GET('/api/partner', { params: { query: { call, locator, positionId } } }));
@@ -33,6 +33,8 @@ export class PartnerStore {
   #read: PartnerReader;
   #callbook: CallbookReader;
   #asked = '';
+  /** A browser has few connections to one host; a slow lookup must hold one of them at the most. */
+  #underWay = new AbortController();
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(read: PartnerReader = readPartner, callbook: CallbookReader = readCallbook) {
@@ -47,6 +49,7 @@ export class PartnerStore {
     }
     this.#asked = asked;
     this.lookup = { asking: false };
+    this.#underWay.abort();
     clearTimeout(this.#timer);
     if (whom) {
       this.#timer = setTimeout(() => void this.#load(whom, positionId, asked), ASK_AFTER_MS);
@@ -82,8 +85,11 @@ export class PartnerStore {
     if (asked === this.#asked) {
       this.lookup = { asking: true };
     }
+    this.#underWay.abort();
+    const mine = new AbortController();
+    this.#underWay = mine;
     try {
-      const { news, problem } = await this.#callbook(whom.call);
+      const { news, problem } = await this.#callbook(whom.call, mine.signal);
       const view = news ? await this.#read(whom, positionId) : undefined;
       if (asked === this.#asked) {
         this.view = view ?? this.view;

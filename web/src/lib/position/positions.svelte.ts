@@ -1,5 +1,6 @@
 import { api, got, Problem, type Position, type PositionDraft } from '../api/client';
 import { Saving } from '../shared/saving.svelte';
+import { memory as browserMemory } from '../shared/memory';
 
 const HERE_KEY = 'yokebar-position';
 
@@ -15,7 +16,7 @@ export class PositionStore {
   #hereId = $state<number | undefined>(undefined);
   #memory: Memory;
 
-  constructor(memory: Memory = localStorage) {
+  constructor(memory: Memory = browserMemory) {
     this.#memory = memory;
     this.#hereId = Number(memory.getItem(HERE_KEY)) || undefined;
   }

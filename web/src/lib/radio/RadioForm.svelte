@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Checkbox, Select, SelectItem } from 'carbon-components-svelte';
-  import { api, got, type Finding, type Radio, type RadioChoices } from '../api/client';
+  import { api, got, type Finding, type Radio, type RadioChoices, type Rotor } from '../api/client';
   import { isSerial } from '../devices/address';
   import DeviceAddress from '../devices/DeviceAddress.svelte';
   import DeviceForm from '../devices/DeviceForm.svelte';
@@ -12,8 +12,15 @@
     radios,
     search,
     radio,
+    rotors = [],
     onclose,
-  }: { radios: RadioStore; search: SearchStore; radio?: Radio; onclose: () => void } = $props();
+  }: {
+    radios: RadioStore;
+    search: SearchStore;
+    radio?: Radio;
+    rotors?: Rotor[];
+    onclose: () => void;
+  } = $props();
 
   const DEFAULT_BAUD = 38_400;
 
@@ -26,6 +33,9 @@
   let bus = $state(String(start()?.bus ?? 0));
   let fullPowerW = $state(String(start()?.fullPowerW ?? 100));
   let sharePort = $state(String(start()?.sharePort ?? ''));
+  let shareTransmit = $state(start()?.shareTransmit ?? false);
+  let keyingLimitS = $state(String(start()?.keyingLimitS ?? 180));
+  let rotorId = $state(String(start()?.rotorId ?? 0));
   let lowerSidebandKeyed = $state(start()?.lowerSidebandKeyed ?? false);
   let dialects = $state.raw<RadioChoices['dialects']>([]);
 
@@ -54,6 +64,9 @@
       pollEveryMs: radio?.pollEveryMs,
       lowerSidebandKeyed,
       sharePort: radio ? Number(sharePort) || 0 : undefined,
+      shareTransmit: radio ? shareTransmit : undefined,
+      keyingLimitS: radio ? Number(keyingLimitS) : undefined,
+      rotorId: Number(rotorId),
     });
 </script>
 
@@ -86,6 +99,14 @@
       <Field label="Address on the bus, 1 to 223" bind:value={bus} fault={fault('bus')} />
     {/if}
     <Field label="Full power, W" bind:value={fullPowerW} fault={fault('fullPowerW')} />
+    {#if rotors.length > 1}
+      <Select size="sm" labelText="Its antenna is turned by" bind:selected={rotorId}>
+        <SelectItem value="0" text="The first rotator that can" />
+        {#each rotors as rotor (rotor.id)}
+          <SelectItem value={String(rotor.id)} text={rotor.name} />
+        {/each}
+      </Select>
+    {/if}
     {#if radio}
       <Field
         label="Shared on port"
@@ -93,6 +114,15 @@
         fault={fault('sharePort')}
         helper="Empty for not sharing it"
       />
+      <Field
+        label="Time limit for a transmission (s)"
+        bind:value={keyingLimitS}
+        fault={fault('keyingLimitS')}
+        helper="For programs at that port, 5 to 1800"
+      />
+      <div class="across">
+        <Checkbox bind:checked={shareTransmit} labelText="Programs at that port may transmit" />
+      </div>
     {/if}
     <div class="across">
       <Checkbox

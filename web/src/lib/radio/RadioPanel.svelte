@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import type { AppState } from '../frame/app.svelte';
-  import { megaHertz } from '../shared/format';
+  import { megaHertz, utcMinute } from '../shared/format';
   import { metres } from './dial';
   import Meter from './Meter.svelte';
   import Readout from './Readout.svelte';
@@ -10,6 +10,10 @@
 
   const radio = $derived(app.radios.chosen);
   const now = $derived(radio?.now);
+  const CUT_OFF_SHOWN_MS = 120_000;
+  const cutOff = $derived(
+    radio?.cutOff && Date.now() - Date.parse(radio.cutOff) < CUT_OFF_SHOWN_MS ? radio.cutOff : undefined,
+  );
   const here = $derived(app.positions.here);
   const bands = $derived(app.station.view?.preferences.bandsInUse ?? []);
   const modes = $derived(app.station.view?.preferences.modesInUse ?? []);
@@ -37,7 +41,7 @@
     {/if}
     {#if now}
       <span class="state" class:keyed={now.transmitting} role="status">
-        {now.transmitting ? 'transmitting' : 'receiving'}
+        {now.transmitting === undefined ? '' : now.transmitting ? 'transmitting' : 'receiving'}
       </span>
     {/if}
   </header>
@@ -47,7 +51,7 @@
   {:else if now}
     <Readout
       hz={now.frequencyHz}
-      transmitting={now.transmitting}
+      transmitting={now.transmitting ?? false}
       ontune={(frequencyHz) => app.radios.tune({ frequencyHz })}
     />
     <p class="facts">
@@ -64,13 +68,19 @@
         <span>sends on <span class="mono">{megaHertz(now.transmitHz)}</span></span>
       </p>
     {/if}
+    {#if hookup?.state === 'SLOW'}<p class="muted" role="status">{hookup.reason}</p>{/if}
+    {#if cutOff}<p class="fault" role="alert">
+        The time limit ended a program's transmission at {utcMinute(cutOff)} UTC.
+      </p>{/if}
     {#if here?.objection}<p class="fault" role="alert">{here.objection}</p>{/if}
-    <Meter value={now.meter} transmitting={now.transmitting} />
+    <Meter value={now.meter} transmitting={now.transmitting ?? false} />
     <div class="keys" role="group" aria-label="Mode">
       {#each modes as mode (mode)}
         <button aria-pressed={now.mode === mode} onclick={() => app.radios.tune({ mode })}>{mode}</button>
       {/each}
-      <button aria-pressed={now.split} onclick={() => app.radios.tune({ split: !now.split })}>Split</button>
+      <button aria-pressed={now.split ?? false} onclick={() => app.radios.tune({ split: !now.split })}
+        >Split</button
+      >
     </div>
     <div class="keys bands" style:--bands={Math.min(12, bands.length)} role="group" aria-label="Band, metres">
       {#each bands as band (band)}

@@ -62,6 +62,23 @@ export class RadioStore {
     this.takeAll(withReports(saved, this.all, ['now']));
   }
 
+  /** Programs at the sharing port may transmit from now on. */
+  async allowTransmit(radio: Radio): Promise<void> {
+    await this.#try(() =>
+      this.save(radio.id, {
+        name: radio.name,
+        dialect: radio.dialect,
+        address: radio.address,
+        baud: radio.baud,
+        bus: radio.bus,
+        fullPowerW: radio.fullPowerW,
+        pollEveryMs: radio.pollEveryMs,
+        lowerSidebandKeyed: radio.lowerSidebandKeyed,
+        shareTransmit: true,
+      }),
+    );
+  }
+
   async remove(id: number): Promise<void> {
     await this.#try(async () =>
       this.takeAll(await got(api.DELETE('/api/radios/{id}', { params: { path: { id } } }))),

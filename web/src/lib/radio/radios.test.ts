@@ -14,6 +14,9 @@ function radio(id: number, frequencyHz = 14_074_000): Radio {
     fullPowerW: 100,
     pollEveryMs: 100,
     lowerSidebandKeyed: false,
+    shareTransmit: false,
+    keyingLimitS: 180,
+    incidents: [],
     programs: [],
     now: { frequencyHz, vfo: 'A', split: false, transmitting: false },
   };

@@ -24,6 +24,7 @@
   let stop = $state(String(start()?.stopDegrees ?? 180));
   let travel = $state(String(start()?.travelDegrees ?? 360));
   let offset = $state(String(start()?.mountOffsetDegrees ?? 0));
+  let tolerance = $state(String(start()?.toleranceDegrees ?? 3));
   let deadZones = $state(start()?.deadZones ?? '');
   let presets = $state((start()?.presets ?? []).map((p) => `${p.headingDegrees} ${p.name}`).join('\n'));
 
@@ -35,6 +36,7 @@
       stopDegrees: Number(stop),
       travelDegrees: Number(travel),
       mountOffsetDegrees: Number(offset),
+      toleranceDegrees: Number(tolerance),
       deadZones,
       presets,
     });
@@ -79,6 +81,11 @@
       bind:value={offset}
       fault={fault('mountOffsetDegrees')}
       helper="Added to its angle to get the heading"
+    />
+    <Field
+      label="It may rest so far from its target (°)"
+      bind:value={tolerance}
+      fault={fault('toleranceDegrees')}
     />
     <Field
       label="Never point to, degrees"

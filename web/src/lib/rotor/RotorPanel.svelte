@@ -54,7 +54,17 @@
 
 <section class="rotor" aria-label="Rotator">
   <header>
-    <h2>{rotor?.name ?? 'Rotator'}</h2>
+    {#if app.rotors.all.length > 1}
+      <select
+        aria-label="Rotator"
+        value={rotor?.id}
+        onchange={(event) => app.rotors.choose(Number(event.currentTarget.value))}
+      >
+        {#each app.rotors.all as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+      </select>
+    {:else}
+      <h2>{rotor?.name ?? 'Rotator'}</h2>
+    {/if}
     {#if heading !== undefined}
       <span class="mono now" data-testid="heading">{Math.round(heading) % 360}°</span>
       {#if rotor?.elevationDegrees !== undefined}<span class="mono" data-testid="elevation"

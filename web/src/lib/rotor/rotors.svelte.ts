@@ -6,8 +6,21 @@ export class RotorStore {
   all = $state.raw<Rotor[]>([]);
   problem = $state('');
 
+  /** The one chosen by hand; else that of the radio in front, else the first. */
+  #byHand = $state<number | undefined>(undefined);
+  #ofRadio: () => number | undefined;
+
+  constructor(ofRadio: () => number | undefined = () => undefined) {
+    this.#ofRadio = ofRadio;
+  }
+
   get chosen(): Rotor | undefined {
-    return this.all[0];
+    const wanted = this.#byHand ?? this.#ofRadio();
+    return this.all.find((rotor) => rotor.id === wanted) ?? this.all[0];
+  }
+
+  choose(id: number): void {
+    this.#byHand = id;
   }
 
   async load(): Promise<void> {

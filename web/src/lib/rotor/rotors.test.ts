@@ -11,6 +11,7 @@ const WINDROSE: Rotor = {
   stopDegrees: 180,
   travelDegrees: 360,
   mountOffsetDegrees: 0,
+  toleranceDegrees: 3,
   deadZones: '',
   presets: [],
   headingDegrees: 10,

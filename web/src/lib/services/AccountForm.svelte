@@ -57,6 +57,7 @@
         : lane.access.hint}
       bind:value={password}
     />
+    {#if lane.secretNotice}<p class="trouble" role="alert">{lane.secretNotice}</p>{/if}
   {/if}
   <Button type="submit" size="small" disabled={trying}>{trying ? 'Trying…' : 'Save and try'}</Button>
   {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}

@@ -158,6 +158,7 @@ describe('the identities', () => {
   const identity = {
     id: 3,
     call: 'CU9QYB',
+    locked: false,
     validFrom: '2015-01-01T00:00:00Z',
     validUntil: '2030-01-01T00:00:00Z',
   };

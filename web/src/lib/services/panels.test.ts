@@ -32,7 +32,13 @@ describe('the panel of a service', () => {
   }
 
   const identities = [
-    { id: 3, call: 'CU9QYB', validFrom: '2015-01-01T00:00:00Z', validUntil: '2030-01-01T00:00:00Z' },
+    {
+      id: 3,
+      call: 'CU9QYB',
+      validFrom: '2015-01-01T00:00:00Z',
+      validUntil: '2030-01-01T00:00:00Z',
+      locked: false,
+    },
   ];
 
   it('offers to hand over what is due and lies in no batch', async () => {

@@ -1,13 +1,16 @@
 <script lang="ts">
   import type { Hookup } from '../api/client';
 
-  /** The state of a coupling as a shape: solid live, hollow quiet, broken trouble, dotted starting, none off. */
+  /** The state of a coupling as a shape: solid live, solid with a gap slow, hollow quiet, broken trouble, dotted starting, none off. */
   let { state }: { state: Hookup['state'] } = $props();
 </script>
 
 <svg class="notch {state.toLowerCase()}" viewBox="0 0 28 6" width="28" height="6" aria-hidden="true">
   {#if state === 'LIVE'}
     <rect x="0" y="1" width="28" height="4" rx="1" fill="currentColor" />
+  {:else if state === 'SLOW'}
+    <rect x="0" y="1" width="17" height="4" rx="1" fill="currentColor" />
+    <rect x="20" y="1" width="8" height="4" rx="1" fill="currentColor" />
   {:else if state === 'QUIET'}
     <rect
       x="0.75"

@@ -48,6 +48,7 @@
         if (password !== '' && (await store.save('password', { password }))) password = '';
       }}
     />
+    {#if view.secretNotice}<p class="trouble wide" role="alert">{view.secretNotice}</p>{/if}
     <SavingInput
       label="An answer stays fresh for, days"
       value={String(view.freshDays)}
@@ -58,6 +59,12 @@
     <p class="act wide">
       <Button size="small" kind="tertiary" disabled={store.busy !== ''} on:click={() => void store.test()}
         >Test</Button
+      >
+      <Button
+        size="small"
+        kind="ghost"
+        disabled={!view.hasPassword}
+        on:click={() => void store.save('password', { clearPassword: true })}>Clear password</Button
       >
       <Button
         size="small"

@@ -38,8 +38,8 @@
 
 <h2>All settings in one file</h2>
 <p class="muted">
-  Calls, operators, places, positions, radios, rotators and services. Passwords and signing identities are
-  never in it; give them again after moving to another computer.
+  Calls, operators, places, positions, radios, rotators, feeds, followed files, services, backups, goals and
+  views. Passwords and signing identities are never in it; give them again after moving to another computer.
 </p>
 <p class="act"><Button size="small" kind="tertiary" href="/api/settings" download>Save to a file</Button></p>
 <h2>Take over from a file</h2>

@@ -39,7 +39,10 @@
 
   <h2>Backups</h2>
   <p class="muted">
-    The whole station, dated and compressed: log, journeys, changes, settings. They lie in
+    The whole station, dated and compressed: log, journeys, changes, settings, as rows that any program can
+    read. Not in it: the key of your passwords (<span class="mono">secrets.key</span>); without it they are
+    asked for again where they are used. Kept: one for each of the last days, eight weeks, two years of
+    months, and each year. They lie in
     <span class="mono">{view?.backupFolder ?? '…'}</span>.
   </p>
   <div class="switches">
@@ -57,7 +60,7 @@
     />
     <TextInput
       size="sm"
-      labelText="How many are kept"
+      labelText="Days with a backup that are kept"
       value={String(view?.backupsKept ?? '')}
       invalid={safety.saving.fault('safety', 'backupsKept') !== ''}
       invalidText={safety.saving.fault('safety', 'backupsKept')}
@@ -84,13 +87,18 @@
   {#if view && view.backups.length > 0}
     <table class="list">
       <thead
-        ><tr><th>Made, UTC</th><th>Size</th><th><span class="visually-hidden">Restore</span></th></tr></thead
+        ><tr
+          ><th>Made, UTC</th><th>Size</th><th><span class="visually-hidden">How</span></th><th
+            ><span class="visually-hidden">Restore</span></th
+          ></tr
+        ></thead
       >
       <tbody>
         {#each view.backups as backup (backup.name)}
           <tr>
             <td class="mono">{utcDate(backup.madeAt)} {utcMinute(backup.madeAt)}</td>
             <td class="mono">{megabytes(backup.bytes)}</td>
+            <td class="muted">{backup.byHand ? 'by hand' : ''}</td>
             <td
               ><Button size="small" kind="ghost" on:click={() => void safety.look(backup.name)}
                 >Restore…</Button
@@ -103,6 +111,11 @@
   {:else if view}
     <p class="muted">There is no backup yet.</p>
   {/if}
+
+  <h2>Log file</h2>
+  <p class="muted">
+    What happens in Yokebar is written to <span class="mono">{view?.logFile ?? '…'}</span>, 30 MB at the most.
+  </p>
 
   <h2>From elsewhere</h2>
   <p class="act">
@@ -150,6 +163,9 @@
       )}{#if safety.looked.content.newest}, the last of {utcDate(safety.looked.content.newest)}
         {utcMinute(safety.looked.content.newest)} UTC{/if}.
     </p>
+    {#if safety.looked.content.lacks.length > 0}
+      <p class="muted">Not in it: {safety.looked.content.lacks.join('; ')}.</p>
+    {/if}
     <p>
       The log of now is kept beside it in the data folder. Yokebar starts again by itself; that takes some
       seconds.

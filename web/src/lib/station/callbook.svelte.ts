@@ -22,7 +22,13 @@ export class CallbookStore {
 
   save(
     field: string,
-    body: { address?: string; account?: string; password?: string; freshDays?: number },
+    body: {
+      address?: string;
+      account?: string;
+      password?: string;
+      clearPassword?: boolean;
+      freshDays?: number;
+    },
   ): Promise<boolean> {
     return this.saving.during(field, async () => {
       this.view = await got(api.PUT('/api/callbook', { body }));

@@ -7,6 +7,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import static org.junit.jupiter.api.Assertions.assertFalse;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -23,6 +25,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.TestMethodOrder;
 import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
 import yokebar.standins.StandIns;
 import yokebar.standins.device.SerialLine;
 import yokebar.standins.device.VhfRadio;
@@ -276,6 +279,21 @@ class DeskTest {
         assertThat(readout()).hasAttribute("aria-valuenow", "21035000");
     }
 
+    private static Process keying(String port) throws IOException {
+        Process nc = new ProcessBuilder("nc", "127.0.0.1", port).start();
+        nc.getOutputStream().write("TX;".getBytes(StandardCharsets.US_ASCII));
+        nc.getOutputStream().flush();
+        return nc;
+    }
+
+    private JsonNode now(String field) {
+        try {
+            return yokebar.get("api/radios").get(0).path("now").path(field);
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     @Test
     @Order(9)
     void programsAtTheSharedRadioAreShown() throws Exception {
@@ -283,13 +301,23 @@ class DeskTest {
         open("Hookups");
         Locator card = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Petrel 100"));
         assertThat(card.getByText("no program uses it")).isVisible();
-        Process nc = new ProcessBuilder("nc", "127.0.0.1", port).start();
+        Process refused = keying(port);
         try {
-            nc.getOutputStream().write("TX;".getBytes(StandardCharsets.US_ASCII));
-            nc.getOutputStream().flush();
             assertThat(card.getByText("1 program:")).isVisible();
-            assertThat(card.getByText("keys")).isVisible();
+            assertThat(card.getByText("A program asked to transmit and was refused.")).isVisible();
+            assertFalse(standIns.hfRadio().front().transmitting());
+            card.getByText("Allow programs to transmit").click();
+            assertThat(card.getByText("allowed, at most 180 s at a time")).isVisible();
+        } finally {
+            refused.destroyForcibly();
+        }
+        await("the radio is connected again", () -> now("transmitting").isBoolean());
+        Process nc = keying(port);
+        try {
+            assertThat(card.getByText("1 program:")).isVisible();
             await("it transmits", () -> standIns.hfRadio().front().transmitting());
+            assertThat(card.getByText("transmits", new Locator.GetByTextOptions().setExact(true)))
+                    .isVisible();
         } finally {
             nc.destroyForcibly();
         }

@@ -58,7 +58,7 @@ class SafetyController {
             List<Backups.Backup> backups,
             @Nullable String problem,
             String logFile,
-            Storage.State storage) {}
+            Storage.StorageState storage) {}
 
     @GetMapping
     SafetyView view() {

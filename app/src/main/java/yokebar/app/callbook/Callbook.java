@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.ReentrantLock;
@@ -33,7 +34,11 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
     static final String ID = "callbook";
     static final String NAME = "Callbook";
     private static final Logger LOG = LoggerFactory.getLogger(Callbook.class);
-    private static final long LONGEST_WAIT_S = 30;
+    private static final long LONGEST_WAIT_S = 8;
+    /** One asks, the others wait; more than that are not let wait. */
+    private static final int MAX_LOOKUPS = 4;
+
+    private final Semaphore waiting = new Semaphore(MAX_LOOKUPS);
 
     private final CallbookStore store;
     private final Hookups hookups;
@@ -111,6 +116,17 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
             return new Lookup(false, null);
         }
         int question = questions.incrementAndGet();
+        if (!waiting.tryAcquire()) {
+            return new Lookup(false, null);
+        }
+        try {
+            return find(base, question);
+        } finally {
+            waiting.release();
+        }
+    }
+
+    private Lookup find(String base, int question) {
         try {
             if (!oneQuestion.tryLock(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
                 return new Lookup(false, null);

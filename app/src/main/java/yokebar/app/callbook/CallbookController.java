@@ -76,7 +76,7 @@ class CallbookController {
     }
 
     @PutMapping
-    CallbookView save(@RequestBody CallbookStore.Draft draft) {
+    CallbookView save(@RequestBody CallbookStore.CallbookDraft draft) {
         store.save(draft);
         return view();
     }

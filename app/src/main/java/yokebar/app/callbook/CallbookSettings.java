@@ -45,6 +45,7 @@ class CallbookSettings implements SettingsPart {
                 Saved.class,
                 "The callbook",
                 told,
-                one -> store.save(new CallbookStore.Draft(one.address(), one.account(), null, null, one.freshDays())));
+                one -> store.save(
+                        new CallbookStore.CallbookDraft(one.address(), one.account(), null, null, one.freshDays())));
     }
 }

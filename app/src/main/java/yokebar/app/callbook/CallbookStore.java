@@ -60,7 +60,7 @@ class CallbookStore {
      * @param password never given back
      * @param freshDays 1 to 3650
      */
-    record Draft(
+    record CallbookDraft(
             @Nullable String address,
             @Nullable String account,
             @Nullable String password,
@@ -73,7 +73,7 @@ class CallbookStore {
     }
 
     @Transactional
-    public void save(Draft draft) {
+    public void save(CallbookDraft draft) {
         CallbookRow row = row();
         String before = WebAddress.authority(row.address);
         if (draft.address() != null) {

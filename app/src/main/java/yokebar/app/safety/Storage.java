@@ -38,7 +38,7 @@ public class Storage implements HealthIndicator {
     private final long goAbove;
     private final ApplicationEventPublisher events;
     private final DatabaseRevival revival;
-    private volatile State state = new State(Kind.GOOD, null, null, Instant.EPOCH);
+    private volatile StorageState state = new StorageState(Kind.GOOD, null, null, Instant.EPOCH);
 
     /** What is the matter. */
     public enum Kind {
@@ -60,7 +60,7 @@ public class Storage implements HealthIndicator {
      * @param freeBytes room that is left; null when that cannot be told
      * @param since when it became so, UTC
      */
-    public record State(Kind kind, @Nullable String sentence, @Nullable Long freeBytes, Instant since) {
+    public record StorageState(Kind kind, @Nullable String sentence, @Nullable Long freeBytes, Instant since) {
         public boolean stores() {
             return kind == Kind.GOOD || kind == Kind.LOW;
         }
@@ -81,13 +81,13 @@ public class Storage implements HealthIndicator {
         this.events = events;
     }
 
-    public State state() {
+    public StorageState state() {
         return state;
     }
 
     /** @throws StorageUnavailable with a sentence when nothing can be stored now */
     public void require() {
-        State now = state;
+        StorageState now = state;
         if (!now.stores()) {
             throw new StorageUnavailable(String.valueOf(now.sentence()));
         }
@@ -96,8 +96,8 @@ public class Storage implements HealthIndicator {
     /** Looks at once, as after a write that failed. */
     @Scheduled(fixedDelay = LOOK_EVERY_MS)
     public void look() {
-        State before = state;
-        State now = found(before);
+        StorageState before = state;
+        StorageState now = found(before);
         if (before.kind() != now.kind() || !Objects.equals(before.sentence(), now.sentence())) {
             state = now;
             if (now.stores() != before.stores()) {
@@ -107,11 +107,11 @@ public class Storage implements HealthIndicator {
         }
     }
 
-    private State found(State before) {
+    private StorageState found(StorageState before) {
         Instant now = Instant.now();
         try {
             if (!Files.isDirectory(home)) {
-                return new State(
+                return new StorageState(
                         Kind.NOT_WRITABLE,
                         "The data folder " + home
                                 + " is not there any more, so nothing can be stored. Bring it back; what "
@@ -121,7 +121,7 @@ public class Storage implements HealthIndicator {
             }
             long free = Files.getFileStore(home).getUsableSpace();
             if (free < (before.kind() == Kind.FULL ? goAbove : stopBelow)) {
-                return new State(
+                return new StorageState(
                         Kind.FULL,
                         "The disk with " + home + " is full (" + (free >> 20)
                                 + " MB left), so nothing can be stored. Make "
@@ -131,7 +131,7 @@ public class Storage implements HealthIndicator {
             }
             probe();
             if (!revival.answers()) {
-                return new State(
+                return new StorageState(
                         Kind.CLOSED,
                         "The log was closed because writing to " + home + " failed. It is opened again; what arrives "
                                 + "meanwhile waits.",
@@ -139,14 +139,14 @@ public class Storage implements HealthIndicator {
                         now);
             }
             return free < WARN_BELOW_BYTES && stopBelow == STOP_BELOW_BYTES
-                    ? new State(
+                    ? new StorageState(
                             Kind.LOW,
                             "The disk with " + home + " is nearly full. Make room before it is.",
                             free,
                             before.kind() == Kind.LOW ? before.since() : now)
-                    : new State(Kind.GOOD, null, free, before.kind() == Kind.GOOD ? before.since() : now);
+                    : new StorageState(Kind.GOOD, null, free, before.kind() == Kind.GOOD ? before.since() : now);
         } catch (IOException e) {
-            return new State(
+            return new StorageState(
                     Kind.NOT_WRITABLE,
                     "The data folder " + home + " cannot be written ("
                             + e.getClass().getSimpleName()
@@ -165,7 +165,7 @@ public class Storage implements HealthIndicator {
 
     @Override
     public Health health() {
-        State now = state;
+        StorageState now = state;
         return now.stores()
                 ? Health.up().build()
                 : Health.down()

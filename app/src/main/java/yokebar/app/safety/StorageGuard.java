@@ -31,7 +31,7 @@ class StorageGuard extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        Storage.State now = storage.state();
+        Storage.StorageState now = storage.state();
         boolean stores = CHANGES.contains(request.getMethod())
                 && !STORES_NOTHING.matcher(request.getRequestURI()).matches();
         if (stores && !now.stores()) {

@@ -22,6 +22,7 @@ import java.time.Duration;
 public final class LocalDownload {
     private static final Duration CONNECT_WITHIN = Duration.ofSeconds(5);
     private static final Duration ANSWER_WITHIN = Duration.ofSeconds(60);
+    private static final Duration WHOLE_WITHIN = Duration.ofMinutes(10);
     private static final int OK = 200;
     private static final int REDIRECTION = 3;
     private static final int PIECE = 1 << 16;
@@ -72,7 +73,7 @@ public final class LocalDownload {
                 HttpRequest.newBuilder(address).timeout(ANSWER_WITHIN).build();
         try {
             HttpResponse<InputStream> response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
-            try (InputStream in = response.body()) {
+            try (TimedBody in = new TimedBody(response.body(), WHOLE_WITHIN)) {
                 refuseOther(address, response);
                 copy(address, in, into, mostBytes);
             }
@@ -99,7 +100,7 @@ public final class LocalDownload {
         }
     }
 
-    private static void copy(URI address, InputStream in, Path into, long mostBytes) throws IOException, Failed {
+    private static void copy(URI address, TimedBody in, Path into, long mostBytes) throws IOException, Failed {
         try (var out = Files.newOutputStream(into)) {
             byte[] piece = new byte[PIECE];
             long copied = 0;

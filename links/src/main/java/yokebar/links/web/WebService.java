@@ -97,8 +97,8 @@ public final class WebService {
                 response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
             }
             status = response.statusCode();
-            try (InputStream in = response.body()) {
-                body = in.readNBytes(limits.mostBytes() + 1);
+            try (TimedBody in = new TimedBody(response.body(), limits.answerWithin())) {
+                body = in.read(limits.mostBytes() + 1);
             }
         } catch (HttpTimeoutException e) {
             throw unreachable(

@@ -23,12 +23,17 @@ class WebServiceTest {
     private volatile int status = 200;
     private volatile String body = "{}";
     private volatile boolean silent;
+    private volatile boolean drips;
 
     @BeforeEach
     void start() throws IOException {
         server = HttpServer.create(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0), 0);
         server.createContext("/", exchange -> {
             if (silent) {
+                return;
+            }
+            if (drips) {
+                drip(exchange);
                 return;
             }
             byte[] bytes = body.getBytes(StandardCharsets.UTF_8);
@@ -43,6 +48,19 @@ class WebServiceTest {
                 URI.create("http://127.0.0.1:" + server.getAddress().getPort() + "/base"),
                 new WebService.Limits(Duration.ofMillis(500), 100),
                 "Try again.");
+    }
+
+    private void drip(com.sun.net.httpserver.HttpExchange exchange) {
+        try {
+            exchange.sendResponseHeaders(200, 90);
+            for (int i = 0; i < 90; i++) {
+                exchange.getResponseBody().write(' ');
+                exchange.getResponseBody().flush();
+                yokebar.links.LinkWatch.pause(100);
+            }
+        } catch (IOException e) {
+            // Given up, as it should be.
+        }
     }
 
     @AfterEach
@@ -79,6 +97,15 @@ class WebServiceTest {
     void silenceIsToldWithItsTime() {
         silent = true;
         assertThatThrownBy(this::ask).hasMessageContaining("does not answer within");
+    }
+
+    /** Sends its headers, then a byte now and then, for ever. */
+    @Test
+    void answerThatDripsIsGivenUpInTime() {
+        drips = true;
+        long asked = System.nanoTime();
+        assertThatThrownBy(this::ask).hasMessageContaining("does not answer within");
+        assertThat((System.nanoTime() - asked) / 1_000_000).isLessThan(3000);
     }
 
     @Test

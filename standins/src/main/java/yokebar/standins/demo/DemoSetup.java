@@ -170,7 +170,9 @@ public final class DemoSetup {
                         "dialect",
                         "semicolon",
                         "address",
-                        "127.0.0.1:" + standIns.hfRadio().port()));
+                        "127.0.0.1:" + standIns.hfRadio().port(),
+                        "shareTransmit",
+                        true));
         post(
                 "api/radios",
                 Map.of(
