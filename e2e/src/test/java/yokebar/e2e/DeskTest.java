@@ -3,12 +3,11 @@ package yokebar.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assertions.assertFalse;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import static org.junit.jupiter.api.Assertions.assertFalse;
-
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -304,7 +303,8 @@ class DeskTest {
         Process refused = keying(port);
         try {
             assertThat(card.getByText("1 program:")).isVisible();
-            assertThat(card.getByText("A program asked to transmit and was refused.")).isVisible();
+            assertThat(card.getByText("A program asked to transmit and was refused."))
+                    .isVisible();
             assertFalse(standIns.hfRadio().front().transmitting());
             card.getByText("Allow programs to transmit").click();
             assertThat(card.getByText("allowed, at most 180 s at a time")).isVisible();

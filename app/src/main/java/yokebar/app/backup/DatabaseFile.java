@@ -172,7 +172,7 @@ final class DatabaseFile {
                             good++;
                             return row;
                         }
-                    } catch (RuntimeException e) {
+                    } catch (RuntimeException | AssertionError e) {
                         LOG.debug("A damaged page in {}", table, e);
                         losses.add(good + (good == 1 ? " row" : " rows") + " of " + table
                                 + " could be read; what came after is damaged.");

@@ -1,4 +1,4 @@
-package yokebar.app;
+package yokebar.app.start;
 
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.atomic.AtomicBoolean;
@@ -7,6 +7,7 @@ import org.springframework.context.ApplicationListener;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.PayloadApplicationEvent;
 import org.springframework.context.event.ContextClosedEvent;
+import yokebar.app.RestartAsked;
 
 /** Ends the running application when a restart is asked for, and tells whether to start it again. */
 final class Restarts implements ApplicationListener<ApplicationEvent> {
@@ -35,10 +36,14 @@ final class Restarts implements ApplicationListener<ApplicationEvent> {
         }
     }
 
+    /** A run begins; how the one before ended is of no matter any more. */
+    void begin() {
+        ended = new CountDownLatch(1);
+    }
+
     /** Waits for the end of the running application; true when it is to start again. */
     boolean startAgain() throws InterruptedException {
         ended.await();
-        ended = new CountDownLatch(1);
         return asked.getAndSet(false);
     }
 }

@@ -1,4 +1,4 @@
-package yokebar.app;
+package yokebar.app.start;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -10,6 +10,7 @@ import java.util.concurrent.atomic.AtomicInteger;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.springframework.context.support.GenericApplicationContext;
+import yokebar.app.RestartAsked;
 
 @Timeout(60)
 class RestartsTest {
