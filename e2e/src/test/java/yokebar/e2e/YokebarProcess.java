@@ -108,7 +108,7 @@ public final class YokebarProcess implements AutoCloseable {
     }
 
     public Path log() {
-        return home.resolve("yokebar.log");
+        return home.resolve("output.log");
     }
 
     /** Starts it and waits until it says it is ready. */

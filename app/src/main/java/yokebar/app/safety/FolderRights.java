@@ -24,7 +24,7 @@ final class FolderRights {
         if (!isPosix(home)) {
             return;
         }
-        Files.setPosixFilePermissions(home, FOLDER);
+        restrict(home);
         try (Stream<Path> files = Files.walk(home, 3)) {
             files.filter(file -> !file.equals(home)).forEach(FolderRights::restrict);
         }

@@ -1,0 +1,302 @@
+package yokebar.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import yokebar.links.fake.FakeRadio;
+
+/**
+ * A radio that delays, refuses, fragments, loses its line and has its knob turned; programs that key, die and never read; an
+ * application that is ended and killed. The radio's own clock says how long it transmitted. Some seconds of it run with every
+ * build, half an hour with {@code e2e/radio-soak.sh}.
+ */
+class RadioSoakTest {
+    private static final int SECONDS = Integer.getInteger("yokebar.soak-seconds", 25);
+    private static final int LIMIT_S = 5;
+    private static final long[] ANSWERS_MS = {0, 0, 0, 20, 60, 300, 800};
+    private static final Map<Character, String> MODES = Map.of('1', "SSB", '2', "SSB", '3', "CW", '6', "RTTY");
+    private static final long[] KNOB = {1_850_000, 3_560_000, 7_010_000, 14_025_000, 21_030_000, 28_060_000};
+
+    @TempDir
+    private static Path folder;
+
+    private final Random random = new Random(Long.getLong("yokebar.seed", 11));
+    private final FakeRadio radio = new FakeRadio();
+    private final Deque<Seen> history = new ArrayDeque<>();
+    private final Map<String, Logged> logged = new ConcurrentHashMap<>();
+    private final AtomicInteger keyed = new AtomicInteger();
+    private final AtomicInteger dropped = new AtomicInteger();
+    private volatile boolean running = true;
+    private volatile boolean up = true;
+    private volatile long answerMs;
+    private volatile long killedAt;
+
+    RadioSoakTest() throws IOException {}
+
+    /** What the radio was set to. */
+    private record Seen(long at, long hz, String mode, int watts) {}
+
+    /** What was logged, and when that was acknowledged; the radio may have been slow then. */
+    private record Logged(long asked, long acknowledged, long answerMs) {}
+
+    @Test
+    void nothingIsLeftTransmittingAndTheLogTellsWhatTheRadioWasSetTo() throws Exception {
+        int share = FreePorts.tcp();
+        try (YokebarProcess yokebar = new YokebarProcess(folder.resolve("yokebar")).start()) {
+            yokebar.put("api/station", "{\"ownCall\":\"CU9QYB\"}");
+            yokebar.post(
+                    "api/radios",
+                    "{\"name\":\"Fake\",\"dialect\":\"semicolon\",\"address\":\"127.0.0.1:" + radio.port()
+                            + "\",\"sharePort\":" + share + ",\"shareTransmit\":true,\"keyingLimitS\":" + LIMIT_S
+                            + "}");
+            List<Thread> all = new ArrayList<>();
+            all.add(thread(this::watch));
+            all.add(thread(this::trouble));
+            all.add(thread(() -> log(yokebar)));
+            for (int i = 0; i < 3; i++) {
+                long seed = i;
+                all.add(thread(() -> program(share, new Random(seed))));
+            }
+            long until = System.nanoTime() + Duration.ofSeconds(SECONDS).toNanos();
+            int ends = 0;
+            while (System.nanoTime() < until) {
+                Thread.sleep(4000 + random.nextInt(8000));
+                up = false;
+                if (random.nextBoolean()) {
+                    // The line may be down and slow at that moment, too; a second later nothing may transmit any more.
+                    yokebar.end();
+                    Thread.sleep(1000);
+                    assertThat(radio.transmits())
+                            .as("after the end of the application")
+                            .isFalse();
+                } else {
+                    killedAt = System.nanoTime();
+                    yokebar.kill();
+                }
+                radio.answerAfter(0);
+                yokebar.start();
+                Until.itIs("the radio is connected again", () -> yokebar.get("api/radios")
+                        .get(0)
+                        .path("now")
+                        .path("frequencyHz")
+                        .isNumber());
+                Until.itIs("it receives", () -> !radio.transmits());
+                ends++;
+                up = true;
+            }
+            running = false;
+            for (Thread one : all) {
+                one.join(20_000);
+            }
+            Until.itIs("it receives at the end", () -> !radio.transmits());
+            judge(yokebar, ends);
+        } finally {
+            running = false;
+            radio.close();
+        }
+    }
+
+    private void judge(YokebarProcess yokebar, int ends) throws Exception {
+        long longest = 0;
+        long longestKilled = 0;
+        for (FakeRadio.Transmission one : radio.transmissions()) {
+            boolean killed = kills.stream().anyMatch(at -> at > one.from() && at < one.to());
+            longest = killed ? longest : Math.max(longest, one.ms());
+            longestKilled = killed ? Math.max(longestKilled, one.ms()) : longestKilled;
+        }
+        int wrong = 0;
+        String adi = yokebar.text("/api/contacts.csv?columns=CALL,FREQ,MODE,TX_PWR");
+        int inLog = 0;
+        for (String line : adi.split("\r?\n")) {
+            String[] cells = line.split(",", -1);
+            Logged one = logged.get(cells[0]);
+            if (one != null) {
+                inLog++;
+                if (!held(one, cells)) {
+                    wrong++;
+                    System.out.println("not as the radio was: " + line);
+                }
+            }
+        }
+        System.out.printf(
+                "soak: %d s, %d ends and kills, %d transmissions, longest %d ms (limit %d s), longest with a kill in it %d ms, "
+                        + "%d keyed, %d dropped, %d contacts, %d wrong%n",
+                SECONDS,
+                ends,
+                radio.transmissions().size(),
+                longest,
+                LIMIT_S,
+                longestKilled,
+                keyed.get(),
+                dropped.get(),
+                inLog,
+                wrong);
+        assertThat(longest).isLessThanOrEqualTo(LIMIT_S * 1000L + 1000);
+        assertThat(inLog).isEqualTo(logged.size());
+        assertThat(wrong).isZero();
+        assertThat(keyed.get()).isPositive();
+    }
+
+    private final List<Long> kills = java.util.Collections.synchronizedList(new ArrayList<>());
+
+    /** Whether the radio was set so while, or a moment before, the contact was logged. */
+    private boolean held(Logged one, String[] cells) {
+        long before = one.asked() - Duration.ofMillis(2500 + 6 * one.answerMs()).toNanos();
+        synchronized (history) {
+            return seen(before, one.acknowledged(), s -> mhz(s.hz()).equals(cells[1]))
+                    && seen(before, one.acknowledged(), s -> s.mode().equals(cells[2]))
+                    && (cells[3].isEmpty()
+                            || seen(
+                                    before
+                                            - Duration.ofMillis(4000 + 12 * one.answerMs())
+                                                    .toNanos(),
+                                    one.acknowledged(),
+                                    s -> String.valueOf(s.watts()).equals(cells[3])));
+        }
+    }
+
+    private boolean seen(long from, long to, java.util.function.Predicate<Seen> what) {
+        return history.stream().anyMatch(s -> s.at() >= from && s.at() <= to && what.test(s));
+    }
+
+    private static String mhz(long hz) {
+        return java.math.BigDecimal.valueOf(hz, 6).stripTrailingZeros().toPlainString();
+    }
+
+    private void watch() throws InterruptedException {
+        while (running) {
+            synchronized (history) {
+                history.add(new Seen(
+                        System.nanoTime(), radio.vfoA(), MODES.getOrDefault(radio.mode(), "?"), radio.watts()));
+            }
+            if (killedAt != 0) {
+                kills.add(killedAt);
+                killedAt = 0;
+            }
+            Thread.sleep(15);
+        }
+    }
+
+    private void trouble() throws Exception {
+        Random mine = new Random(5);
+        while (running) {
+            Thread.sleep(150 + mine.nextInt(900));
+            switch (mine.nextInt(9)) {
+                case 0 -> {
+                    answerMs = ANSWERS_MS[mine.nextInt(ANSWERS_MS.length)];
+                    radio.answerAfter(answerMs);
+                }
+                case 1 -> {
+                    radio.refuse(sentence -> !sentence.equals("RX"));
+                    Thread.sleep(mine.nextInt(700));
+                    radio.refuse(sentence -> false);
+                }
+                case 2 -> radio.fragment(mine.nextBoolean());
+                case 3 -> {
+                    radio.dropLine();
+                }
+                case 4 -> {
+                    radio.ignore(sentence -> sentence.equals("PC") || sentence.equals("DA"));
+                    Thread.sleep(mine.nextInt(700));
+                    radio.ignore(sentence -> false);
+                }
+                case 5 -> radio.setMode(mine.nextBoolean() ? '3' : '6');
+                case 6 -> radio.setWatts(5 + mine.nextInt(90));
+                default -> radio.turnTo(KNOB[mine.nextInt(KNOB.length)] + mine.nextInt(900) * 10L);
+            }
+        }
+    }
+
+    private void log(YokebarProcess yokebar) throws InterruptedException {
+        for (int i = 0; running; i++) {
+            Thread.sleep(250);
+            if (!up) {
+                continue;
+            }
+            String call = "W" + i % 10 + "Q" + (char) ('A' + i / 10 % 26) + (char) ('A' + i / 260 % 26)
+                    + (i >= 6760 ? String.valueOf((char) ('A' + i / 6760)) : "");
+            long asked = System.nanoTime();
+            try {
+                JsonNode answer = yokebar.post(
+                        "api/line/log", "{\"text\":\"" + call + "\",\"typedForMs\":0,\"key\":\"soak" + i + "\"}");
+                if (answer.path("fresh").asBoolean()) {
+                    logged.put(call, new Logged(asked, System.nanoTime(), Math.max(answerMs, 20)));
+                }
+            } catch (IOException e) {
+                // No frequency just now, or killed: nothing was acknowledged.
+            }
+        }
+    }
+
+    private void program(int port, Random mine) throws InterruptedException {
+        while (running) {
+            try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), port)) {
+                socket.setSoTimeout(200);
+                switch (mine.nextInt(4)) {
+                    case 0 -> flood(socket);
+                    case 1 -> {
+                        say(socket, "AI2;FA000140" + (10 + mine.nextInt(80)) + "000;");
+                        Thread.sleep(mine.nextInt(1000));
+                    }
+                    default -> {
+                        say(socket, "TX;");
+                        keyed.incrementAndGet();
+                        Thread.sleep(mine.nextInt(8000));
+                        if (mine.nextBoolean()) {
+                            say(socket, "RX;");
+                        }
+                    }
+                }
+            } catch (IOException e) {
+                dropped.incrementAndGet();
+            }
+            Thread.sleep(100 + mine.nextInt(500));
+        }
+    }
+
+    private void flood(Socket socket) throws IOException {
+        say(socket, "AI2;");
+        for (int i = 0; i < 20_000 && running; i++) {
+            say(socket, "IF;FA;FB;MD;IF;FA;FB;MD;");
+        }
+    }
+
+    private static void say(Socket socket, String text) throws IOException {
+        socket.getOutputStream().write(text.getBytes(StandardCharsets.US_ASCII));
+    }
+
+    private interface Work {
+        void run() throws Exception;
+    }
+
+    private static Thread thread(Work work) {
+        Thread thread = new Thread(() -> {
+            try {
+                work.run();
+            } catch (InterruptedException e) {
+                Thread.currentThread().interrupt();
+            } catch (Exception e) {
+                throw new IllegalStateException(e);
+            }
+        });
+        thread.setDaemon(true);
+        thread.start();
+        return thread;
+    }
+}
