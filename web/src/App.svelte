@@ -20,6 +20,7 @@
   import LogView from './lib/log/LogView.svelte';
   import Announcer from './lib/onair/Announcer.svelte';
   import OnAirView from './lib/onair/OnAirView.svelte';
+  import PositionAsk from './lib/position/PositionAsk.svelte';
   import PositionDrawer from './lib/position/PositionDrawer.svelte';
   import Firsts from './lib/services/Firsts.svelte';
   import StorageNotice from './lib/safety/StorageNotice.svelte';
@@ -89,6 +90,7 @@
       <Updated connected={app.live.connected} />
       <Mishap />
       <StorageNotice storage={app.storage} />
+      <PositionAsk positions={app.positions} />
       <div class="place">
         {#if app.view === 'desk'}
           <DeskView {app} />

@@ -26,6 +26,11 @@ export class PositionStore {
     return this.all.find((p) => p.id === this.#hereId) ?? [...this.all].sort((a, b) => a.id - b.id)[0];
   }
 
+  /** Whether this browser has to say where it is: there are several positions, and it was at none yet. */
+  get mustAsk(): boolean {
+    return this.#hereId === undefined && this.all.length > 1;
+  }
+
   get radioId(): number | undefined {
     return this.here?.radioId;
   }

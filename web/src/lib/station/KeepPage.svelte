@@ -59,8 +59,9 @@
   {#if restored}
     <p>
       Taken over: {Object.entries(restored.taken)
-        .map(([part, count]) => `${part} ${count}`)
-        .join(', ')}.
+        .filter(([, count]) => count > 0)
+        .map(([part, count]) => `${part} (${count})`)
+        .join(', ') || 'nothing'}.
     </p>
     {#each restored.problems as sentence (sentence)}<p class="trouble">{sentence}</p>{/each}
   {/if}

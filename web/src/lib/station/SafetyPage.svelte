@@ -36,6 +36,17 @@
     on:change={(event) => void safety.save({ copyFolder: String(event.detail ?? '') })}
   />
   <SavedMark saved={safety.saving.saved('safety')} />
+  {#if view?.copyFolder}
+    <p class="act">
+      <Button
+        size="small"
+        kind="tertiary"
+        disabled={safety.busy !== ''}
+        on:click={() => void safety.rebuildCopy()}>Write the copy anew</Button
+      >
+      <span class="muted">It holds every contact; edits and deletions follow within a minute.</span>
+    </p>
+  {/if}
 
   <h2>Backups</h2>
   <p class="muted">

@@ -34,6 +34,12 @@ export class SafetyStore {
     });
   }
 
+  rebuildCopy(): Promise<void> {
+    return this.#doing('Writing the copy anew…', async () => {
+      this.view = await got(api.POST('/api/safety/copy/rebuild'));
+    });
+  }
+
   look(name: string): Promise<void> {
     return this.#doing('Opening the backup…', async () => {
       const content = await got(api.GET('/api/safety/backups/{name}', { params: { path: { name } } }));

@@ -18,3 +18,6 @@ alter table contact_past alter column provenance set data type varchar(200000);
 alter table service add column secret_note varchar(300);
 alter table callbook add column secret_note varchar(300);
 alter table feed add column secret_note varchar(300);
+
+-- Whether the second copy is to be written anew: contacts in it were edited or deleted, or it never held all of them.
+alter table safety add column copy_stale boolean default true not null;

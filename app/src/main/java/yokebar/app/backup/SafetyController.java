@@ -26,14 +26,17 @@ class SafetyController {
     private final Restore restore;
     private final Path home;
     private final Storage storage;
+    private final SecondCopy copy;
 
     SafetyController(
             SafetySettings settings,
             Backups backups,
             Restore restore,
             Storage storage,
+            SecondCopy copy,
             @Value("${yokebar.home}") Path home) {
         this.storage = storage;
+        this.copy = copy;
         this.settings = settings;
         this.backups = backups;
         this.restore = restore;
@@ -84,6 +87,13 @@ class SafetyController {
     @PostMapping("/backups")
     SafetyView backUp() {
         backups.make(true);
+        return view();
+    }
+
+    /** Writes the second copy anew from the whole log. */
+    @PostMapping("/copy/rebuild")
+    SafetyView rebuild() {
+        copy.rebuild();
         return view();
     }
 

@@ -27,4 +27,7 @@ class SafetyRow {
     boolean backupDaily;
     boolean backupOnExit;
     int backupsKept;
+
+    /** Whether the second copy is to be written anew. */
+    boolean copyStale = true;
 }

@@ -8,6 +8,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.time.Clock;
 import java.time.Duration;
@@ -30,7 +31,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.hookup.Coupling;
 import yokebar.app.hookup.Hookups;
 import yokebar.app.log.ContactLog;
+import yokebar.app.log.ContactsChanged;
+import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
+import yokebar.app.log.ContactsRestored;
 import yokebar.core.adif.AdiWriter;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.LoggedContact;
@@ -49,6 +53,8 @@ class SecondCopy extends Coupling implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(SecondCopy.class);
     private static final Duration TRY_EVERY = Duration.ofSeconds(10);
     private static final int AT_ONCE = 500;
+    /** So long after the last edit the copy is written anew. */
+    private static final Duration CALM = Duration.ofSeconds(20);
 
     private final EntityManager db;
     private final SafetySettings settings;
@@ -61,6 +67,8 @@ class SecondCopy extends Coupling implements SmartLifecycle {
     private volatile LinkStatus status;
     private volatile @Nullable Path folder;
     private volatile boolean connected;
+    private volatile boolean stale = true;
+    private volatile Instant lastEdit = Instant.EPOCH;
     private @Nullable ScheduledFuture<?> trying;
 
     SecondCopy(
@@ -117,6 +125,39 @@ class SecondCopy extends Coupling implements SmartLifecycle {
         }
     }
 
+    /** In the transaction that changes them: the copy is to follow, also after a crash. */
+    @EventListener
+    void edited(ContactsChanged event) {
+        markStale();
+    }
+
+    @EventListener
+    void deleted(ContactsDeleted event) {
+        markStale();
+    }
+
+    @EventListener
+    void restored(ContactsRestored event) {
+        markStale();
+    }
+
+    private void markStale() {
+        if (folder != null && !stale) {
+            db.createNativeQuery("update safety set copy_stale = true").executeUpdate();
+            stale = true;
+        }
+        lastEdit = clock.instant();
+    }
+
+    /** Writes the whole log into the copy anew, as soon as the folder is there. */
+    void rebuild() {
+        transaction.executeWithoutResult(status ->
+                db.createNativeQuery("update safety set copy_stale = true").executeUpdate());
+        stale = true;
+        lastEdit = Instant.EPOCH;
+        write();
+    }
+
     @TransactionalEventListener
     void stored(ContactsLogged event) {
         if (folder != null && isRunning()) {
@@ -131,8 +172,11 @@ class SecondCopy extends Coupling implements SmartLifecycle {
     }
 
     private void readFolder() {
-        String chosen = settings.row().copyFolder;
-        folder = chosen == null ? null : Path.of(chosen);
+        SafetyRow row = settings.row();
+        Path before = folder;
+        folder = row.copyFolder == null ? null : Path.of(row.copyFolder);
+        // One that has just been chosen does not hold what was logged before.
+        stale = row.copyStale || folder != null && !folder.equals(before) && trying != null;
     }
 
     private void write() {
@@ -152,6 +196,9 @@ class SecondCopy extends Coupling implements SmartLifecycle {
             if (!Files.isDirectory(into)) {
                 throw new IOException("the folder is not there");
             }
+            if (stale && lastEdit.isBefore(clock.instant().minus(CALM))) {
+                writeAnew(into);
+            }
             become(LinkState.LIVE, null, null, null);
         } catch (IOException e) {
             LOG.debug("The second copy could not be written", e);
@@ -166,6 +213,56 @@ class SecondCopy extends Coupling implements SmartLifecycle {
         } finally {
             oneAtATime.unlock();
         }
+    }
+
+    /** The whole log in a file beside the copy, which then takes its place: at no moment is there less than before. */
+    private void writeAnew(Path into) throws IOException {
+        transaction.executeWithoutResult(status ->
+                db.createNativeQuery("update safety set copy_stale = false").executeUpdate());
+        stale = false;
+        List<Long> covered = due();
+        Path fresh = into.resolve(FILE + ".new");
+        long contacts = 0;
+        try (FileChannel out = FileChannel.open(
+                fresh, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.TRUNCATE_EXISTING)) {
+            StringBuilder text = new StringBuilder();
+            AdiWriter adi = new AdiWriter(text);
+            adi.header(clock.instant());
+            for (List<Long> ids = after(0); !ids.isEmpty(); ids = after(ids.get(ids.size() - 1))) {
+                List<LoggedContact> some = new ArrayList<>(log.find(ids).values());
+                some.sort((a, b) -> Long.compare(a.id(), b.id()));
+                for (LoggedContact contact : some) {
+                    adi.record(ContactAdif.write(contact.contact()));
+                }
+                contacts += some.size();
+                write(out, text);
+            }
+            write(out, text);
+            out.force(true);
+        } catch (IOException | RuntimeException e) {
+            stale = true;
+            transaction.executeWithoutResult(status ->
+                    db.createNativeQuery("update safety set copy_stale = true").executeUpdate());
+            throw e;
+        }
+        Files.move(fresh, into.resolve(FILE), StandardCopyOption.ATOMIC_MOVE);
+        forget(covered);
+        activity().note("Written anew with " + contacts + (contacts == 1 ? " contact." : " contacts."));
+    }
+
+    private static void write(FileChannel out, StringBuilder text) throws IOException {
+        ByteBuffer bytes = ByteBuffer.wrap(text.toString().getBytes(StandardCharsets.UTF_8));
+        while (bytes.hasRemaining()) {
+            out.write(bytes);
+        }
+        text.setLength(0);
+    }
+
+    private List<Long> after(long id) {
+        return transaction.execute(status -> db.createNativeQuery(
+                        "select id from contact where id > :after order by id limit " + AT_ONCE, Long.class)
+                .setParameter("after", id)
+                .getResultList());
     }
 
     private static String reason(IOException e) {
@@ -244,7 +341,12 @@ class SecondCopy extends Coupling implements SmartLifecycle {
         }
         write();
         return status.state() == LinkState.LIVE
-                ? new Proof(true, "Every contact is in " + where() + ".")
+                ? new Proof(
+                        true,
+                        stale
+                                ? "New contacts are in " + where()
+                                        + "; what was edited or deleted lately follows within a minute."
+                                : "Every contact is in " + where() + ".")
                 : new Proof(false, status.reason() + " " + status.fix());
     }
 

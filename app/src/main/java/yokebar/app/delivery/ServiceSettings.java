@@ -65,19 +65,26 @@ class ServiceSettings implements SettingsPart {
     public int restore(JsonNode saved, List<String> told) {
         return NamedParts.each(json, saved, Saved.class, "A service", told, one -> services.ids().stream()
                 .filter(id -> services.row(id).name.equals(one.name()))
-                .forEach(id -> services.change(
-                        id,
-                        new Services.ServiceDraft(
-                                one.inUse(),
-                                one.address(),
-                                one.account(),
-                                null,
-                                null,
-                                one.when().name(),
-                                one.everyMinutes(),
-                                one.relayed(),
-                                one.ownCalls(),
-                                one.fromDay(),
-                                one.fetchEverySeconds()))));
+                .forEach(id -> {
+                    boolean had = services.hasPassword(services.row(id));
+                    services.change(
+                            id,
+                            new Services.ServiceDraft(
+                                    one.inUse(),
+                                    one.address(),
+                                    one.account(),
+                                    null,
+                                    null,
+                                    one.when().name(),
+                                    one.everyMinutes(),
+                                    one.relayed(),
+                                    one.ownCalls(),
+                                    one.fromDay(),
+                                    one.fetchEverySeconds()));
+                    if (had && !services.hasPassword(services.row(id))) {
+                        told.add("The password of " + one.name()
+                                + " was cleared, because the file gives another address. Type it again.");
+                    }
+                }));
     }
 }

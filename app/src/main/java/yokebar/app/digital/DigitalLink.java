@@ -9,9 +9,10 @@ import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
+import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
 import org.jspecify.annotations.Nullable;
@@ -38,6 +39,12 @@ import yokebar.links.status.LinkState;
  */
 @Component
 class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecycle {
+    /** Contacts that wait to be stored. */
+    private static final int MAX_WAITING = 2000;
+
+    private static final Duration STALE = Duration.ofHours(12);
+    private static final Duration STALE_WHEN_FULL = Duration.ofMinutes(10);
+
     static final String ID = "digital-link";
     private static final Logger LOG = LoggerFactory.getLogger(DigitalLink.class);
     private static final Duration QUIET_AFTER = Duration.ofMinutes(15);
@@ -52,7 +59,15 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
     private final DecodeRing decodes = new DecodeRing();
     private final Map<String, DigitalProgram> programs = new ConcurrentSkipListMap<>();
     private final AtomicLong nonsense = new AtomicLong();
-    private final ExecutorService storing = Executors.newSingleThreadExecutor(task -> new Thread(task, "digital-link"));
+    private final ExecutorService storing = new ThreadPoolExecutor(
+            1,
+            1,
+            0,
+            TimeUnit.SECONDS,
+            new ArrayBlockingQueue<>(MAX_WAITING),
+            task -> new Thread(task, "digital-link"),
+            // Not acknowledged, so the program sends it again.
+            new ThreadPoolExecutor.DiscardPolicy());
     private volatile boolean running;
 
     DigitalLink(
@@ -222,8 +237,12 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
         String id = DigitalProgram.hookupId(message.head().from());
         DigitalProgram known = programs.get(id);
         boolean named = message instanceof LinkMessage.Heartbeat;
-        if (known != null || programs.size() >= MOST_PROGRAMS) {
+        if (known != null) {
             return known;
+        }
+        removeStale();
+        if (programs.size() >= MOST_PROGRAMS) {
+            return null;
         }
         String name = message instanceof LinkMessage.Heartbeat beat
                 ? beat.name()
@@ -236,6 +255,18 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
         hookups.register(fresh);
         LOG.info("The program {} is on the digital link{}", message.head().from(), named ? "" : " (without its name)");
         return fresh;
+    }
+
+    /** Programs that ended or fell silent long ago leave the table; in a full one those do that are silent for a while. */
+    private void removeStale() {
+        Duration longest = programs.size() >= MOST_PROGRAMS ? STALE_WHEN_FULL : STALE;
+        for (DigitalProgram program : List.copyOf(programs.values())) {
+            if (program.silentFor().compareTo(longest) > 0 && !program.off()) {
+                programs.remove(program.id());
+                hookups.remove(program);
+                events.publishEvent(new ProgramMoved(program.id()));
+            }
+        }
     }
 
     private void store(

@@ -124,6 +124,11 @@ final class DigitalProgram extends Coupling {
         return fields.build();
     }
 
+    /** How long ago it was last heard. */
+    Duration silentFor() {
+        return Duration.between(lastHeard, clock.instant());
+    }
+
     private boolean silent() {
         return Duration.between(lastHeard, clock.instant()).compareTo(SILENT_AFTER) > 0;
     }

@@ -50,19 +50,9 @@ class RadioSettings implements SettingsPart {
 
     @Override
     public int restore(JsonNode saved, List<String> told) {
-        List<RadioView> before = radios.views();
+        NamedParts.Ids ids = new NamedParts.Ids();
+        radios.views().forEach(one -> ids.add(one.name(), one.id()));
         return NamedParts.each(
-                json,
-                saved,
-                RadioDraft.class,
-                "A radio",
-                told,
-                draft -> radios.save(
-                        before.stream()
-                                .filter(r -> r.name().equals(draft.name()))
-                                .map(RadioView::id)
-                                .findFirst()
-                                .orElse(null),
-                        draft));
+                json, saved, RadioDraft.class, "A radio", told, draft -> radios.save(ids.take(draft.name()), draft));
     }
 }

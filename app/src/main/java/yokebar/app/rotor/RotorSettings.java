@@ -49,19 +49,9 @@ class RotorSettings implements SettingsPart {
 
     @Override
     public int restore(JsonNode saved, List<String> told) {
-        List<RotorView> before = rotors.views();
+        NamedParts.Ids ids = new NamedParts.Ids();
+        rotors.views().forEach(one -> ids.add(one.name(), one.id()));
         return NamedParts.each(
-                json,
-                saved,
-                RotorDraft.class,
-                "A rotator",
-                told,
-                draft -> rotors.save(
-                        before.stream()
-                                .filter(r -> r.name().equals(draft.name()))
-                                .map(RotorView::id)
-                                .findFirst()
-                                .orElse(null),
-                        draft));
+                json, saved, RotorDraft.class, "A rotator", told, draft -> rotors.save(ids.take(draft.name()), draft));
     }
 }

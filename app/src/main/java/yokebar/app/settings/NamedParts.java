@@ -1,7 +1,12 @@
 package yokebar.app.settings;
 
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -10,6 +15,21 @@ import yokebar.app.FieldProblem;
 /** Restores a list of things one by one, so that one that is refused keeps none of the others out. */
 public final class NamedParts {
     private NamedParts() {}
+
+    /** The ids of things by their names; of several with one name each is taken once, so that they are kept apart. */
+    public static final class Ids {
+        private final Map<String, Deque<Long>> byName = new HashMap<>();
+
+        public void add(String name, long id) {
+            byName.computeIfAbsent(name, n -> new ArrayDeque<>()).add(id);
+        }
+
+        /** @return null when there is no such thing, or none left */
+        public @Nullable Long take(@Nullable String name) {
+            Deque<Long> ids = byName.get(name);
+            return ids == null ? null : ids.poll();
+        }
+    }
 
     /**
      * @param what the kind of thing, for the sentence about one that is refused

@@ -69,6 +69,21 @@ class SafetyTest extends AppTest {
     }
 
     @Test
+    void secondCopyHoldsAllAndFollowsDeletions() throws Exception {
+        importText(contact("K1QAB") + contact("K1QCD"));
+        Path stick = folder.resolve("whole");
+        put("/api/safety", Map.of("copyFolder", stick.toString()));
+        await("what was logged before, too", () -> content(stick.resolve(SecondCopy.FILE))
+                .contains("K1QCD"));
+        changed(sendJson("POST", "/api/changes/delete", Map.of("search", "call:K1QCD")));
+        assertThat(sendJson("POST", "/api/safety/copy/rebuild", Map.of()).statusCode())
+                .isEqualTo(200);
+        assertThat(content(stick.resolve(SecondCopy.FILE))).contains("K1QAB").doesNotContain("K1QCD");
+        assertThat(jdbc.queryForObject("select copy_stale from safety", Boolean.class))
+                .isFalse();
+    }
+
+    @Test
     void aFolderThatCannotBeIsSaidAtItsField() throws Exception {
         HttpResponse<String> refused = sendJson("PUT", "/api/safety", Map.of("copyFolder", "stick"));
         assertThat(refused.statusCode()).isEqualTo(422);

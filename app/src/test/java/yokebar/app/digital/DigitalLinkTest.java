@@ -124,4 +124,25 @@ class DigitalLinkTest extends AppTest {
         program.contact("");
         await("the contact", () -> count("contact") == 1);
     }
+
+    @Test
+    void everyContactIsAcknowledgedAlsoWithoutARecord() throws Exception {
+        for (String adif :
+                new String[] {"", ",\"adif\":\"\"", ",\"adif\":\"nonsense\"", ",\"adif\":\"<call:6>ZP5QXA<eor>\""}) {
+            String message = "{\"link\":1,\"type\":\"contact\",\"from\":\"bare\",\"run\":\"r\",\"number\":1,\"id\":\"c"
+                    + adif.length() + "\"" + adif + "}";
+            byte[] bytes = message.getBytes(StandardCharsets.UTF_8);
+            try (DatagramSocket socket = new DatagramSocket(0, InetAddress.getLoopbackAddress())) {
+                socket.setSoTimeout(10_000);
+                socket.send(new DatagramPacket(bytes, bytes.length, InetAddress.getLoopbackAddress(), linkPort()));
+                DatagramPacket answer = new DatagramPacket(new byte[2000], 2000);
+                socket.receive(answer);
+                String text = new String(answer.getData(), 0, answer.getLength(), StandardCharsets.UTF_8);
+                assertThat(text)
+                        .contains("\"taken\"")
+                        .contains("\"inLog\":false")
+                        .contains("\"sentence\"");
+            }
+        }
+    }
 }

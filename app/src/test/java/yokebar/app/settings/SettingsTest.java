@@ -50,6 +50,53 @@ class SettingsTest extends AppTest {
     }
 
     @Test
+    void feedsFilesBackupsAndViewsAreInItAndNoPasswordFollowsToAnotherAddress() throws Exception {
+        sendJson(
+                "POST",
+                "/api/feeds",
+                Map.of(
+                        "name",
+                        "Kept node",
+                        "host",
+                        "127.0.0.1",
+                        "port",
+                        1,
+                        "login",
+                        "CU9QYB",
+                        "password",
+                        "se-cret-word",
+                        "skimmer",
+                        false));
+        put("/api/services/1", Map.of("address", "http://127.0.0.1:1/", "account", "club", "password", "se-cret-word"));
+        put(
+                "/api/log/views",
+                Map.of(
+                        "name",
+                        "Kept view",
+                        "search",
+                        "40m",
+                        "sort",
+                        "date",
+                        "descending",
+                        true,
+                        "columns",
+                        new String[] {"CALL"}));
+        String file = text("/api/settings");
+        assertThat(file)
+                .contains("Kept node", "Kept view", "\"backups\"", "followed files")
+                .doesNotContain("se-cret");
+        JsonNode moved = restore(file.replace("http://127.0.0.1:1/", "http://127.0.0.2:1/")
+                .replace("\"host\" : \"127.0.0.1\"", "\"host\" : \"127.0.0.2\""));
+        assertThat(moved.path("problems").toString())
+                .contains("password of Kept node was cleared")
+                .contains("password of Countersign was cleared");
+        assertThat(get("/api/feeds").toString()).contains("address changed to another host");
+        for (JsonNode feed : get("/api/feeds")) {
+            sendJson("DELETE", "/api/feeds/" + feed.path("id").asLong(), Map.of());
+        }
+    }
+
+    @Test
     void whatIsWrongIsLeftOutAndSaidAndTheRestIsTaken() throws Exception {
         ObjectNode file = (ObjectNode) JSON.readTree(text("/api/settings"));
         file.set(

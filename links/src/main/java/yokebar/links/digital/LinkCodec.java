@@ -58,7 +58,11 @@ public final class LinkCodec {
             case "status" -> status(head, node);
             case "decode" -> decode(head, node);
             case "contact" ->
-                new LinkMessage.ContactMade(head, needed(node, "id", LONGEST_NAME), needed(node, "adif", LONGEST_ADIF));
+                // One without its record is answered, too, or its program would send it for ever.
+                new LinkMessage.ContactMade(
+                        head,
+                        needed(node, "id", LONGEST_NAME),
+                        node.path("adif").asString(""));
             case "bye" -> new LinkMessage.Bye(head);
             default -> throw new NoMessage("The type \"" + type + "\" is not known.");
         };

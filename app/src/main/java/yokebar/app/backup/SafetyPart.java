@@ -1,0 +1,48 @@
+package yokebar.app.backup;
+
+import java.util.List;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import yokebar.app.settings.NamedParts;
+import yokebar.app.settings.SettingsPart;
+
+/** The share of second copy and backups in the settings file. */
+@Component
+class SafetyPart implements SettingsPart {
+    private final SafetySettings settings;
+    private final JsonMapper json;
+
+    SafetyPart(SafetySettings settings, JsonMapper json) {
+        this.settings = settings;
+        this.json = json;
+    }
+
+    @Override
+    public String name() {
+        return "backups";
+    }
+
+    @Override
+    public int order() {
+        return 9;
+    }
+
+    @Override
+    public Object save() {
+        SafetyRow row = settings.row();
+        return List.of(new SafetySettings.Draft(
+                row.copyFolder, row.backupFolder, row.backupDaily, row.backupOnExit, row.backupsKept));
+    }
+
+    @Override
+    public int restore(JsonNode saved, List<String> told) {
+        return NamedParts.each(
+                json,
+                saved,
+                SafetySettings.Draft.class,
+                "The folder for backups or the second copy",
+                told,
+                settings::save);
+    }
+}

@@ -1,0 +1,40 @@
+package yokebar.app.log;
+
+import java.util.List;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import yokebar.app.settings.NamedParts;
+import yokebar.app.settings.SettingsPart;
+
+/** The share of the log's views in the settings file. */
+@Component
+class ViewSettings implements SettingsPart {
+    private final SavedViewController views;
+    private final JsonMapper json;
+
+    ViewSettings(SavedViewController views, JsonMapper json) {
+        this.views = views;
+        this.json = json;
+    }
+
+    @Override
+    public String name() {
+        return "views of the log";
+    }
+
+    @Override
+    public int order() {
+        return 10;
+    }
+
+    @Override
+    public Object save() {
+        return views.views();
+    }
+
+    @Override
+    public int restore(JsonNode saved, List<String> told) {
+        return NamedParts.each(json, saved, SavedViewController.LogView.class, "A view of the log", told, views::save);
+    }
+}

@@ -1,0 +1,27 @@
+<script lang="ts">
+  import type { PositionStore } from './positions.svelte';
+
+  /** A browser that was at no position yet is asked, where there are several; until then it is at the first. */
+  let { positions }: { positions: PositionStore } = $props();
+</script>
+
+{#if positions.mustAsk}
+  <div class="ask" role="region" aria-label="Which position">
+    <span>Which position is this browser at?</span>
+    {#each positions.all as position (position.id)}
+      <button onclick={() => void positions.sitDown(position.id)}>{position.name}</button>
+    {/each}
+  </div>
+{/if}
+
+<style>
+  .ask {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    padding: 8px 24px;
+    border-bottom: 1px solid var(--yb-line);
+    background: var(--yb-raised);
+  }
+</style>
