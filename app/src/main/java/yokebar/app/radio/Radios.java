@@ -411,7 +411,8 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         if (radio == null) {
             throw new FieldProblem("id", "There is no radio " + id + ".");
         }
-        if (!radio.hookup().live()) {
+        // What it reports is known a moment before the link counts as connected.
+        if (!radio.hookup().live() && radio.state().equals(RadioState.UNKNOWN)) {
             throw new FieldProblem("id", radio.row().name + " is not connected, so it was not tuned.");
         }
         return radio;

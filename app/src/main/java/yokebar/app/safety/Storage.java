@@ -32,12 +32,14 @@ public class Storage implements HealthIndicator {
 
     private static final long WARN_BELOW_BYTES = 256L << 20;
     private static final int LOOK_EVERY_MS = 1000;
+    private static final long PROBE_EVERY_NANOS = 30_000_000_000L;
 
     private final Path home;
     private final long stopBelow;
     private final long goAbove;
     private final ApplicationEventPublisher events;
     private final DatabaseRevival revival;
+    private volatile long probedAt = System.nanoTime() - PROBE_EVERY_NANOS;
     private volatile StorageState state = new StorageState(Kind.GOOD, null, null, Instant.EPOCH);
 
     /** What is the matter. */
@@ -129,7 +131,12 @@ public class Storage implements HealthIndicator {
                         free,
                         now);
             }
-            probe();
+            // All is well most of the time, and a disk at rest should stay at rest.
+            long nanos = System.nanoTime();
+            if (!before.stores() || nanos - probedAt > PROBE_EVERY_NANOS) {
+                probe();
+                probedAt = nanos;
+            }
             if (!revival.answers()) {
                 return new StorageState(
                         Kind.CLOSED,

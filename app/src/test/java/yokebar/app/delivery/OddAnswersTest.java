@@ -35,7 +35,9 @@ class OddAnswersTest extends ServiceTest {
                 .start();
         useCountersign();
         installIdentity("CU9QYB", "2020-01-01", "2030-12-31");
-        put("/api/services/1", Map.of("address", "http://127.0.0.1:" + odd.port() + "/odd/"));
+        put(
+                "/api/services/1",
+                Map.of("address", "http://127.0.0.1:" + odd.port() + "/odd/", "password", "se-cret-word"));
         importText(contact("ZP5QXA") + contact("OZ1QAB"));
     }
 
