@@ -22,6 +22,13 @@
   let settingUp = $state(false);
   let finding = $state(false);
 
+  /** When data last came is no news of its own; while somebody looks, it is asked for. */
+  const LOOK_EVERY_MS = 2000;
+  $effect(() => {
+    const looking = setInterval(() => void app.hookups.load(), LOOK_EVERY_MS);
+    return () => clearInterval(looking);
+  });
+
   /** The device lets go of its port while it is searched, and takes it again by itself. */
   async function find() {
     if (address) {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { Button } from 'carbon-components-svelte';
   import type { PositionStore } from './positions.svelte';
 
   /** A browser that was at no position yet is asked, where there are several; until then it is at the first. */
@@ -9,7 +10,9 @@
   <div class="ask" role="region" aria-label="Which position">
     <span>Which position is this browser at?</span>
     {#each positions.all as position (position.id)}
-      <button onclick={() => void positions.sitDown(position.id)}>{position.name}</button>
+      <Button size="small" kind="tertiary" on:click={() => void positions.sitDown(position.id)}
+        >{position.name}</Button
+      >
     {/each}
   </div>
 {/if}

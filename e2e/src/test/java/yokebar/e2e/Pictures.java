@@ -22,6 +22,7 @@ public final class Pictures {
         Path folder = Path.of(args[0]);
         try (Browser browser = new Browser()) {
             Page page = browser.page(new ArrayList<>());
+            page.addInitScript("localStorage.setItem('yokebar-position', '1')");
             page.navigate("http://127.0.0.1:" + port("YOKEBAR_PORT", "7370") + "/#/log");
             page.locator("[data-contact]").first().waitFor();
             take(page, folder, "log");

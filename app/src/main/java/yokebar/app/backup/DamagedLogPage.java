@@ -8,6 +8,8 @@ import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.security.SecureRandom;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.concurrent.CountDownLatch;
@@ -20,6 +22,8 @@ import org.springframework.web.util.HtmlUtils;
  */
 public final class DamagedLogPage implements AutoCloseable {
     private static final int MAX_FORM_BYTES = 4096;
+    private static final DateTimeFormatter MINUTE =
+            DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm").withZone(ZoneOffset.UTC);
 
     private final DamagedLog log;
     private final Path home;
@@ -113,7 +117,7 @@ public final class DamagedLogPage implements AutoCloseable {
             text.append(way(
                     "backup",
                     "Use the newest backup",
-                    "Made " + backup.madeAt() + ", with " + backup.contacts()
+                    "Made " + MINUTE.format(backup.madeAt()) + " UTC, with " + backup.contacts()
                             + (backup.contacts() == 1 ? " contact." : " contacts.")
                             + " What came later is read from the second copy afterwards, if there is one (Station, Keeping "
                             + "it safe)."));
@@ -152,7 +156,8 @@ public final class DamagedLogPage implements AutoCloseable {
                 + "main{max-width:640px;margin:64px auto;padding:0 24px}h1{font-size:24px;font-weight:600}"
                 + "form{border-top:1px solid #33474a;padding:16px 0}form p{margin:8px 0 0;color:#b3b8ac}"
                 + "button{font:inherit;padding:6px 16px;background:#d3a64b;color:#14110a;border:0;border-radius:3px;"
-                + "cursor:pointer}code{font-size:14px}.bad{color:#ff9c7a}a{color:#d3a64b}</style><main>" + body
+                + "cursor:pointer}form~form button{background:none;color:#d3a64b;border:1px solid #d3a64b}code{font-size:14px}.bad{color:#ff9c7a}a{color:#d3a64b}</style><main>"
+                + body
                 + "</main></html>";
     }
 

@@ -19,7 +19,7 @@ class StorageGuard extends OncePerRequestFilter {
     private static final Set<String> CHANGES = Set.of("POST", "PUT", "PATCH", "DELETE");
     /** Radio, rotator and what only reads: they store nothing. */
     private static final Pattern STORES_NOTHING = Pattern.compile(
-            "/api/(radios/\\d+/tune|rotors/\\d+/(point|stop)|line/(read|tune)|hookups/[^/]+/(test|connect|disconnect)"
+            "/api/(onair/look|onair/choices/preview|onair/spots/[^/]+/go|changes/preview|radios/\\d+/tune|rotors/\\d+/(point|stop)|line/(read|tune)|hookups/[^/]+/(test|connect|disconnect)"
                     + "|services/\\d+/test|callbook/find)");
 
     private final Storage storage;
