@@ -9,6 +9,7 @@ import java.time.Duration;
 import org.apache.commons.net.ntp.NTPUDPClient;
 import org.apache.commons.net.ntp.NtpV3Packet;
 import org.apache.commons.net.ntp.TimeInfo;
+import org.jspecify.annotations.Nullable;
 import yokebar.links.wire.LinkFault;
 
 /**
@@ -113,9 +114,7 @@ public record TimeServer(String host, int port) {
                     e);
         } catch (IOException e) {
             // What came is not what was asked for.
-            LinkFault rubbish = rubbish("What " + words() + " sent is no answer of a time server.");
-            rubbish.initCause(e);
-            throw rubbish;
+            throw rubbish("What " + words() + " sent is no answer of a time server.", e);
         }
     }
 
@@ -145,6 +144,10 @@ public record TimeServer(String host, int port) {
     }
 
     private static LinkFault rubbish(String reason) {
-        return new LinkFault(LinkFault.Kind.GARBAGE, reason, "Choose another time server under Station.", null);
+        return rubbish(reason, null);
+    }
+
+    private static LinkFault rubbish(String reason, @Nullable Throwable cause) {
+        return new LinkFault(LinkFault.Kind.GARBAGE, reason, "Choose another time server under Station.", cause);
     }
 }

@@ -37,6 +37,12 @@ final class RadioConversation implements Conversation {
     private static final long SLOW_AGE_NANOS = Duration.ofSeconds(5).toNanos();
     private static final long SPEECHLESS_AFTER_NANOS = Duration.ofSeconds(4).toNanos();
 
+    /**
+     * A limit strikes so long before its end: a radio that has just become slow may still work through a command, its check and
+     * a question before it obeys.
+     */
+    private static final long OBEYS_WITHIN_NANOS = Duration.ofMillis(1500).toNanos();
+
     private final String name;
     private final RadioDialect dialect;
     private final CommandQueue commands;
@@ -119,7 +125,7 @@ final class RadioConversation implements Conversation {
                 out.send(sentence);
             }
         }
-        if (keying.watch(now, answerTime.meanNanos())) {
+        if (keying.watch(now, Math.max(OBEYS_WITHIN_NANOS, 3 * answerTime.meanNanos()))) {
             commands.dropTexts();
         }
         if (keying.wantsReceive() && now - receiveSentAt > receiveAgainAfter()) {

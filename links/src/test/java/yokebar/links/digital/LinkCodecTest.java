@@ -52,7 +52,7 @@ class LinkCodecTest {
                 "{\"link\":1,\"run\":\"a\",\"type\":\"bye\"} | \"from\" is missing",
                 "{\"link\":1,\"from\":\"a\",\"run\":\"a\",\"type\":\"song\"} | \"song\" is not known",
                 "{\"link\":1,\"from\":\"a\",\"run\":\"a\",\"type\":\"decode\",\"id\":\"1\",\"at\":\"noon\",\"text\":\"x\"} | no time",
-                "{\"link\":1,\"from\":\"a\",\"run\":\"a\",\"type\":\"contact\",\"id\":\"1\"} | \"adif\" is missing",
+                "{\"link\":1,\"from\":\"a\",\"run\":\"a\",\"type\":\"contact\"} | \"id\" is missing",
             })
     void whatIsWrongIsSaid(String text, String says) {
         assertThatThrownBy(() -> read(text))

@@ -254,7 +254,7 @@ class AwkwardRadioTest {
         link.keying().press(this);
         await("keyed", radio::transmits);
         await("released", () -> !radio.transmits());
-        assertThat(radio.longestMs()).isBetween(400L, 1700L);
+        assertThat(radio.longestMs()).isBetween(200L, 1700L);
         assertThat(link.keying().takeStopped()).isSameAs(this);
         assertThat(link.keying().press(this)).isEqualTo(Keying.Answer.RESTING);
         assertThat(link.keying().press("another")).isEqualTo(Keying.Answer.RESTING);
