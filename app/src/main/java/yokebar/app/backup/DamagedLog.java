@@ -87,7 +87,7 @@ public final class DamagedLog {
 
     /** Puts a backup in the log's place at the next start. */
     void useBackup(Path backup) throws IOException {
-        stage(backup);
+        stage(backup, null);
     }
 
     /**
@@ -100,8 +100,9 @@ public final class DamagedLog {
         try {
             Path rows = work.resolve("rows.zip");
             DatabaseFile.Salvaged read = DatabaseFile.toArchive(home.resolve(StagedLog.DATABASE), rows, Instant.now());
-            stage(rows);
-            return read.losses();
+            List<String> losses = new ArrayList<>(read.losses());
+            stage(rows, losses);
+            return losses;
         } finally {
             Restore.remove(work);
         }
@@ -112,12 +113,12 @@ public final class DamagedLog {
         keepDamaged();
     }
 
-    private void stage(Path rows) throws IOException {
+    private void stage(Path rows, @Nullable List<String> losses) throws IOException {
         Path work = Files.createTempDirectory(home, "rebuild");
         try {
             Path built = Files.createDirectories(work.resolve("built"));
             try (ArchiveReader archive = new ArchiveReader(rows)) {
-                new LogBuilder(built, DatabasePassword.of(home)).build(archive);
+                new LogBuilder(built, DatabasePassword.of(home)).build(archive, losses);
             }
             keepDamaged();
             Files.move(built.resolve(StagedLog.DATABASE), home.resolve(StagedLog.DATABASE));

@@ -17,6 +17,7 @@ import java.util.Locale;
 import java.util.Map;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.MigrationVersion;
+import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -39,6 +40,14 @@ final class LogBuilder {
     }
 
     void build(ArchiveReader archive) throws IOException {
+        build(archive, null);
+    }
+
+    /**
+     * @param losses takes a sentence for what is left out; null when everything has to go in. A backup is whole or refused; of a
+     *     damaged log whatever fits is taken
+     */
+    void build(ArchiveReader archive, @Nullable List<String> losses) throws IOException {
         BackupManifest manifest = archive.manifest();
         try {
             migrate(manifest.schema());
@@ -54,9 +63,17 @@ final class LogBuilder {
                     if (!known.contains(table.name())) {
                         throw new BackupFormatException("it names a table that Yokebar does not have: " + table.name());
                     }
-                    fill(connection, archive, table);
+                    if (losses == null) {
+                        fill(connection, archive, table);
+                    } else {
+                        fillWhatFits(connection, archive, table, losses);
+                    }
                 }
-                refuseOrphans(statement);
+                if (losses == null) {
+                    refuseOrphans(statement);
+                } else {
+                    detachOrphans(statement);
+                }
                 restartSequences(statement, manifest.sequences());
                 statement.execute("set referential_integrity true");
                 connection.commit();
@@ -137,6 +154,41 @@ final class LogBuilder {
         }
     }
 
+    private static void fillWhatFits(
+            Connection connection, ArchiveReader archive, BackupManifest.Table table, List<String> losses)
+            throws SQLException, IOException {
+        Map<String, Integer> types;
+        try (Statement statement = connection.createStatement()) {
+            types = columns(statement, table.name());
+        }
+        List<String> columns =
+                table.columns().stream().filter(types::containsKey).toList();
+        String marks = String.join(",", columns.stream().map(c -> "?").toList());
+        int[] lost = new int[1];
+        try (PreparedStatement insert = connection.prepareStatement(
+                "insert into " + table.name() + " (" + String.join(",", columns) + ") values (" + marks + ")")) {
+            archive.rows(table, row -> {
+                try {
+                    int at = 1;
+                    for (int i = 0; i < table.columns().size(); i++) {
+                        Integer type = types.get(table.columns().get(i));
+                        if (type != null) {
+                            set(insert, at++, row.get(i), type);
+                        }
+                    }
+                    insert.executeUpdate();
+                } catch (SQLException | IllegalArgumentException e) {
+                    lost[0]++;
+                }
+            });
+        }
+        connection.commit();
+        if (lost[0] > 0) {
+            losses.add(lost[0] + (lost[0] == 1 ? " row" : " rows") + " of " + table.name()
+                    + " cannot be read and were left out.");
+        }
+    }
+
     private static void set(PreparedStatement insert, int at, JsonNode value, int type) throws SQLException {
         if (value.isNull()) {
             insert.setNull(at, type == Types.ARRAY ? Types.ARRAY : type);
@@ -156,8 +208,8 @@ final class LogBuilder {
         }
     }
 
-    /** A row that belongs to one that is not there would stop the application later. */
-    private static void refuseOrphans(Statement statement) throws SQLException, BackupFormatException {
+    /** The references between tables: table, column, table referred to, column referred to. */
+    private static List<String[]> references(Statement statement) throws SQLException {
         List<String[]> links = new ArrayList<>();
         try (ResultSet row = statement.executeQuery("select k.table_name, k.column_name, u.table_name, u.column_name"
                 + " from information_schema.referential_constraints r"
@@ -167,11 +219,32 @@ final class LogBuilder {
                 links.add(new String[] {row.getString(1), row.getString(2), row.getString(3), row.getString(4)});
             }
         }
-        for (String[] link : links) {
-            try (ResultSet row = statement.executeQuery("select count(*) from " + link[0] + " c where c." + link[1]
-                    + " is not null and not exists (select 1 from " + link[2] + " p where p." + link[3] + " = c."
-                    + link[1]
-                    + ")")) {
+        return links;
+    }
+
+    /** What selects the rows whose reference leads nowhere. */
+    private static String leadsNowhere(String[] link) {
+        return " c where c." + link[1] + " is not null and not exists (select 1 from " + link[2] + " p where p."
+                + link[3] + " = c." + link[1] + ")";
+    }
+
+    /** Rows stay without what they belonged to; those that are nothing without it go. */
+    private static void detachOrphans(Statement statement) throws SQLException {
+        for (String[] link : references(statement)) {
+            String where = leadsNowhere(link);
+            try {
+                statement.executeUpdate(
+                        "update " + link[0] + " c set " + link[1] + " = null" + where.substring(" c".length()));
+            } catch (SQLException e) {
+                statement.executeUpdate("delete from " + link[0] + where);
+            }
+        }
+    }
+
+    /** A row that belongs to one that is not there would stop the application later. */
+    private static void refuseOrphans(Statement statement) throws SQLException, BackupFormatException {
+        for (String[] link : references(statement)) {
+            try (ResultSet row = statement.executeQuery("select count(*) from " + link[0] + leadsNowhere(link))) {
                 row.next();
                 if (row.getLong(1) > 0) {
                     throw new BackupFormatException(

@@ -81,10 +81,31 @@ class DamagedLogTest {
     void salvageBuildsALogOfWhatCanBeReadAndSaysWhatIsMissing() throws Exception {
         damage();
         var losses = new DamagedLog(home).salvage();
-        assertThat(losses).isNotEmpty().allMatch(loss -> loss.contains("damaged"));
+        assertThat(losses).isNotEmpty().allMatch(loss -> loss.contains("damaged") || loss.contains("left out"));
         assertThat(count("journey_note")).isLessThan(ROWS);
         assertThat(count("station")).isEqualTo(1);
         assertThat(keptBeside()).isTrue();
+    }
+
+    @Test
+    void rowsThatLeadNowhereOrDoNotFitAreLeftOutOfASalvage() throws Exception {
+        Path rows = home.resolve("rows.zip");
+        try (ArchiveWriter out = new ArchiveWriter(rows)) {
+            out.table(
+                    "radio",
+                    java.util.List.of("id", "version", "name"),
+                    to -> to.write(new Object[] {1L, "x", "no number"}));
+            out.table("mail_part", java.util.List.of("id", "no_such_column"), to -> to.write(new Object[] {1L, "x"}));
+            out.table(
+                    "operator", java.util.List.of("id", "version"), to -> to.write(new Object[] {"not a number", 1L}));
+            out.finish(14, java.time.Instant.now(), java.util.Map.of());
+        }
+        java.util.List<String> losses = new java.util.ArrayList<>();
+        Path built = Files.createDirectory(home.resolve("built"));
+        try (ArchiveReader archive = new ArchiveReader(rows)) {
+            new LogBuilder(built, "").build(archive, losses);
+        }
+        assertThat(losses).hasSize(3).allMatch(loss -> loss.startsWith("1 row of ") && loss.contains("left out"));
     }
 
     @Test
