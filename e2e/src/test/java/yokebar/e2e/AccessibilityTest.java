@@ -62,7 +62,7 @@ class AccessibilityTest {
     private List<String> faultsAt(String view) throws Exception {
         page.navigate(yokebar.address() + "#/" + view);
         page.getByRole(AriaRole.MAIN).getByRole(AriaRole.HEADING).first().waitFor();
-        page.waitForFunction("document.getAnimations().every((a) => a.playState !== 'running')");
+        Browser.waitUntil(page, "document.getAnimations().every((a) => a.playState !== 'running')");
         return Accessibility.faults(page);
     }
 

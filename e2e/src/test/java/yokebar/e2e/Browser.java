@@ -37,6 +37,18 @@ final class Browser implements AutoCloseable {
         return page;
     }
 
+    /**
+     * Waits until the expression is true on the page. Each look is an evaluation of its own: the page's content policy
+     * rightly lets nothing in it evaluate text, which a function left behind on the page would do at its second look.
+     */
+    static void waitUntil(Page page, String expression) {
+        page.waitForCondition(() -> Boolean.TRUE.equals(page.evaluate(expression)));
+    }
+
+    static void waitUntil(Page page, String function, Object argument) {
+        page.waitForCondition(() -> Boolean.TRUE.equals(page.evaluate(function, argument)));
+    }
+
     @Override
     public void close() {
         chromium.close();

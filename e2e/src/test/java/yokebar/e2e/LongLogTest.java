@@ -131,7 +131,7 @@ class LongLogTest {
         JsonNode lines = yokebar.get("/api/log/rows?limit=" + CALLS + "&from=" + contacts / 3)
                 .path("lines");
         page.navigate(yokebar.address() + "#/desk");
-        page.waitForFunction(LINE + " !== null");
+        Browser.waitUntil(page, LINE + " !== null");
         List<Double> times = new ArrayList<>();
         for (JsonNode line : lines) {
             String call = line.path("call").asString().toLowerCase();
@@ -174,7 +174,7 @@ class LongLogTest {
     }
 
     private void theMiddle() {
-        page.waitForFunction("document.querySelectorAll('[data-contact]').length > 5");
+        Browser.waitUntil(page, "document.querySelectorAll('[data-contact]').length > 5");
         List<Double> times = new ArrayList<>();
         String ids = "[...document.querySelectorAll('.scroller [role=row]')].map((row) => row.dataset.contact)";
         for (double part : new double[] {0.5, 0.25, 0.9, 0.6, 0.1, 0.75}) {
@@ -189,7 +189,7 @@ class LongLogTest {
 
     private void anEditAndItsUndo() throws Exception {
         String inTheMiddle = "document.elementFromPoint(700, 400)?.closest('[data-contact]')?.dataset.contact";
-        page.waitForFunction(inTheMiddle + " !== undefined");
+        Browser.waitUntil(page, inTheMiddle + " !== undefined");
         String id = String.valueOf(page.evaluate(inTheMiddle));
         String name = nameOf(id);
         page.locator("[data-contact='" + id + "'] [role=cell]").nth(9).dblclick();

@@ -139,17 +139,19 @@ class OneActionTest extends BrowserTest {
             for (int i = 0; i < ROUNDS; i++) {
                 String call = call(i + 2 * PLACES.length);
                 standIns.node().spot("OZ1QAB", 18_069.0 + i, call, "");
-                page.waitForFunction(
-                        "(call) => document.querySelector(`.spots [data-spot=\"${call}\"] .why strong`)"
-                                + " && document.querySelector(`.station[aria-label^=\"${call}:\"] .open`)",
+                Browser.waitUntil(
+                        page,
+                        "(call) => !!document.querySelector(`.spots [data-spot=\"${call}\"] .why strong`)"
+                                + " && !!document.querySelector(`.station[aria-label^=\"${call}:\"] .open`)",
                         call);
                 page.evaluate(WATCH_NEED, call);
                 byte[] record = contact(call, 18.069 + i * 0.001).getBytes(StandardCharsets.US_ASCII);
                 long sent = System.currentTimeMillis();
                 program.send(new DatagramPacket(
                         record, record.length, InetAddress.getLoopbackAddress(), yokebar.adifPort()));
-                page.waitForFunction(
-                        "window.loggedAt && window.needGone.list && window.needGone.ladder && window.needGone.map");
+                Browser.waitUntil(
+                        page,
+                        "!!(window.loggedAt && window.needGone.list && window.needGone.ladder && window.needGone.map)");
                 double last = ((Number) page.evaluate("Math.max(...Object.values(window.needGone))")).doubleValue();
                 double shown = ((Number) page.evaluate("window.loggedAt")).doubleValue();
                 times.add(last - shown);

@@ -84,7 +84,7 @@ public final class Pictures {
         backstage("node/rate", "{\"spots\":\"5\"}");
         page.navigate(page.url().replaceAll("#.*", "#/on-air"));
         page.locator("[data-spot]").nth(15).waitFor();
-        page.waitForFunction("parseInt(document.querySelector('.view .count').textContent) > 90");
+        Browser.waitUntil(page, "parseInt(document.querySelector('.view .count').textContent) > 90");
         page.locator("[data-spot]").first().click();
         page.getByText("The radio is on").waitFor();
         page.mouse().move(640, 20);
@@ -153,7 +153,7 @@ public final class Pictures {
         page.keyboard().press("Escape");
         page.navigate(page.url().replaceAll("#.*", "#/services/cards"));
         page.locator("button.thumb").first().click();
-        page.waitForFunction("document.querySelector('figure img')?.naturalWidth > 0");
+        Browser.waitUntil(page, "document.querySelector('figure img')?.naturalWidth > 0");
         take(page, folder, "cards");
         page.navigate(page.url().replaceAll("#.*", "#/services/lanes"));
         page.getByText("Fetch confirmations").click();
