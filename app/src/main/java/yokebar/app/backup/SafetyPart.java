@@ -1,6 +1,7 @@
 package yokebar.app.backup;
 
 import java.util.List;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -9,6 +10,7 @@ import yokebar.app.settings.SettingsPart;
 
 /** The share of second copy and backups in the settings file. */
 @Component
+@Order(9)
 class SafetyPart implements SettingsPart {
     private final SafetySettings settings;
     private final JsonMapper json;
@@ -21,11 +23,6 @@ class SafetyPart implements SettingsPart {
     @Override
     public String name() {
         return "backups";
-    }
-
-    @Override
-    public int order() {
-        return 9;
     }
 
     @Override

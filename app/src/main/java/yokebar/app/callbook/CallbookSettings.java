@@ -2,6 +2,7 @@ package yokebar.app.callbook;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -10,6 +11,7 @@ import yokebar.app.settings.SettingsPart;
 
 /** The callbook's share of the settings file: without its password. */
 @Component
+@Order(6)
 class CallbookSettings implements SettingsPart {
     private final CallbookStore store;
     private final JsonMapper json;
@@ -24,11 +26,6 @@ class CallbookSettings implements SettingsPart {
     @Override
     public String name() {
         return "callbook";
-    }
-
-    @Override
-    public int order() {
-        return 6;
     }
 
     @Override

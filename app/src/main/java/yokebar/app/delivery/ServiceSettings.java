@@ -2,6 +2,7 @@ package yokebar.app.delivery;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -11,6 +12,7 @@ import yokebar.app.settings.SettingsPart;
 
 /** The services' share of the settings file: without passwords and without signing identities. */
 @Component
+@Order(5)
 class ServiceSettings implements SettingsPart {
     private final Services services;
     private final JsonMapper json;
@@ -35,11 +37,6 @@ class ServiceSettings implements SettingsPart {
     @Override
     public String name() {
         return "services";
-    }
-
-    @Override
-    public int order() {
-        return 5;
     }
 
     @Override

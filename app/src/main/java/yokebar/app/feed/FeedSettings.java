@@ -1,6 +1,7 @@
 package yokebar.app.feed;
 
 import java.util.List;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -9,6 +10,7 @@ import yokebar.app.settings.SettingsPart;
 
 /** The feeds' share of the settings file. */
 @Component
+@Order(7)
 class FeedSettings implements SettingsPart {
     private final Feeds feeds;
     private final JsonMapper json;
@@ -21,11 +23,6 @@ class FeedSettings implements SettingsPart {
     @Override
     public String name() {
         return "feeds";
-    }
-
-    @Override
-    public int order() {
-        return 7;
     }
 
     @Override

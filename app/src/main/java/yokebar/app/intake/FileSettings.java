@@ -1,21 +1,32 @@
 package yokebar.app.intake;
 
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import yokebar.app.radio.RadioView;
+import yokebar.app.radio.Radios;
 import yokebar.app.settings.NamedParts;
 import yokebar.app.settings.SettingsPart;
+import yokebar.app.station.Station;
+import yokebar.app.station.StationView;
 
 /** The followed files' share of the settings file. On another computer they are followed from then on. */
 @Component
+@Order(8)
 class FileSettings implements SettingsPart {
     private final FollowedFiles files;
+    private final Station station;
+    private final Radios radios;
     private final JsonMapper json;
 
-    FileSettings(FollowedFiles files, JsonMapper json) {
+    FileSettings(FollowedFiles files, Station station, Radios radios, JsonMapper json) {
         this.files = files;
+        this.station = station;
+        this.radios = radios;
         this.json = json;
     }
 
@@ -24,17 +35,14 @@ class FileSettings implements SettingsPart {
             String path,
             String ownCalls,
             @Nullable String operatorCall,
+            @Nullable String place,
+            @Nullable String radio,
             boolean holdDeliveries,
             boolean lookUp) {}
 
     @Override
     public String name() {
         return "followed files";
-    }
-
-    @Override
-    public int order() {
-        return 8;
     }
 
     @Override
@@ -46,6 +54,12 @@ class FileSettings implements SettingsPart {
                         String.valueOf(source.path),
                         String.join(",", source.calls()),
                         source.operatorCall,
+                        NamedParts.found(
+                                station.view().places(),
+                                place -> Objects.equals(place.id(), source.placeId),
+                                StationView.PlaceView::name),
+                        NamedParts.found(
+                                radios.views(), radio -> Objects.equals(radio.id(), source.radioId), RadioView::name),
                         source.holdDeliveries,
                         source.lookUp))
                 .toList();
@@ -57,8 +71,11 @@ class FileSettings implements SettingsPart {
             SourceDraft draft = new SourceDraft(
                     one.name(),
                     one.ownCalls(),
-                    null,
-                    null,
+                    NamedParts.found(
+                            station.view().places(),
+                            place -> place.name().equals(one.place()),
+                            StationView.PlaceView::id),
+                    NamedParts.found(radios.views(), radio -> radio.name().equals(one.radio()), RadioView::id),
                     one.operatorCall() == null ? "" : one.operatorCall(),
                     one.holdDeliveries(),
                     one.lookUp());

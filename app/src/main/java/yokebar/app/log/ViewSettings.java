@@ -1,6 +1,7 @@
 package yokebar.app.log;
 
 import java.util.List;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -9,6 +10,7 @@ import yokebar.app.settings.SettingsPart;
 
 /** The share of the log's views in the settings file. */
 @Component
+@Order(10)
 class ViewSettings implements SettingsPart {
     private final SavedViewController views;
     private final JsonMapper json;
@@ -21,11 +23,6 @@ class ViewSettings implements SettingsPart {
     @Override
     public String name() {
         return "views of the log";
-    }
-
-    @Override
-    public int order() {
-        return 10;
     }
 
     @Override

@@ -1,6 +1,7 @@
 package yokebar.app.onair;
 
 import java.util.List;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -9,6 +10,7 @@ import yokebar.app.settings.SettingsPart;
 
 /** The share of the filters for On air in the settings file. */
 @Component
+@Order(11)
 class AirViewSettings implements SettingsPart {
     private final AirViews views;
     private final JsonMapper json;
@@ -21,11 +23,6 @@ class AirViewSettings implements SettingsPart {
     @Override
     public String name() {
         return "views of On air";
-    }
-
-    @Override
-    public int order() {
-        return 11;
     }
 
     @Override

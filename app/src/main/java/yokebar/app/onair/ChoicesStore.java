@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.core.JacksonException;
@@ -22,6 +23,7 @@ import yokebar.core.onair.CallPatterns;
 
 /** Keeps what the operators are after, and checks it. */
 @Service
+@Order(8)
 class ChoicesStore implements SettingsPart {
     private static final Logger LOG = LoggerFactory.getLogger(ChoicesStore.class);
     private static final int MOST_GOALS = 30;
@@ -149,11 +151,6 @@ class ChoicesStore implements SettingsPart {
     @Override
     public String name() {
         return "onAir";
-    }
-
-    @Override
-    public int order() {
-        return 8;
     }
 
     @Override

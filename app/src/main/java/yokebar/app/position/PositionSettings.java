@@ -2,8 +2,8 @@ package yokebar.app.position;
 
 import java.util.List;
 import java.util.Objects;
-import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -16,6 +16,7 @@ import yokebar.app.station.StationView;
 
 /** The positions' share of the settings file; operators, places and radios are named in it, not numbered. */
 @Component
+@Order(4)
 class PositionSettings implements SettingsPart {
     private final Positions positions;
     private final Station station;
@@ -42,22 +43,18 @@ class PositionSettings implements SettingsPart {
     }
 
     @Override
-    public int order() {
-        return 4;
-    }
-
-    @Override
     public Object save() {
         StationView whole = station.view();
         return positions.views().stream()
                 .map(p -> new Saved(
                         p.name(),
-                        named(
+                        NamedParts.found(
                                 whole.operators(),
                                 o -> Objects.equals(o.id(), p.operatorId()),
                                 StationView.OperatorView::callSign),
-                        named(whole.places(), o -> Objects.equals(o.id(), p.placeId()), StationView.PlaceView::name),
-                        named(radios.views(), r -> Objects.equals(r.id(), p.radioId()), RadioView::name),
+                        NamedParts.found(
+                                whole.places(), o -> Objects.equals(o.id(), p.placeId()), StationView.PlaceView::name),
+                        NamedParts.found(radios.views(), r -> Objects.equals(r.id(), p.radioId()), RadioView::name),
                         p.chosenCall()))
                 .toList();
     }
@@ -73,19 +70,16 @@ class PositionSettings implements SettingsPart {
                 "A position",
                 told,
                 one -> positions.save(
-                        named(before, p -> p.name().equalsIgnoreCase(one.name()), PositionView::id),
+                        NamedParts.found(before, p -> p.name().equalsIgnoreCase(one.name()), PositionView::id),
                         new PositionDraft(
                                 one.name(),
-                                named(
+                                NamedParts.found(
                                         whole.operators(),
                                         o -> o.callSign().equals(one.operator()),
                                         StationView.OperatorView::id),
-                                named(whole.places(), p -> p.name().equals(one.place()), StationView.PlaceView::id),
-                                named(radios.views(), r -> r.name().equals(one.radio()), RadioView::id),
+                                NamedParts.found(
+                                        whole.places(), p -> p.name().equals(one.place()), StationView.PlaceView::id),
+                                NamedParts.found(radios.views(), r -> r.name().equals(one.radio()), RadioView::id),
                                 one.ownCall())));
-    }
-
-    private static <T, R> @Nullable R named(List<T> all, java.util.function.Predicate<T> which, Function<T, R> what) {
-        return all.stream().filter(which).map(what).findFirst().orElse(null);
     }
 }

@@ -39,6 +39,23 @@ record RadioDraft(
     private static final int DEFAULT_FULL_POWER_W = 100;
     private static final int DEFAULT_POLL_MS = 100;
 
+    /** @param rotor null to leave it as it is */
+    RadioDraft turnedBy(@Nullable Long rotor) {
+        return new RadioDraft(
+                name,
+                dialect,
+                address,
+                baud,
+                bus,
+                fullPowerW,
+                pollEveryMs,
+                lowerSidebandKeyed,
+                sharePort,
+                shareTransmit,
+                keyingLimitS,
+                rotor);
+    }
+
     /** Takes over what was typed, or says at each field what is wrong. */
     void fill(RadioRow row, RadioDialects dialects) {
         List<FieldProblem.Field> problems = new ArrayList<>();

@@ -2,6 +2,7 @@ package yokebar.app.reference;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -10,6 +11,7 @@ import yokebar.app.settings.SettingsPart;
 
 /** The share of the settings file that tells where newer reference data come from. */
 @Component
+@Order(7)
 class ReferenceSettings implements SettingsPart {
     private final ReferenceUpdates updates;
     private final JsonMapper json;
@@ -24,11 +26,6 @@ class ReferenceSettings implements SettingsPart {
     @Override
     public String name() {
         return "reference";
-    }
-
-    @Override
-    public int order() {
-        return 7;
     }
 
     @Override

@@ -2,6 +2,7 @@ package yokebar.app.rotor;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -10,6 +11,7 @@ import yokebar.app.settings.SettingsPart;
 
 /** The rotators' share of the settings file. */
 @Component
+@Order(2)
 class RotorSettings implements SettingsPart {
     private final Rotors rotors;
     private final JsonMapper json;
@@ -22,11 +24,6 @@ class RotorSettings implements SettingsPart {
     @Override
     public String name() {
         return "rotators";
-    }
-
-    @Override
-    public int order() {
-        return 3;
     }
 
     @Override

@@ -6,6 +6,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -29,6 +31,11 @@ public final class NamedParts {
             Deque<Long> ids = byName.get(name);
             return ids == null ? null : ids.poll();
         }
+    }
+
+    /** What the file names instead of numbering it; null when there is no such thing. */
+    public static <T, R> @Nullable R found(List<T> all, Predicate<T> which, Function<T, R> what) {
+        return all.stream().filter(which).map(what).findFirst().orElse(null);
     }
 
     /**

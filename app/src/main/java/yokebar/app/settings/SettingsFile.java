@@ -1,7 +1,6 @@
 package yokebar.app.settings;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,9 +23,7 @@ class SettingsFile {
     private final JsonMapper json;
 
     SettingsFile(List<SettingsPart> parts, JsonMapper json) {
-        this.parts = parts.stream()
-                .sorted(Comparator.comparingInt(SettingsPart::order))
-                .toList();
+        this.parts = parts;
         this.json = json;
     }
 

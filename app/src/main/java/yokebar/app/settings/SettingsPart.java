@@ -4,15 +4,14 @@ import java.util.List;
 import tools.jackson.databind.JsonNode;
 
 /**
- * One feature's share of the settings file. What one person would not tell another, a password or a key, is never in it.
+ * One feature's share of the settings file. Those with a lower {@link org.springframework.core.annotation.Order} are restored
+ * first: positions need their operators, radios their rotators. What one person would not tell another, a password or a key, is
+ * never in it.
  */
 public interface SettingsPart {
 
     /** Its name in the file. */
     String name();
-
-    /** Parts with a lower number are restored first: positions need their operators. */
-    int order();
 
     /** Everything, to be written as JSON. */
     Object save();

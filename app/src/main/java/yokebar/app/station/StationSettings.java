@@ -3,6 +3,7 @@ package yokebar.app.station;
 import java.time.LocalDate;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.JsonNode;
@@ -12,6 +13,7 @@ import yokebar.app.settings.SettingsPart;
 
 /** The station's share of the settings file. */
 @Component
+@Order(1)
 class StationSettings implements SettingsPart {
     private final Station station;
     private final JsonMapper json;
@@ -31,11 +33,6 @@ class StationSettings implements SettingsPart {
     @Override
     public String name() {
         return "station";
-    }
-
-    @Override
-    public int order() {
-        return 1;
     }
 
     @Override

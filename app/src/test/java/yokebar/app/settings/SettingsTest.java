@@ -96,6 +96,53 @@ class SettingsTest extends AppTest {
         }
     }
 
+    /** Numbers are another computer's; in the file a radio's rotator has its name. */
+    @Test
+    void radioKeepsItsRotatorByName() throws Exception {
+        sendJson("POST", "/api/rotors", Map.of("name", "Rotor one", "address", "127.0.0.1:1"));
+        sendJson("POST", "/api/rotors", Map.of("name", "Rotor two", "address", "127.0.0.1:2"));
+        long second = rotorNamed("Rotor two");
+        sendJson(
+                "POST",
+                "/api/radios",
+                Map.of(
+                        "name",
+                        "Turning radio",
+                        "dialect",
+                        "semicolon",
+                        "address",
+                        "127.0.0.1:1",
+                        "sharePort",
+                        0,
+                        "rotorId",
+                        second));
+        String file = text("/api/settings");
+        removeAll("radios");
+        removeAll("rotors");
+        JsonNode restored = restore(file);
+        assertThat(restored.path("problems")).isEmpty();
+        assertThat(rotorNamed("Rotor two")).isNotEqualTo(second);
+        assertThat(get("/api/radios").get(0).path("rotorId").asLong()).isEqualTo(rotorNamed("Rotor two"));
+        removeAll("radios");
+        removeAll("rotors");
+    }
+
+    private long rotorNamed(String name) throws Exception {
+        return get("/api/rotors")
+                .valueStream()
+                .filter(rotor -> rotor.path("name").asString().equals(name))
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asLong();
+    }
+
+    private void removeAll(String things) throws Exception {
+        for (JsonNode one : get("/api/" + things)) {
+            sendJson("DELETE", "/api/" + things + "/" + one.path("id").asLong(), Map.of());
+        }
+    }
+
     @Test
     void whatIsWrongIsLeftOutAndSaidAndTheRestIsTaken() throws Exception {
         ObjectNode file = (ObjectNode) JSON.readTree(text("/api/settings"));

@@ -28,11 +28,6 @@ final class RadioConversation implements Conversation {
     private static final int LOOKS = 3;
 
     private static final long LOOK_AGAIN_NANOS = Duration.ofMillis(120).toNanos();
-    private static final long RECEIVE_AGAIN_NANOS = Duration.ofMillis(200).toNanos();
-    /** Receive is sent so often to a radio that was not keyed through Yokebar, or does not tell whether it transmits. */
-    private static final int RECEIVE_TRIES = 3;
-
-    private static final int RECEIVE_TRIES_KEYED_UNSEEN = 20;
     private static final long QUICK_AGE_NANOS = Duration.ofSeconds(2).toNanos();
     private static final long SLOW_AGE_NANOS = Duration.ofSeconds(5).toNanos();
     private static final long SPEECHLESS_AFTER_NANOS = Duration.ofSeconds(4).toNanos();
@@ -49,46 +44,22 @@ final class RadioConversation implements Conversation {
     private final Keying keying;
     private final Consumer<RadioState> listener;
     private final QuestionRounds rounds;
+    private final ReceiveOrder receive;
     private final AnswerTime answerTime = new AnswerTime();
     private final FreshState fresh = new FreshState();
     private RadioState state = RadioState.UNKNOWN;
     private long lastChange = System.nanoTime();
     private long lastKnown = System.nanoTime();
     private boolean greeted;
-    private @Nullable Pending pending;
+    private @Nullable Awaited pending;
     private final boolean answersEach;
     private @Nullable String missed;
     private long missedSentAt;
-    private long receiveSentAt;
-    private int receiveTries;
-    /** Whether the radio reported after the receive that it still transmits. */
-    private boolean receiveContradicted;
-    /** Whether a refusal may be meant for the receive sent last. */
-    private boolean receiveMayBeRefused;
     /** Where the radio answers each sentence: what its next answers belong to, in order. */
-    private final Deque<Pending> inOrder = new ArrayDeque<>();
+    private final Deque<Awaited> inOrder = new ArrayDeque<>();
 
     private boolean garbage;
     private boolean answer;
-
-    /** What an answer is waited for. */
-    private static final class Pending {
-        private final @Nullable Question question;
-        private final CommandQueue.@Nullable Entry command;
-        private long sentAt;
-        private long worksSince;
-        private long lookAgainAt;
-        private int looks;
-        private int unacknowledged;
-        private boolean refused;
-
-        Pending(@Nullable Question question, CommandQueue.@Nullable Entry command, long sentAt) {
-            this.question = question;
-            this.command = command;
-            this.sentAt = sentAt;
-            this.worksSince = sentAt;
-        }
-    }
 
     /**
      * @param commands filled by other threads
@@ -112,6 +83,7 @@ final class RadioConversation implements Conversation {
             fresh.lacks(part, !asked);
         }
         this.rounds = new QuestionRounds(dialect.quickQuestions(), dialect.slowQuestions(), pollEvery.toNanos());
+        this.receive = new ReceiveOrder(dialect, keying, rounds);
     }
 
     @Override
@@ -120,7 +92,7 @@ final class RadioConversation implements Conversation {
             greeted = true;
             keying.connected();
             commands.open();
-            receive(out);
+            sendReceive(out);
             for (byte[] sentence : dialect.greeting()) {
                 out.send(sentence);
             }
@@ -128,11 +100,11 @@ final class RadioConversation implements Conversation {
         if (keying.watch(now, Math.max(OBEYS_WITHIN_NANOS, 3 * answerTime.meanNanos()))) {
             commands.dropTexts();
         }
-        if (keying.wantsReceive() && now - receiveSentAt > receiveAgainAfter()) {
-            receive(out);
+        if (receive.due(now, answerTime)) {
+            sendReceive(out);
         }
         age(now);
-        if (pending == null && !inOrder.isEmpty() && now - receiveSentAt < answerTime.waitNanos()) {
+        if (pending == null && !inOrder.isEmpty() && receive.sentWithin(answerTime.waitNanos(), now)) {
             // On a shared line a second sentence would collide with the answer to the receive.
             return;
         }
@@ -142,47 +114,16 @@ final class RadioConversation implements Conversation {
         next(now, out);
     }
 
-    private long receiveAgainAfter() {
-        if (receiveTries == 0) {
-            return 0;
+    private void sendReceive(Outlet out) throws IOException {
+        receive.send(out, state);
+        if (answersEach) {
+            inOrder.add(Awaited.nothing());
         }
-        return receiveContradicted ? RECEIVE_AGAIN_NANOS : Math.max(RECEIVE_AGAIN_NANOS, 2 * answerTime.waitNanos());
-    }
-
-    /** Sets the radio to receive, whatever else is under way. */
-    private void receive(Outlet out) throws IOException {
-        Instruction instruction = dialect.say(new RadioCommand.Key(false));
-        for (byte[] sentence : instruction.sentences()) {
-            out.send(sentence);
-        }
-        if (instruction.acknowledged()) {
-            inOrder.add(new Pending(null, null, System.nanoTime()));
-        } else {
-            receiveMayBeRefused = true;
-        }
-        receiveSentAt = System.nanoTime();
-        receiveContradicted = false;
-        receiveTries++;
-        if (instruction.check() != null) {
-            rounds.hurry(instruction.check());
-        }
-        boolean unseen = state.transmitting() == null;
-        boolean enough = keying.leftKeyed()
-                ? unseen && receiveTries >= RECEIVE_TRIES_KEYED_UNSEEN
-                : receiveTries >= RECEIVE_TRIES;
-        if (enough) {
-            received();
-        }
-    }
-
-    private void received() {
-        receiveTries = 0;
-        keying.receives();
     }
 
     /** @return whether an answer is still waited for */
     private boolean waits(long now, Outlet out) throws IOException {
-        Pending open = pending;
+        Awaited open = pending;
         if (open == null) {
             return false;
         }
@@ -228,7 +169,7 @@ final class RadioConversation implements Conversation {
         if (question != null) {
             out.send(question.bytes());
             // On a shared line sending may have had to wait.
-            pending = new Pending(question, null, System.nanoTime());
+            pending = new Awaited(question, null, System.nanoTime());
             if (answersEach) {
                 inOrder.add(pending);
             }
@@ -246,7 +187,7 @@ final class RadioConversation implements Conversation {
             out.send(sentence);
         }
         Question check = instruction.check();
-        Pending open = new Pending(check, entry, System.nanoTime());
+        Awaited open = new Awaited(check, entry, System.nanoTime());
         if (instruction.acknowledged()) {
             open.unacknowledged = instruction.sentences().size();
             instruction.sentences().forEach(sentence -> inOrder.add(open));
@@ -332,7 +273,7 @@ final class RadioConversation implements Conversation {
         if (rounds.answered(key, readable)) {
             known(key, true);
         }
-        Pending open = pending;
+        Awaited open = pending;
         if (open == null || open.question == null || !open.question.key().equals(key) || open.unacknowledged > 0) {
             if (key.equals(missed)) {
                 // It came late, so the radio begins only now with what was asked since.
@@ -341,7 +282,7 @@ final class RadioConversation implements Conversation {
                     open.worksSince = now;
                 }
                 publish(now);
-                confirmReceiving(missedSentAt);
+                receive.answered(missedSentAt, state);
             }
             return;
         }
@@ -350,28 +291,14 @@ final class RadioConversation implements Conversation {
         }
         pending = null;
         inOrder.remove(open);
-        if (open.sentAt - receiveSentAt >= 0) {
-            receiveMayBeRefused = false;
-        }
         publish(now);
-        confirmReceiving(open.sentAt);
+        receive.answered(open.sentAt, state);
         if (open.command != null) {
             outcome(open, open.command, now);
         }
     }
 
-    /** An answer tells what became of the receive only when its question was sent later. */
-    private void confirmReceiving(long questionSentAt) {
-        if (!keying.wantsReceive() || questionSentAt - receiveSentAt < 0) {
-            return;
-        }
-        if (Boolean.FALSE.equals(state.transmitting())) {
-            received();
-        }
-        receiveContradicted = state.isTransmitting();
-    }
-
-    private void outcome(Pending open, CommandQueue.Entry entry, long now) {
+    private void outcome(Awaited open, CommandQueue.Entry entry, long now) {
         if (entry.command().showsIn(state) && !(open.refused && entry.command() instanceof RadioCommand.SendText)) {
             entry.end(CommandOutcome.DONE);
         } else if (open.refused) {
@@ -390,11 +317,11 @@ final class RadioConversation implements Conversation {
             acknowledged(true, now);
             return;
         }
-        Pending open = pending;
-        if (receiveMayBeRefused) {
-            // A radio that receives already may refuse to be told so.
-            receiveMayBeRefused = false;
-        } else if (open != null && open.command == null && open.question != null) {
+        Awaited open = pending;
+        if (receive.takesRefusal()) {
+            return;
+        }
+        if (open != null && open.command == null && open.question != null) {
             pending = null;
             answerTime.answered(now - open.worksSince);
             failed(open.question.key());
@@ -409,7 +336,7 @@ final class RadioConversation implements Conversation {
 
     /** For dialects that answer each sentence: in the order they were sent. */
     private void acknowledged(boolean refused, long now) {
-        Pending first = inOrder.poll();
+        Awaited first = inOrder.poll();
         if (first == null || first != pending) {
             return;
         }
@@ -426,7 +353,7 @@ final class RadioConversation implements Conversation {
         }
     }
 
-    private void settle(Pending open, long now) {
+    private void settle(Awaited open, long now) {
         pending = null;
         answerTime.answered(now - open.worksSince);
         if (open.command != null) {
@@ -478,11 +405,11 @@ final class RadioConversation implements Conversation {
     public void farewell(Outlet out) throws IOException {
         commands.close();
         if (greeted && (keying.leftKeyed() || keying.wantsReceive())) {
-            receive(out);
-            Question check = dialect.say(new RadioCommand.Key(false)).check();
+            sendReceive(out);
+            Question check = receive.check();
             if (check != null) {
                 out.send(check.bytes());
-                pending = new Pending(check, null, System.nanoTime());
+                pending = new Awaited(check, null, System.nanoTime());
             }
         }
     }
