@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -13,20 +14,27 @@ final class Browser implements AutoCloseable {
     private final com.microsoft.playwright.Browser chromium;
 
     Browser() {
+        this(List.of());
+    }
+
+    /** @param more switches of Chromium */
+    Browser(List<String> more) {
+        List<String> switches = new ArrayList<>(List.of(
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync"));
+        switches.addAll(more);
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         chromium = playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
                         .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setArgs(List.of(
-                                "--no-sandbox",
-                                "--disable-gpu",
-                                "--disable-quic",
-                                "--no-first-run",
-                                "--disable-background-networking",
-                                "--disable-component-update",
-                                "--disable-sync")));
+                        .setArgs(switches));
     }
 
     /** A page of the size the interface is made for first. Faults in its script are collected in the list. */

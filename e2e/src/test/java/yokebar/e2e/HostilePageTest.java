@@ -2,9 +2,7 @@ package yokebar.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import com.sun.net.httpserver.HttpServer;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
@@ -111,8 +109,7 @@ class HostilePageTest {
         site.start();
         int share = FreePorts.tcp();
         try (FakeRadio radio = new FakeRadio();
-                YokebarProcess yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
-                Playwright playwright = Playwright.create()) {
+                YokebarProcess yokebar = new YokebarProcess(folder.resolve("yokebar")).start()) {
             yokebar.put("api/station", "{\"ownCall\":\"CU9QYB\"}");
             yokebar.importContacts(0, 5);
             yokebar.post(
@@ -128,23 +125,12 @@ class HostilePageTest {
             radio.forgetHeard();
             List<Integer> ports = new ArrayList<>(List.of(share, radioFree(yokebar), yokebar.adifPort()));
             List<String> read = new ArrayList<>();
-            BrowserType.LaunchOptions options = new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--disable-quic",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync",
-                            // A name of the page's own that leads to this computer, as after a rebinding of its
-                            // address.
-                            "--host-resolver-rules=MAP holiday.example 127.0.0.1,MAP rebound.example 127.0.0.1"));
-            try (var browser = playwright.chromium().launch(options)) {
+            // Names of the page's own that lead to this computer, as after a rebinding of their address.
+            try (Browser browser = new Browser(
+                    List.of("--host-resolver-rules=MAP holiday.example 127.0.0.1,MAP rebound.example 127.0.0.1"))) {
                 for (int round = 0; round < ROUNDS; round++) {
                     for (String host : List.of("127.0.0.1", "localhost", "rebound.example")) {
-                        Page page = browser.newPage();
+                        Page page = browser.page(new ArrayList<>());
                         page.navigate(
                                 "http://holiday.example:" + site.getAddress().getPort() + "/");
                         Object got = page.evaluate(
@@ -155,7 +141,7 @@ class HostilePageTest {
                     }
                 }
                 // Under the rebound name the page itself would be of the same origin as what it asks for.
-                Page rebound = browser.newPage();
+                Page rebound = browser.page(new ArrayList<>());
                 rebound.navigate("http://rebound.example:" + yokebar.address().getPort() + "/");
                 read.addAll(
                         rebound.content().contains("id=\"app\"")

@@ -5,15 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
-import org.hibernate.annotations.JdbcTypeCode;
-import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
-import yokebar.app.safety.StoredSecret;
+import yokebar.app.safety.RowWithSecret;
 
 /** The settings of the callbooks; one row. */
 @Entity
 @Table(name = "callbook")
-class CallbookRow {
+class CallbookRow extends RowWithSecret {
     static final int ID = 1;
 
     @Id
@@ -27,22 +25,6 @@ class CallbookRow {
 
     @Nullable
     String account;
-
-    @JdbcTypeCode(SqlTypes.VARBINARY)
-    byte @Nullable [] sealedPassword;
-
-    /** Why there is no password any more; null when there is nothing to say. */
-    @Nullable
-    String secretNote;
-
-    StoredSecret secret() {
-        return new StoredSecret(sealedPassword, secretNote);
-    }
-
-    void secret(StoredSecret secret) {
-        sealedPassword = secret.sealed();
-        secretNote = secret.note();
-    }
 
     int freshDays;
 

@@ -12,12 +12,12 @@ import java.time.LocalDate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
-import yokebar.app.safety.StoredSecret;
+import yokebar.app.safety.RowWithSecret;
 
 /** A service and the operator's settings for it. */
 @Entity
 @Table(name = "service")
-class ServiceRow {
+class ServiceRow extends RowWithSecret {
     /** When what is due goes. */
     enum When {
         /** Within seconds. */
@@ -45,22 +45,6 @@ class ServiceRow {
 
     @Nullable
     String account;
-
-    @JdbcTypeCode(SqlTypes.VARBINARY)
-    byte @Nullable [] sealedPassword;
-
-    /** Why there is no password any more; null when there is nothing to say. */
-    @Nullable
-    String secretNote;
-
-    StoredSecret secret() {
-        return new StoredSecret(sealedPassword, secretNote);
-    }
-
-    void secret(StoredSecret secret) {
-        sealedPassword = secret.sealed();
-        secretNote = secret.note();
-    }
 
     @Enumerated(EnumType.STRING)
     @JdbcTypeCode(SqlTypes.VARCHAR)

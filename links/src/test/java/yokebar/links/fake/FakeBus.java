@@ -3,8 +3,6 @@ package yokebar.links.fake;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.util.Map;
 import java.util.TreeMap;
@@ -14,33 +12,20 @@ import java.util.concurrent.atomic.AtomicInteger;
  * Several radios on one line, written from the description of framed binary CAT alone. What is sent comes back as an echo, and
  * whoever is spoken to while another one is still answering is a collision.
  */
-public final class FakeBus implements AutoCloseable {
-    private final ServerSocket server;
+public final class FakeBus extends FakeDevice {
     private final Map<Integer, Long> frequencies = new TreeMap<>();
     private final AtomicInteger collisions = new AtomicInteger();
-    private final AtomicInteger connections = new AtomicInteger();
     private volatile boolean transmits;
     private volatile long answerMs = 15;
-    private volatile Socket socket;
 
     public FakeBus(Map<Integer, Long> radios) throws IOException {
+        super(0);
         frequencies.putAll(radios);
-        server = new ServerSocket(0, 5, InetAddress.getLoopbackAddress());
-        Thread thread = new Thread(this::serve, "fake-bus");
-        thread.setDaemon(true);
-        thread.start();
-    }
-
-    public int port() {
-        return server.getLocalPort();
+        begin();
     }
 
     public int collisions() {
         return collisions.get();
-    }
-
-    public int connections() {
-        return connections.get();
     }
 
     public boolean transmits() {
@@ -55,21 +40,8 @@ public final class FakeBus implements AutoCloseable {
         return frequencies.get(radio);
     }
 
-    private void serve() {
-        while (!server.isClosed()) {
-            try (Socket open = server.accept()) {
-                socket = open;
-                connections.incrementAndGet();
-                converse(open);
-            } catch (IOException e) {
-                // The next one may come.
-            } catch (InterruptedException e) {
-                return;
-            }
-        }
-    }
-
-    private void converse(Socket open) throws IOException, InterruptedException {
+    @Override
+    protected void converse(Socket open) throws IOException, InterruptedException {
         InputStream in = open.getInputStream();
         ByteArrayOutputStream frame = new ByteArrayOutputStream();
         for (int b = in.read(); b >= 0; b = in.read()) {
@@ -153,13 +125,5 @@ public final class FakeBus implements AutoCloseable {
         }
         all[all.length - 1] = (byte) 0xFD;
         return all;
-    }
-
-    @Override
-    public void close() throws IOException {
-        server.close();
-        if (socket != null) {
-            socket.close();
-        }
     }
 }

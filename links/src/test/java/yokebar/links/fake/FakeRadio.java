@@ -2,11 +2,8 @@ package yokebar.links.fake;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
@@ -18,7 +15,7 @@ import java.util.function.UnaryOperator;
  * A radio on a TCP port, written from the description of semicolon CAT alone: it works through what it is sent one sentence
  * after the other, each taking {@link #answerMs}. It keeps a clock of its own of when it transmitted. One connection at a time.
  */
-public final class FakeRadio implements AutoCloseable {
+public final class FakeRadio extends FakeDevice {
     /** One transmission; {@code to} is 0 while it goes on; times in ns. */
     public record Transmission(long from, long to) {
         public long ms() {
@@ -26,18 +23,14 @@ public final class FakeRadio implements AutoCloseable {
         }
     }
 
-    private final ServerSocket server;
     private final Random random = new Random(7);
     private final List<Transmission> transmissions = new CopyOnWriteArrayList<>();
     private final List<String> heard = new CopyOnWriteArrayList<>();
-    private volatile Socket socket;
-    private volatile boolean closed;
     private volatile long answerMs;
     private volatile Predicate<String> refuses = sentence -> false;
     private volatile Predicate<String> ignores = sentence -> false;
     private volatile UnaryOperator<String> bends = answer -> answer;
     private volatile boolean fragments;
-    private volatile boolean accepts = true;
 
     private long vfoA = 14_025_000;
     private long vfoB = 14_030_000;
@@ -54,16 +47,8 @@ public final class FakeRadio implements AutoCloseable {
     }
 
     public FakeRadio(int port) throws IOException {
-        server = new ServerSocket();
-        server.setReuseAddress(true);
-        server.bind(new java.net.InetSocketAddress(InetAddress.getLoopbackAddress(), port));
-        Thread thread = new Thread(this::serve, "fake-radio");
-        thread.setDaemon(true);
-        thread.start();
-    }
-
-    public int port() {
-        return server.getLocalPort();
+        super(port);
+        begin();
     }
 
     /** How long each sentence takes, ms. */
@@ -86,18 +71,6 @@ public final class FakeRadio implements AutoCloseable {
 
     public void fragment(boolean on) {
         fragments = on;
-    }
-
-    /** Whether new connections are served; an open one goes on. */
-    public void accept(boolean on) {
-        accepts = on;
-    }
-
-    public void dropLine() throws IOException {
-        Socket open = socket;
-        if (open != null) {
-            open.close();
-        }
     }
 
     public List<Transmission> transmissions() {
@@ -159,25 +132,9 @@ public final class FakeRadio implements AutoCloseable {
         transmits = on;
     }
 
-    private void serve() {
-        while (!closed) {
-            try (Socket open = server.accept()) {
-                if (!accepts) {
-                    continue;
-                }
-                socket = open;
-                open.setTcpNoDelay(true);
-                pushes = false;
-                converse(open);
-            } catch (IOException e) {
-                // The line was dropped; the next one may come.
-            } catch (InterruptedException e) {
-                return;
-            }
-        }
-    }
-
-    private void converse(Socket open) throws IOException, InterruptedException {
+    @Override
+    protected void converse(Socket open) throws IOException, InterruptedException {
+        pushes = false;
         InputStream in = open.getInputStream();
         StringBuilder sentence = new StringBuilder();
         for (int b = in.read(); b >= 0; b = in.read()) {
@@ -309,21 +266,5 @@ public final class FakeRadio implements AutoCloseable {
             vfoB = hz;
         }
         return "";
-    }
-
-    @Override
-    public void close() {
-        closed = true;
-        List<AutoCloseable> all = new ArrayList<>(List.of(server));
-        if (socket != null) {
-            all.add(socket);
-        }
-        for (AutoCloseable one : all) {
-            try {
-                one.close();
-            } catch (Exception e) {
-                // It is gone all the same.
-            }
-        }
     }
 }

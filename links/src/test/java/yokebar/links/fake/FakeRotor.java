@@ -2,8 +2,6 @@ package yokebar.links.fake;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -11,27 +9,19 @@ import java.util.Locale;
 import java.util.concurrent.CopyOnWriteArrayList;
 
 /** A rotator that works through lines of Easycomm II one after the other, each taking its time, and turns in steps. */
-public final class FakeRotor implements AutoCloseable {
-    private final ServerSocket server;
+public final class FakeRotor extends FakeDevice {
     private final List<String> heard = new CopyOnWriteArrayList<>();
     private volatile long answerMs;
     private volatile double stepDegrees = 30;
     private volatile double restsShortBy;
     private volatile boolean speaksAzimuth = true;
-    private volatile Socket socket;
     private double angle;
     private double target = Double.NaN;
 
     public FakeRotor(double angle) throws IOException {
+        super(0);
         this.angle = angle;
-        server = new ServerSocket(0, 5, InetAddress.getLoopbackAddress());
-        Thread thread = new Thread(this::serve, "fake-rotor");
-        thread.setDaemon(true);
-        thread.start();
-    }
-
-    public int port() {
-        return server.getLocalPort();
+        begin();
     }
 
     public void answerAfter(long ms) {
@@ -64,24 +54,16 @@ public final class FakeRotor implements AutoCloseable {
         return angle;
     }
 
-    private void serve() {
-        while (!server.isClosed()) {
-            try (Socket open = server.accept()) {
-                socket = open;
-                InputStream in = open.getInputStream();
-                StringBuilder line = new StringBuilder();
-                for (int b = in.read(); b >= 0; b = in.read()) {
-                    if (b == '\n') {
-                        work(line.toString(), open);
-                        line.setLength(0);
-                    } else {
-                        line.append((char) b);
-                    }
-                }
-            } catch (IOException e) {
-                // The next one may come.
-            } catch (InterruptedException e) {
-                return;
+    @Override
+    protected void converse(Socket open) throws IOException, InterruptedException {
+        InputStream in = open.getInputStream();
+        StringBuilder line = new StringBuilder();
+        for (int b = in.read(); b >= 0; b = in.read()) {
+            if (b == '\n') {
+                work(line.toString(), open);
+                line.setLength(0);
+            } else {
+                line.append((char) b);
             }
         }
     }
@@ -112,14 +94,6 @@ public final class FakeRotor implements AutoCloseable {
         angle += Math.signum(way) * Math.min(stepDegrees, Math.abs(way));
         if (Math.abs(end - angle) < 0.01) {
             target = Double.NaN;
-        }
-    }
-
-    @Override
-    public void close() throws IOException {
-        server.close();
-        if (socket != null) {
-            socket.close();
         }
     }
 }

@@ -4,11 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static yokebar.links.LinkWatch.await;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.net.InetAddress;
-import java.net.Socket;
 import java.net.SocketException;
-import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Objects;
@@ -69,38 +65,20 @@ class HostileProgramTest {
         radio.close();
     }
 
-    private Socket program() throws IOException {
-        Socket socket = new Socket(InetAddress.getLoopbackAddress(), share.port());
-        socket.setSoTimeout(5000);
-        return socket;
-    }
-
-    private static void say(Socket socket, String text) throws IOException {
-        socket.getOutputStream().write(text.getBytes(StandardCharsets.US_ASCII));
-    }
-
-    private static String hear(Socket socket) throws IOException {
-        StringBuilder answer = new StringBuilder();
-        InputStream in = socket.getInputStream();
-        for (int b = in.read(); b >= 0; b = in.read()) {
-            answer.append((char) b);
-            if (b == ';') {
-                break;
-            }
-        }
-        return answer.toString();
+    private Program program() throws IOException {
+        return new Program(share.port());
     }
 
     @Test
     void programThatNeverReadsIsDroppedAndHarmsNobody() throws IOException {
-        try (Socket deaf = program();
-                Socket other = program()) {
+        try (Program deaf = program();
+                Program other = program()) {
             await("both are there", () -> share.clients().size() == 2);
-            say(deaf, "AI2;");
+            deaf.say("AI2;");
             Thread shouting = new Thread(() -> {
                 try {
                     for (int i = 0; i < 2_000_000; i++) {
-                        say(deaf, "IF;FA;FB;MD;IF;FA;FB;MD;IF;FA;FB;MD;IF;FA;FB;MD;");
+                        deaf.say("IF;FA;FB;MD;IF;FA;FB;MD;IF;FA;FB;MD;IF;FA;FB;MD;");
                     }
                 } catch (IOException e) {
                     // Dropped, as it should be.
@@ -112,8 +90,8 @@ class HostileProgramTest {
             assertThat(share.incidents().get(0).sentence()).contains("did not read");
             radio.turnTo(7_010_000);
             await("the radio is followed", () -> Objects.equals(link.state().frequencyHz(), 7_010_000L));
-            say(other, "FA;");
-            assertThat(hear(other)).isEqualTo("FA00007010000;");
+            other.say("FA;");
+            assertThat(other.hear()).isEqualTo("FA00007010000;");
         }
     }
 
@@ -130,8 +108,8 @@ class HostileProgramTest {
             })
     void webRequestIsClosedAndNothingIsTakenFromIt(String request) throws IOException {
         radio.forgetHeard();
-        try (Socket page = program()) {
-            say(page, request);
+        try (Program page = program()) {
+            page.say(request);
             assertThat(ended(page)).isTrue();
         }
         await("gone", () -> share.clients().isEmpty());
@@ -142,10 +120,10 @@ class HostileProgramTest {
 
     @Test
     void webRequestInSmallPiecesIsClosedToo() throws Exception {
-        try (Socket page = program()) {
+        try (Program page = program()) {
             for (char c : "POST /;TX;".toCharArray()) {
-                say(page, String.valueOf(c));
-                page.getOutputStream().flush();
+                page.say(String.valueOf(c));
+                page.socket().getOutputStream().flush();
             }
             assertThat(ended(page)).isTrue();
         } catch (SocketException e) {
@@ -155,9 +133,9 @@ class HostileProgramTest {
         assertThat(radio.transmits()).isFalse();
     }
 
-    private static boolean ended(Socket page) throws IOException {
+    private static boolean ended(Program page) throws IOException {
         try {
-            return page.getInputStream().read() < 0;
+            return page.socket().getInputStream().read() < 0;
         } catch (SocketException e) {
             return true;
         }
@@ -165,13 +143,13 @@ class HostileProgramTest {
 
     @Test
     void limitTellsTheProgramAndRefusesToBeKeyedAgainAtOnce() throws IOException {
-        try (Socket program = program()) {
-            say(program, "TX;");
+        try (Program program = program()) {
+            program.say("TX;");
             await("keyed", radio::transmits);
-            assertThat(hear(program)).as("told that it receives again").isEqualTo("RX;");
+            assertThat(program.hear()).as("told that it receives again").isEqualTo("RX;");
             await("receiving", () -> !radio.transmits());
-            say(program, "TX;");
-            assertThat(hear(program)).isEqualTo("?;");
+            program.say("TX;");
+            assertThat(program.hear()).isEqualTo("?;");
             assertThat(share.incidents()).anyMatch(i -> i.kind() == RadioShare.Kind.CUT_OFF);
             assertThat(radio.longestMs()).isLessThan(2000);
         }
@@ -179,8 +157,8 @@ class HostileProgramTest {
 
     @Test
     void programThatDiesWhileTheLineIsDownLeavesNothingTransmitting() throws Exception {
-        Socket program = program();
-        say(program, "TX;");
+        Program program = program();
+        program.say("TX;");
         await("keyed", radio::transmits);
         radio.accept(false);
         radio.dropLine();
@@ -193,38 +171,39 @@ class HostileProgramTest {
     @Test
     void withoutPermissionNobodyTransmitsAndTheOperatorSeesWhoAsked() throws IOException {
         mayTransmit = false;
-        try (Socket program = program()) {
-            say(program, "TX;");
-            assertThat(hear(program)).isEqualTo("?;");
-            say(program, "KY CQ;");
-            assertThat(hear(program)).isEqualTo("?;");
+        try (Program program = program()) {
+            program.say("TX;");
+            assertThat(program.hear()).isEqualTo("?;");
+            program.say("KY CQ;");
+            assertThat(program.hear()).isEqualTo("?;");
             assertThat(radio.transmits()).isFalse();
             assertThat(share.incidents().get(0).kind()).isEqualTo(RadioShare.Kind.NOT_ALLOWED);
-            assertThat(share.incidents().get(0).address()).contains(":" + program.getLocalPort());
+            assertThat(share.incidents().get(0).address())
+                    .contains(":" + program.socket().getLocalPort());
         }
     }
 
     @Test
     void keyedTextEndsTheRightOfItsProgramWhenItIsOver() throws IOException {
-        try (Socket one = program();
-                Socket other = program()) {
-            say(one, "KY TEST;");
+        try (Program one = program();
+                Program other = program()) {
+            one.say("KY TEST;");
             await("sent", () -> radio.heard().stream().anyMatch(s -> s.startsWith("KY TEST")));
-            say(other, "FA00007010000;");
-            assertThat(hear(other)).as("while the text goes out").isEqualTo("?;");
+            other.say("FA00007010000;");
+            assertThat(other.hear()).as("while the text goes out").isEqualTo("?;");
             await("over", () -> share.clients().stream().noneMatch(RadioShare.Client::keys));
-            say(other, "FA00007010000;FA;");
-            assertThat(hear(other)).isEqualTo("FA00007010000;");
+            other.say("FA00007010000;FA;");
+            assertThat(other.hear()).isEqualTo("FA00007010000;");
         }
     }
 
     @Test
     void outOfRangeIsRefusedToTheProgram() throws IOException {
-        try (Socket one = program()) {
-            say(one, "FA00145000000;");
-            assertThat(hear(one)).isEqualTo("?;");
-            say(one, "FA;");
-            assertThat(hear(one)).isEqualTo("FA00014025000;");
+        try (Program one = program()) {
+            one.say("FA00145000000;");
+            assertThat(one.hear()).isEqualTo("?;");
+            one.say("FA;");
+            assertThat(one.hear()).isEqualTo("FA00014025000;");
         }
     }
 }

@@ -4,9 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static yokebar.links.LinkWatch.await;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.net.InetAddress;
-import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.concurrent.TimeUnit;
@@ -62,42 +59,6 @@ class RadioShareTest {
         share.close();
         link.close();
         radio.close();
-    }
-
-    /** A program that uses the radio. */
-    private static final class Program implements AutoCloseable {
-        private final Socket socket;
-
-        Program(int port) throws IOException {
-            socket = new Socket(InetAddress.getLoopbackAddress(), port);
-            socket.setSoTimeout(5000);
-        }
-
-        void say(String text) throws IOException {
-            socket.getOutputStream().write(text.getBytes(StandardCharsets.US_ASCII));
-        }
-
-        String ask(String text) throws IOException {
-            say(text);
-            return hear();
-        }
-
-        String hear() throws IOException {
-            StringBuilder answer = new StringBuilder();
-            InputStream in = socket.getInputStream();
-            for (int b = in.read(); b >= 0; b = in.read()) {
-                answer.append((char) b);
-                if (b == ';') {
-                    break;
-                }
-            }
-            return answer.toString();
-        }
-
-        @Override
-        public void close() throws IOException {
-            socket.close();
-        }
     }
 
     @Test
