@@ -13,7 +13,7 @@ import yokebar.app.FieldProblem;
 import yokebar.app.callbook.Callbook;
 import yokebar.app.intake.TypedContacts;
 import yokebar.app.position.Positions;
-import yokebar.app.radio.Radios;
+import yokebar.app.radio.RadioTuning;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.contact.Provenance;
 import yokebar.core.contact.Source;
@@ -32,7 +32,7 @@ class LineController {
     private final TypedContacts contacts;
     private final Callbook callbook;
     private final Positions positions;
-    private final Radios radios;
+    private final RadioTuning tuning;
     /** What was logged lately, for pages that did not get the answer and try again. */
     private final Map<String, LineLogged> logged = new LinkedHashMap<>() {
         private static final long serialVersionUID = 1L;
@@ -43,12 +43,13 @@ class LineController {
         }
     };
 
-    LineController(LineReading reading, TypedContacts contacts, Callbook callbook, Positions positions, Radios radios) {
+    LineController(
+            LineReading reading, TypedContacts contacts, Callbook callbook, Positions positions, RadioTuning tuning) {
         this.reading = reading;
         this.contacts = contacts;
         this.callbook = callbook;
         this.positions = positions;
-        this.radios = radios;
+        this.tuning = tuning;
     }
 
     /**
@@ -70,7 +71,7 @@ class LineController {
     @PostMapping("/tune")
     LineTuned tune(@RequestBody LineRequest request) {
         Line line = LineText.read(checked(request).text());
-        return new LineTuned(radios.tuneAndWait(
+        return new LineTuned(tuning.tuneAndWait(
                 positions.radioOf(request.positionId()).orElse(null), line.frequencyHz(), line.mode()));
     }
 

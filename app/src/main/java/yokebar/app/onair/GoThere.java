@@ -10,6 +10,7 @@ import org.springframework.stereotype.Service;
 import yokebar.app.FieldProblem;
 import yokebar.app.digital.DigitalPrograms;
 import yokebar.app.position.Positions;
+import yokebar.app.radio.RadioTuning;
 import yokebar.app.radio.Radios;
 import yokebar.app.rotor.Rotors;
 import yokebar.core.mode.ModeGroup;
@@ -25,6 +26,7 @@ class GoThere {
     private final ChoicesStore choices;
     private final Positions positions;
     private final Radios radios;
+    private final RadioTuning tuning;
     private final Rotors rotors;
     private final DigitalPrograms programs;
 
@@ -34,6 +36,7 @@ class GoThere {
             ChoicesStore choices,
             Positions positions,
             Radios radios,
+            RadioTuning tuning,
             Rotors rotors,
             DigitalPrograms programs) {
         this.look = look;
@@ -41,6 +44,7 @@ class GoThere {
         this.choices = choices;
         this.positions = positions;
         this.radios = radios;
+        this.tuning = tuning;
         this.rotors = rotors;
         this.programs = programs;
     }
@@ -85,7 +89,7 @@ class GoThere {
                 ? OptionalLong.empty()
                 : Split.listensAt(heard.frequencyHz(), heard.comment());
         try {
-            boolean there = radios.goTo(
+            boolean there = tuning.goTo(
                     positions.radioOf(positionId).orElse(null),
                     heard.frequencyHz(),
                     heard.mode(),

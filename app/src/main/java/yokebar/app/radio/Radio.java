@@ -13,9 +13,9 @@ import yokebar.core.radio.RadioState;
 import yokebar.links.radio.CommandOutcome;
 import yokebar.links.radio.Keying;
 import yokebar.links.radio.RadioDialects;
+import yokebar.links.radio.RadioEndpoint;
 import yokebar.links.radio.RadioLink;
 import yokebar.links.share.SharedRadio;
-import yokebar.links.wire.BusAddress;
 import yokebar.links.wire.DeviceAddress;
 
 /** One radio: how it is set up, its coupling, and its sharing with other programs. */
@@ -25,6 +25,7 @@ final class Radio implements SharedRadio {
     private final Listener listener;
     private final Sharing sharing;
     private final DeviceHookup<RadioLink> hookup;
+    private final RadioEndpoint endpoint;
     private final long maxHz;
     private volatile @Nullable Instant cutOff;
 
@@ -33,17 +34,19 @@ final class Radio implements SharedRadio {
         void moved(Radio radio);
 
         void linkChanged(Radio radio);
+
+        /** It is about to be keyed, or reported that it receives. */
+        void leftKeyed(Radio radio, boolean on);
     }
 
     Radio(RadioRow row, RadioDialects dialects, Clock clock, Listener listener) {
         this.row = row;
         this.clock = clock;
         this.listener = listener;
-        RadioDialects.Entry dialect = dialects.named(row.dialect);
-        DeviceAddress line = DeviceAddress.of(row.address, row.baud);
-        DeviceAddress address = dialect.bus() ? new BusAddress(line) : line;
-        RadioDialects.Options options = new RadioDialects.Options(row.bus, row.fullPowerW);
-        this.maxHz = dialect.make().apply(options).maxHz();
+        this.endpoint = new RadioEndpoint(
+                row.dialect, new RadioDialects.Options(row.bus, row.fullPowerW), row.address, row.baud);
+        DeviceAddress address = endpoint.reachedAt(dialects);
+        this.maxHz = endpoint.speaks(dialects).maxHz();
         this.sharing = new Sharing(row.sharePort, this, clock, () -> listener.moved(this));
         RadioLink.Habits habits =
                 new RadioLink.Habits(Duration.ofMillis(row.pollEveryMs), Duration.ofSeconds(row.keyingLimitS));
@@ -55,11 +58,14 @@ final class Radio implements SharedRadio {
                 () -> new RadioLink(
                         row.name,
                         address,
-                        () -> dialect.make().apply(options),
+                        () -> endpoint.speaks(dialects),
                         habits,
                         clock,
                         new RadioLink.Listeners(
-                                state -> moved(), status -> listener.linkChanged(this), this::keyingChanged)),
+                                state -> moved(),
+                                status -> listener.linkChanged(this),
+                                this::keyingChanged,
+                                on -> listener.leftKeyed(this, on))),
                 this::proof,
                 () -> {
                     listener.moved(this);
@@ -73,6 +79,10 @@ final class Radio implements SharedRadio {
 
     RadioRow row() {
         return row;
+    }
+
+    RadioEndpoint endpoint() {
+        return endpoint;
     }
 
     DeviceHookup<RadioLink> hookup() {

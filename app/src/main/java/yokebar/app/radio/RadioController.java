@@ -17,9 +17,11 @@ import yokebar.links.wire.SerialPorts;
 @RequestMapping("/api/radios")
 class RadioController {
     private final Radios radios;
+    private final RadioTuning radioTuning;
 
-    RadioController(Radios radios) {
+    RadioController(Radios radios, RadioTuning radioTuning) {
         this.radios = radios;
+        this.radioTuning = radioTuning;
     }
 
     /** A dialect to choose. */
@@ -73,7 +75,7 @@ class RadioController {
 
     @PostMapping("/{id}/tune")
     Told tune(@PathVariable long id, @RequestBody Tuning tuning) {
-        radios.tune(id, tuning.frequencyHz(), tuning.mode(), tuning.split());
+        radioTuning.tune(id, tuning.frequencyHz(), tuning.mode(), tuning.split());
         return new Told(true);
     }
 }

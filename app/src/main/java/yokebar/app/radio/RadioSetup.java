@@ -2,6 +2,7 @@ package yokebar.app.radio;
 
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import yokebar.links.radio.KeyRescueProcess;
 import yokebar.links.radio.RadioDialects;
 
 /** What the radios are made with. */
@@ -11,5 +12,10 @@ class RadioSetup {
     @Bean
     RadioDialects radioDialects() {
         return RadioDialects.standard();
+    }
+
+    @Bean
+    KeyRescueProcess keyRescueProcess() {
+        return new KeyRescueProcess(RescueCommand.command());
     }
 }

@@ -2,17 +2,12 @@ package yokebar.app.radio;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentSkipListMap;
-import java.util.concurrent.ExecutionException;
-import java.util.concurrent.TimeUnit;
-import java.util.concurrent.TimeoutException;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -23,31 +18,23 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.FieldProblem;
 import yokebar.app.hookup.Hookups;
-import yokebar.core.band.Band;
-import yokebar.core.mode.Mode;
 import yokebar.core.radio.ModeMapping;
-import yokebar.core.radio.RadioCommand;
 import yokebar.core.radio.RadioCompletion;
-import yokebar.core.radio.RadioMode;
 import yokebar.core.radio.RadioState;
-import yokebar.core.radio.Vfo;
-import yokebar.links.radio.CommandOutcome;
+import yokebar.links.radio.KeyRescueProcess;
+import yokebar.links.radio.KeyedRadio;
 import yokebar.links.radio.RadioDialects;
 
 /** All radios of the station. */
 @Service
 public class Radios implements SmartLifecycle, Radio.Listener {
-    private static final int REPORTS_WITHIN_SECONDS = 2;
-
-    /** Whoever waits for a radio's report waits on this. */
-    private final Object moves = new Object();
-
     private final EntityManager db;
     private final TransactionTemplate transaction;
     private final Hookups hookups;
     private final ApplicationEventPublisher events;
     private final Clock clock;
     private final RadioDialects dialects;
+    private final KeyRescueProcess rescue;
     private final int firstSharePort;
     private final Map<Long, Radio> radios = new ConcurrentSkipListMap<>();
     private volatile boolean running;
@@ -59,6 +46,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
             ApplicationEventPublisher events,
             Clock clock,
             RadioDialects dialects,
+            KeyRescueProcess rescue,
             @Value("${yokebar.radio-share-port}") int firstSharePort) {
         this.db = db;
         this.transaction = transaction;
@@ -66,6 +54,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         this.events = events;
         this.clock = clock;
         this.dialects = dialects;
+        this.rescue = rescue;
         this.firstSharePort = firstSharePort;
     }
 
@@ -170,6 +159,11 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         return radio.map(r -> r.row().rotorId);
     }
 
+    /** The first radio's number. */
+    Optional<Long> first() {
+        return radios.keySet().stream().findFirst();
+    }
+
     /** The one radio there is; empty when there is none or several. */
     public Optional<Long> onlyOne() {
         return radios.size() == 1 ? radios.keySet().stream().findFirst() : Optional.empty();
@@ -214,199 +208,8 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         fresh.start(hookups.wanted(fresh.hookup().id()));
     }
 
-    /**
-     * Sets what is given; what is null stays. Returns when the radio has taken it, or after a second when it has not said.
-     *
-     * @throws FieldProblem when the radio refuses it
-     */
-    void tune(long id, @Nullable Long frequencyHz, @Nullable String mode, @Nullable Boolean split) {
-        Radio radio = connected(id);
-        RadioMode radioMode = mode == null ? null : modeNamed(mode);
-        if (frequencyHz != null && (frequencyHz < 1000 || frequencyHz > Band.SUBMM.highHz())) {
-            throw new FieldProblem("frequencyHz", frequencyHz + " Hz is no radio frequency.");
-        }
-        Told told = new Told(radio);
-        if (frequencyHz != null) {
-            told.tune(receivingOn(radio), frequencyHz);
-        }
-        if (radioMode != null) {
-            told.tell("mode", new RadioCommand.SetMode(radioMode), "the mode " + radioMode.label());
-        }
-        if (split != null) {
-            told.tell("split", new RadioCommand.SetSplit(split), split ? "split operation" : "operation without split");
-        }
-        told.await();
-    }
-
-    private static Vfo receivingOn(Radio radio) {
-        Vfo vfo = radio.state().vfo();
-        if (vfo == null) {
-            throw new FieldProblem(
-                    "id",
-                    radio.row().name
-                            + " has not reported which VFO it receives on, so it was not tuned. Try again in a "
-                            + "moment.");
-        }
-        return vfo;
-    }
-
-    /**
-     * Tunes a radio to what somebody typed, and waits until it reports that it is there: what is logged next is logged there.
-     *
-     * @param id null for the first radio
-     * @param mode as the log names it
-     * @return false when the radio did not report it within two seconds
-     */
-    public boolean tuneAndWait(@Nullable Long id, @Nullable Long frequencyHz, @Nullable Mode mode) {
-        long radioId = id != null
-                ? id
-                : radios.keySet().stream()
-                        .findFirst()
-                        .orElseThrow(() ->
-                                new FieldProblem("id", "There is no radio to tune. Connect one on the Hookups page."));
-        Radio radio = connected(radioId);
-        Long now = radio.state().transmitHz();
-        long hz = frequencyHz != null ? frequencyHz : now == null ? 0 : now;
-        RadioMode radioMode = mode == null ? null : new ModeMapping(radio.row().lowerSidebandKeyed).toRadio(mode, hz);
-        tune(radioId, frequencyHz, radioMode == null ? null : radioMode.label(), null);
-        return reported(radio, frequencyHz, radioMode);
-    }
-
-    /**
-     * Tunes a radio to a station: where it sends, and where it listens when that is elsewhere.
-     *
-     * @param id null for the first radio
-     * @param transmitHz where to call it, Hz; null to call it where it sends
-     * @return false when the radio did not report it within two seconds
-     * @throws FieldProblem when the radio refuses it
-     */
-    public boolean goTo(@Nullable Long id, long frequencyHz, @Nullable Mode mode, @Nullable Long transmitHz) {
-        long radioId = id != null ? id : radios.keySet().stream().findFirst().orElse(0L);
-        Radio radio = connected(radioId);
-        boolean split = transmitHz != null;
-        if (!split && radio.state().isSplit()) {
-            radio.tell(new RadioCommand.SetSplit(false));
-        }
-        RadioMode radioMode =
-                mode == null ? null : new ModeMapping(radio.row().lowerSidebandKeyed).toRadio(mode, frequencyHz);
-        tune(radioId, frequencyHz, radioMode == null ? null : radioMode.label(), null);
-        if (split) {
-            Told told = new Told(radio);
-            told.tune(receivingOn(radio).other(), transmitHz);
-            told.tell("split", new RadioCommand.SetSplit(true), "split operation");
-            told.await();
-        }
-        return reported(radio, split ? transmitHz : frequencyHz, radioMode);
-    }
-
-    /** Commands given to a radio, and what it made of them. */
-    private static final class Told {
-        private static final long WITHIN_MS = 900;
-
-        private final Radio radio;
-        private final List<Waiting> waiting = new ArrayList<>();
-
-        /** @param what in words, for when it is refused */
-        private record Waiting(String field, String what, CompletableFuture<CommandOutcome> outcome) {}
-
-        Told(Radio radio) {
-            if (!radio.mayCommand()) {
-                throw new FieldProblem(
-                        "id", "A program is transmitting with " + radio.row().name + ", so nothing was changed.");
-            }
-            this.radio = radio;
-        }
-
-        void tune(Vfo vfo, long hz) {
-            if (hz > radio.maxHz()) {
-                throw new FieldProblem(
-                        "frequencyHz",
-                        "The language of " + radio.row().name + " carries frequencies up to "
-                                + Radio.megahertz(radio.maxHz()) + " MHz, so it was not tuned.");
-            }
-            tell("frequencyHz", new RadioCommand.Tune(vfo, hz), Radio.megahertz(hz) + " MHz");
-        }
-
-        void tell(String field, RadioCommand command, String what) {
-            waiting.add(new Waiting(field, what, radio.tell(command)));
-        }
-
-        void await() {
-            long until = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(WITHIN_MS);
-            List<FieldProblem.Field> problems = new ArrayList<>();
-            for (Waiting one : waiting) {
-                String problem = problem(one, until);
-                if (problem != null) {
-                    problems.add(new FieldProblem.Field(one.field(), problem));
-                }
-            }
-            if (!problems.isEmpty()) {
-                throw new FieldProblem(problems);
-            }
-        }
-
-        private @Nullable String problem(Waiting one, long until) {
-            String name = radio.row().name;
-            return switch (outcome(one, until)) {
-                case DONE, SUPERSEDED -> null;
-                case REFUSED -> name + " refused " + one.what() + ".";
-                case IGNORED -> name + " did not take " + one.what() + ".";
-                case IMPOSSIBLE -> name + " cannot be told " + one.what() + ".";
-                case UNANSWERED -> name + " has not answered, so it may not have taken " + one.what() + ".";
-                case DROPPED ->
-                    name + " was not told " + one.what() + ": the connection was lost, or too much waits for it.";
-            };
-        }
-
-        /** A slow radio is not waited for longer; its next reports show what it did. */
-        private static CommandOutcome outcome(Waiting one, long until) {
-            try {
-                return one.outcome().get(Math.max(1, until - System.nanoTime()), TimeUnit.NANOSECONDS);
-            } catch (TimeoutException e) {
-                return CommandOutcome.SUPERSEDED;
-            } catch (InterruptedException e) {
-                Thread.currentThread().interrupt();
-                return CommandOutcome.SUPERSEDED;
-            } catch (ExecutionException e) {
-                throw new IllegalStateException(e);
-            }
-        }
-    }
-
-    private boolean reported(Radio radio, @Nullable Long frequencyHz, @Nullable RadioMode mode) {
-        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(REPORTS_WITHIN_SECONDS);
-        synchronized (moves) {
-            while (!isThere(radio.state(), frequencyHz, mode)) {
-                long left = TimeUnit.NANOSECONDS.toMillis(until - System.nanoTime());
-                if (left <= 0) {
-                    return false;
-                }
-                try {
-                    moves.wait(left);
-                } catch (InterruptedException e) {
-                    Thread.currentThread().interrupt();
-                    return false;
-                }
-            }
-        }
-        return true;
-    }
-
-    private static boolean isThere(RadioState state, @Nullable Long frequencyHz, @Nullable RadioMode mode) {
-        return (frequencyHz == null || frequencyHz.equals(state.transmitHz()))
-                && (mode == null || mode == state.mode());
-    }
-
-    private static RadioMode modeNamed(String label) {
-        RadioMode mode = RadioMode.labelled(label);
-        if (mode == null) {
-            throw new FieldProblem(
-                    "mode", "\"" + label + "\" is no mode of a radio; it is USB, CW, DATA-U or the like.");
-        }
-        return mode;
-    }
-
-    private Radio connected(long id) {
+    /** @throws FieldProblem when there is none, or it is not connected */
+    Radio connected(long id) {
         Radio radio = radios.get(id);
         if (radio == null) {
             throw new FieldProblem("id", "There is no radio " + id + ".");
@@ -424,14 +227,21 @@ public class Radios implements SmartLifecycle, Radio.Listener {
 
     @Override
     public void moved(Radio radio) {
-        synchronized (moves) {
-            moves.notifyAll();
-        }
         events.publishEvent(new RadioMoved(radio.row().number()));
     }
 
     @Override
     public void linkChanged(Radio radio) {
         hookups.changed(radio.hookup().id());
+    }
+
+    @Override
+    public void leftKeyed(Radio radio, boolean on) {
+        String id = radio.hookup().id();
+        if (on) {
+            rescue.keyed(new KeyedRadio(id, radio.row().name, radio.endpoint()));
+        } else {
+            rescue.receives(id);
+        }
     }
 }

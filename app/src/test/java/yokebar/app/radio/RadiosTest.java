@@ -1,6 +1,7 @@
 package yokebar.app.radio;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.net.InetAddress;
@@ -16,8 +17,10 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
+import yokebar.app.FieldProblem;
 import yokebar.links.fake.FakeRadio;
 import yokebar.standins.device.HfRadio;
 import yokebar.standins.device.Rotator;
@@ -27,6 +30,9 @@ class RadiosTest extends AppTest {
             DateTimeFormatter.ofPattern("yyyyMMdd").withZone(ZoneOffset.UTC);
     private static final DateTimeFormatter TIME =
             DateTimeFormatter.ofPattern("HHmmss").withZone(ZoneOffset.UTC);
+
+    @Autowired
+    private RadioTuning tuning;
 
     private HfRadio radio;
 
@@ -339,6 +345,8 @@ class RadiosTest extends AppTest {
             draft.put("shareTransmit", true);
             sendJson("PUT", "/api/radios/" + id, draft);
             await("connected again", () -> now(id).path("transmitting").isBoolean());
+            sendJson("POST", "/api/radios/" + id + "/tune", Map.of("split", true));
+            await("split", () -> now(id).path("split").asBoolean());
             try (Socket program = new Socket(InetAddress.getLoopbackAddress(), port)) {
                 await("keyed", () -> {
                     try {
@@ -351,6 +359,12 @@ class RadiosTest extends AppTest {
                 HttpResponse<String> refused =
                         sendJson("POST", "/api/radios/" + id + "/tune", Map.of("frequencyHz", 14_100_000));
                 assertThat(refused.body()).contains("A program is transmitting with Fake");
+                fake.forgetHeard();
+                assertThatThrownBy(() -> tuning.goTo(id, 14_200_000, null, null))
+                        .isInstanceOf(FieldProblem.class);
+                assertThat(fake.heard())
+                        .as("neither tuned nor its split ended")
+                        .noneMatch(sentence -> sentence.matches("F[AT].+"));
                 sendJson("PUT", "/api/radios/" + id, draft);
                 assertThat(fake.transmits())
                         .as("released when settings are saved")

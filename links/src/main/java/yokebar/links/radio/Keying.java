@@ -1,6 +1,7 @@
 package yokebar.links.radio;
 
 import java.time.Duration;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.radio.RadioState;
 
@@ -16,6 +17,7 @@ public final class Keying {
 
     private final long limitNanos;
     private final Runnable changed;
+    private final Consumer<Boolean> leftKeyed;
     private @Nullable Object owner;
     private boolean text;
     private long since;
@@ -44,10 +46,12 @@ public final class Keying {
     /**
      * @param limit no transmission through Yokebar is longer
      * @param changed run when somebody began or ended transmitting; must not block
+     * @param leftKeyed told true before the radio is keyed, and false when it reports that it receives
      */
-    Keying(Duration limit, Runnable changed) {
+    Keying(Duration limit, Runnable changed, Consumer<Boolean> leftKeyed) {
         this.limitNanos = limit.toNanos();
         this.changed = changed;
+        this.leftKeyed = leftKeyed;
     }
 
     /** Asks to transmit. */
@@ -91,6 +95,9 @@ public final class Keying {
             receivingSince = now;
             toPress = !asText;
             stopped = null;
+        }
+        if (asText) {
+            leftKeyed.accept(true);
         }
         changed.run();
         return Answer.YES;
@@ -196,6 +203,9 @@ public final class Keying {
                 struck = true;
             }
         }
+        if (ended) {
+            leftKeyed.accept(false);
+        }
         if (struck || ended) {
             changed.run();
         }
@@ -203,10 +213,16 @@ public final class Keying {
     }
 
     /** Whether the radio is to be keyed; true once. */
-    synchronized boolean takePress() {
-        boolean press = toPress;
-        toPress = false;
-        keyed |= press;
+    boolean takePress() {
+        boolean press;
+        synchronized (this) {
+            press = toPress;
+            toPress = false;
+            keyed |= press;
+        }
+        if (press) {
+            leftKeyed.accept(true);
+        }
         return press;
     }
 
@@ -216,9 +232,12 @@ public final class Keying {
     }
 
     /** The radio reported, after it was told, that it receives. */
-    synchronized void receives() {
-        toRelease = false;
-        keyed = false;
+    void receives() {
+        synchronized (this) {
+            toRelease = false;
+            keyed = false;
+        }
+        leftKeyed.accept(false);
     }
 
     /** Whether the radio was keyed through Yokebar and has not reported since that it receives. */

@@ -39,10 +39,12 @@ public final class RadioLink implements ManagedLink {
      * @param state whenever the state changed
      * @param status whenever the link's state changed
      * @param keying whenever somebody began or ended transmitting
+     * @param leftKeyed true before the radio is keyed, false when it reports that it receives
      */
-    public record Listeners(Consumer<RadioState> state, Consumer<LinkStatus> status, Runnable keying) {
+    public record Listeners(
+            Consumer<RadioState> state, Consumer<LinkStatus> status, Runnable keying, Consumer<Boolean> leftKeyed) {
         public static Listeners of(Consumer<RadioState> state, Consumer<LinkStatus> status) {
-            return new Listeners(state, status, () -> {});
+            return new Listeners(state, status, () -> {}, on -> {});
         }
     }
 
@@ -55,7 +57,7 @@ public final class RadioLink implements ManagedLink {
             Clock clock,
             Listeners listeners) {
         this.listener = listeners.state();
-        this.keying = new Keying(habits.keyingLimit(), listeners.keying());
+        this.keying = new Keying(habits.keyingLimit(), listeners.keying(), listeners.leftKeyed());
         this.link = new DeviceLink(
                 name,
                 address,

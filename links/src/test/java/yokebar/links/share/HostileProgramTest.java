@@ -7,7 +7,9 @@ import java.io.IOException;
 import java.net.SocketException;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import java.util.Objects;
+import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -24,6 +26,8 @@ class HostileProgramTest {
     private RadioLink link;
     private RadioShare share;
     private volatile boolean mayTransmit = true;
+    /** What the link told, and whether the radio transmitted already. */
+    private final List<String> told = new CopyOnWriteArrayList<>();
 
     @BeforeEach
     void connect() throws IOException {
@@ -34,7 +38,7 @@ class HostileProgramTest {
                 SemicolonCat::new,
                 new RadioLink.Habits(RadioLink.POLL_EVERY, Duration.ofSeconds(1)),
                 Clock.systemUTC(),
-                new RadioLink.Listeners(state -> moved(), status -> {}, this::stopped));
+                new RadioLink.Listeners(state -> moved(), status -> {}, this::stopped, this::leftKeyed));
         share = new RadioShare(new LinkedRadio(() -> link, () -> mayTransmit), 0, Clock.systemUTC(), () -> {});
         link.start();
         await("all known", () -> link.state().mode() != null && link.state().transmitting() != null);
@@ -56,6 +60,10 @@ class HostileProgramTest {
         if (open != null && who != null) {
             open.stopped(who);
         }
+    }
+
+    private void leftKeyed(boolean on) {
+        told.add((on ? "keyed" : "receives") + (radio.transmits() ? ", transmits" : ""));
     }
 
     @AfterEach
@@ -152,6 +160,18 @@ class HostileProgramTest {
             assertThat(program.hear()).isEqualTo("?;");
             assertThat(share.incidents()).anyMatch(i -> i.kind() == RadioShare.Kind.CUT_OFF);
             assertThat(radio.longestMs()).isLessThan(2000);
+        }
+    }
+
+    @Test
+    void whoeverMustReleaseItAfterACrashIsToldBeforeItIsKeyed() throws IOException {
+        try (Program program = program()) {
+            told.clear();
+            program.say("TX;");
+            await("keyed", radio::transmits);
+            program.say("RX;");
+            await("told", () -> told.size() == 2);
+            assertThat(told).containsExactly("keyed", "receives");
         }
     }
 
