@@ -48,6 +48,7 @@ public abstract class AppTest extends RunningTest {
             "contact_added",
             "log_change",
             "second_copy_due",
+            "second_copy_edit",
             "saved_view",
             "signing_identity"
         }) {

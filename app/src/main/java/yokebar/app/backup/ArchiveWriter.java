@@ -2,7 +2,6 @@ package yokebar.app.backup;
 
 import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -52,25 +51,13 @@ final class ArchiveWriter implements AutoCloseable {
         zip.putNextEntry(new ZipEntry("rows/" + name + ".jsonl"));
         DigestOutputStream digested = new DigestOutputStream(zip, sha256());
         long[] count = new long[1];
-        OutputStream kept = new OutputStream() {
-            @Override
-            public void write(int b) throws IOException {
-                digested.write(b);
-            }
-
-            @Override
-            public void write(byte[] bytes, int from, int length) throws IOException {
-                digested.write(bytes, from, length);
-            }
-        };
-        try (JsonGenerator out = JSON.createGenerator(kept)) {
+        try (JsonGenerator out = JSON.createGenerator(digested)) {
             out.configure(StreamWriteFeature.AUTO_CLOSE_TARGET, false);
             source.copyTo(values -> {
                 row(out, values);
                 count[0]++;
             });
         }
-        digested.flush();
         zip.closeEntry();
         tables.add(new BackupManifest.Table(
                 name,

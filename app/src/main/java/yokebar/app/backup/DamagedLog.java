@@ -85,9 +85,29 @@ public final class DamagedLog {
         return null;
     }
 
-    /** Puts a backup in the log's place at the next start. */
+    /** The second copy; null when there is none or its folder is not there. */
+    @Nullable
+    Path secondCopy() {
+        return CopyPlace.file(home);
+    }
+
+    /** Puts a backup in the log's place; the next start adds what only the second copy has. */
     void useBackup(Path backup) throws IOException {
+        readCopyBack();
         stage(backup, null);
+    }
+
+    /** The next start makes an empty log and takes the contacts of the second copy in. */
+    void useSecondCopy() throws IOException {
+        readCopyBack();
+        keepDamaged();
+    }
+
+    private void readCopyBack() throws IOException {
+        Path copy = secondCopy();
+        if (copy != null) {
+            ReadBack.atNextStart(home, copy);
+        }
     }
 
     /**
@@ -101,6 +121,9 @@ public final class DamagedLog {
             Path rows = work.resolve("rows.zip");
             DatabaseFile.Salvaged read = DatabaseFile.toArchive(home.resolve(StagedLog.DATABASE), rows, Instant.now());
             List<String> losses = new ArrayList<>(read.losses());
+            if (!losses.isEmpty()) {
+                readCopyBack();
+            }
             stage(rows, losses);
             return losses;
         } finally {

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.security.SecureRandom;
 import java.time.ZoneOffset;
@@ -15,6 +16,7 @@ import java.util.List;
 import java.util.concurrent.CountDownLatch;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.util.HtmlUtils;
+import yokebar.app.safety.StagedLog;
 
 /**
  * A page in Yokebar's place while its log cannot be opened: it says what is damaged and offers the ways out. It listens on this
@@ -53,7 +55,7 @@ public final class DamagedLogPage implements AutoCloseable {
     /** What the console says. */
     public String words() {
         return sentence + " Nothing was changed. Open http://127.0.0.1:" + port()
-                + "/ to choose how to go on; the file is " + home.resolve("log.mv.db") + ".";
+                + "/ to choose how to go on; the file is " + home.resolve(StagedLog.DATABASE) + ".";
     }
 
     /** Waits for a choice. */
@@ -87,6 +89,8 @@ public final class DamagedLogPage implements AutoCloseable {
                 log.useBackup(backup.file());
             } else if (form.contains("way=salvage")) {
                 losses = log.salvage();
+            } else if (form.contains("way=copy") && log.secondCopy() != null) {
+                log.useSecondCopy();
             } else if (form.contains("way=empty")) {
                 log.startEmpty();
             } else {
@@ -102,11 +106,12 @@ public final class DamagedLogPage implements AutoCloseable {
 
     private String page() {
         DamagedLog.Offer backup = log.newestBackup();
+        Path copy = log.secondCopy();
         StringBuilder text = new StringBuilder();
         text.append("<h1>The log cannot be opened</h1><p>")
                 .append(HtmlUtils.htmlEscape(sentence))
                 .append(" Nothing was changed. Whatever you choose, <code>")
-                .append(HtmlUtils.htmlEscape(home.resolve("log.mv.db").toString()))
+                .append(HtmlUtils.htmlEscape(home.resolve(StagedLog.DATABASE).toString()))
                 .append("</code> is kept beside the new log.</p>");
         if (problem != null) {
             text.append("<p class=bad role=alert>")
@@ -119,17 +124,33 @@ public final class DamagedLogPage implements AutoCloseable {
                     "Use the newest backup",
                     "Made " + MINUTE.format(backup.madeAt()) + " UTC, with " + backup.contacts()
                             + (backup.contacts() == 1 ? " contact." : " contacts.")
-                            + " What came later is read from the second copy afterwards, if there is one (Station, Keeping "
-                            + "it safe)."));
+                            + (copy == null
+                                    ? " There is no second copy to read what came later from."
+                                    : " What came later is read from the second copy after the start.")));
         }
         text.append(way(
                 "salvage",
                 "Save what can be read",
                 "Reads every row of the damaged file that is still whole and builds a new log of them. It says what is "
                         + "missing."));
+        if (copy != null) {
+            text.append(way(
+                    "copy",
+                    "Use the second copy",
+                    "Starts with an empty log and reads the contacts of " + copy
+                            + " into it; the copy was last written " + written(copy) + ". Settings are not in it."));
+        }
         text.append(way(
-                "empty", "Start with an empty log", "Then read the second copy back under Station, Keeping it safe."));
+                "empty", "Start with an empty log", "Contacts can be read in later under Station, Keeping it safe."));
         return html(text.toString());
+    }
+
+    private static String written(Path file) {
+        try {
+            return MINUTE.format(Files.getLastModifiedTime(file).toInstant()) + " UTC";
+        } catch (IOException e) {
+            return "at an unknown time";
+        }
     }
 
     private String way(String name, String button, String words) {

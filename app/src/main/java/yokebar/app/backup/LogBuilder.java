@@ -11,6 +11,7 @@ import java.sql.Statement;
 import java.sql.Types;
 import java.util.ArrayList;
 import java.util.Base64;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -63,11 +64,7 @@ final class LogBuilder {
                     if (!known.contains(table.name())) {
                         throw new BackupFormatException("it names a table that Yokebar does not have: " + table.name());
                     }
-                    if (losses == null) {
-                        fill(connection, archive, table);
-                    } else {
-                        fillWhatFits(connection, archive, table, losses);
-                    }
+                    fill(connection, archive, table, losses);
                 }
                 if (losses == null) {
                     refuseOrphans(statement);
@@ -75,6 +72,7 @@ final class LogBuilder {
                     detachOrphans(statement);
                 }
                 restartSequences(statement, manifest.sequences());
+                beginHere(statement);
                 statement.execute("set referential_integrity true");
                 connection.commit();
                 statement.execute("shutdown compact");
@@ -110,63 +108,24 @@ final class LogBuilder {
         return types;
     }
 
-    private static void fill(Connection connection, ArchiveReader archive, BackupManifest.Table table)
+    private static void fill(
+            Connection connection, ArchiveReader archive, BackupManifest.Table table, @Nullable List<String> losses)
             throws SQLException, IOException {
         Map<String, Integer> types;
         try (Statement statement = connection.createStatement()) {
             types = columns(statement, table.name());
-        }
-        for (String column : table.columns()) {
-            if (!types.containsKey(column)) {
-                throw new BackupFormatException("it names a column that Yokebar does not have in " + table.name());
-            }
         }
         // Only names that the log itself has stand in the text.
-        String marks = String.join(",", table.columns().stream().map(c -> "?").toList());
-        String text =
-                "insert into " + table.name() + " (" + String.join(",", table.columns()) + ") values (" + marks + ")";
-        try (PreparedStatement insert = connection.prepareStatement(text)) {
-            int[] waiting = new int[1];
-            archive.rows(table, row -> {
-                try {
-                    for (int i = 0; i < table.columns().size(); i++) {
-                        set(
-                                insert,
-                                i + 1,
-                                row.get(i),
-                                types.getOrDefault(table.columns().get(i), Types.VARCHAR));
-                    }
-                    insert.addBatch();
-                    if (++waiting[0] == BATCH) {
-                        waiting[0] = 0;
-                        insert.executeBatch();
-                        connection.commit();
-                    }
-                } catch (SQLException e) {
-                    throw new BackupFormatException(
-                            "a row of " + table.name() + " does not fit the log: " + firstLine(e));
-                } catch (IllegalArgumentException e) {
-                    throw new BackupFormatException("a value in " + table.name() + " cannot be read");
-                }
-            });
-            insert.executeBatch();
-            connection.commit();
-        }
-    }
-
-    private static void fillWhatFits(
-            Connection connection, ArchiveReader archive, BackupManifest.Table table, List<String> losses)
-            throws SQLException, IOException {
-        Map<String, Integer> types;
-        try (Statement statement = connection.createStatement()) {
-            types = columns(statement, table.name());
-        }
         List<String> columns =
                 table.columns().stream().filter(types::containsKey).toList();
-        String marks = String.join(",", columns.stream().map(c -> "?").toList());
+        if (losses == null && columns.size() < table.columns().size()) {
+            throw new BackupFormatException("it names a column that Yokebar does not have in " + table.name());
+        }
+        String text = "insert into " + table.name() + " (" + String.join(",", columns) + ") values ("
+                + String.join(",", Collections.nCopies(columns.size(), "?")) + ")";
         int[] lost = new int[1];
-        try (PreparedStatement insert = connection.prepareStatement(
-                "insert into " + table.name() + " (" + String.join(",", columns) + ") values (" + marks + ")")) {
+        int[] waiting = new int[1];
+        try (PreparedStatement insert = connection.prepareStatement(text)) {
             archive.rows(table, row -> {
                 try {
                     int at = 1;
@@ -176,17 +135,38 @@ final class LogBuilder {
                             set(insert, at++, row.get(i), type);
                         }
                     }
-                    insert.executeUpdate();
+                    if (losses != null) {
+                        // One by one, so that a row that does not fit is left out alone.
+                        insert.executeUpdate();
+                        return;
+                    }
+                    insert.addBatch();
+                    if (++waiting[0] == BATCH) {
+                        waiting[0] = 0;
+                        insert.executeBatch();
+                        connection.commit();
+                    }
                 } catch (SQLException | IllegalArgumentException e) {
+                    if (losses == null) {
+                        throw doesNotFit(table, e);
+                    }
                     lost[0]++;
                 }
             });
+            insert.executeBatch();
+            connection.commit();
         }
-        connection.commit();
-        if (lost[0] > 0) {
+        if (losses != null && lost[0] > 0) {
             losses.add(lost[0] + (lost[0] == 1 ? " row" : " rows") + " of " + table.name()
                     + " cannot be read and were left out.");
         }
+    }
+
+    private static BackupFormatException doesNotFit(BackupManifest.Table table, Exception e) {
+        return new BackupFormatException(
+                e instanceof SQLException sql
+                        ? "a row of " + table.name() + " does not fit the log: " + firstLine(sql)
+                        : "a value in " + table.name() + " cannot be read");
     }
 
     private static void set(PreparedStatement insert, int at, JsonNode value, int type) throws SQLException {
@@ -276,6 +256,16 @@ final class LogBuilder {
         try (ResultSet row = statement.executeQuery("select coalesce(max(id), 0) + 1 from " + table)) {
             row.next();
             return row.getLong(1);
+        }
+    }
+
+    /** What another computer, or this one before, was allowed or had written does not count for the log that is built. */
+    private static void beginHere(Statement statement) throws SQLException {
+        if (columns(statement, "radio").containsKey("share_transmit")) {
+            statement.execute("update radio set share_transmit = false");
+        }
+        if (columns(statement, "safety").containsKey("copy_of_another_log")) {
+            statement.execute("update safety set copy_of_another_log = true");
         }
     }
 

@@ -28,6 +28,6 @@ class SafetyRow {
     boolean backupOnExit;
     int backupsKept;
 
-    /** Whether the second copy is to be written anew. */
-    boolean copyStale = true;
+    /** Whether a file in the folder of the second copy, if there is one, was written by another log than this. */
+    boolean copyOfAnotherLog = true;
 }

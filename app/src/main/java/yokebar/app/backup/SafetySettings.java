@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
@@ -49,6 +50,12 @@ class SafetySettings {
         return db.find(SafetyRow.class, SafetyRow.ID);
     }
 
+    /** The file in the folder of the second copy is this log's own from now on. */
+    @Transactional
+    public void copyIsOwn() {
+        db.find(SafetyRow.class, SafetyRow.ID).copyOfAnotherLog = false;
+    }
+
     Path backupFolder() {
         String chosen = row().backupFolder;
         return chosen == null ? home.toAbsolutePath().resolve("backups") : Path.of(chosen);
@@ -58,7 +65,9 @@ class SafetySettings {
     public void save(Draft draft) {
         SafetyRow row = db.find(SafetyRow.class, SafetyRow.ID);
         if (draft.copyFolder() != null) {
+            String before = row.copyFolder;
             row.copyFolder = folder("copyFolder", draft.copyFolder());
+            row.copyOfAnotherLog |= !Objects.equals(before, row.copyFolder);
         }
         if (draft.backupFolder() != null) {
             row.backupFolder = folder("backupFolder", draft.backupFolder());

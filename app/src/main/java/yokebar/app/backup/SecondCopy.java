@@ -1,6 +1,5 @@
 package yokebar.app.backup;
 
-import jakarta.persistence.EntityManager;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
@@ -14,6 +13,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.ScheduledFuture;
@@ -21,13 +21,12 @@ import java.util.concurrent.locks.ReentrantLock;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.TaskScheduler;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.event.TransactionalEventListener;
-import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.hookup.Coupling;
 import yokebar.app.hookup.Hookups;
 import yokebar.app.log.ContactLog;
@@ -52,41 +51,42 @@ class SecondCopy extends Coupling implements SmartLifecycle {
     static final String FILE = "yokebar-second-copy.adi";
     private static final Logger LOG = LoggerFactory.getLogger(SecondCopy.class);
     private static final Duration TRY_EVERY = Duration.ofSeconds(10);
-    private static final int AT_ONCE = 500;
     /** So long after the last edit the copy is written anew. */
     private static final Duration CALM = Duration.ofSeconds(20);
 
-    private final EntityManager db;
+    private final Path home;
     private final SafetySettings settings;
+    private final UncopiedContacts uncopied;
     private final ContactLog log;
     private final Hookups hookups;
     private final TaskScheduler scheduler;
     private final Clock clock;
-    private final TransactionTemplate transaction;
     private final ReentrantLock oneAtATime = new ReentrantLock();
     private volatile LinkStatus status;
     private volatile @Nullable Path folder;
     private volatile boolean connected;
-    private volatile boolean stale = true;
-    private volatile Instant lastEdit = Instant.EPOCH;
+    private volatile boolean ofAnotherLog = true;
+    /** Somebody asked for a new copy: it does not wait until nothing is edited for a while. */
+    private volatile boolean atOnce;
+
     private @Nullable ScheduledFuture<?> trying;
 
     SecondCopy(
-            EntityManager db,
+            @Value("${yokebar.home}") Path home,
             SafetySettings settings,
+            UncopiedContacts uncopied,
             ContactLog log,
             Hookups hookups,
             TaskScheduler scheduler,
-            Clock clock,
-            PlatformTransactionManager transactions) {
+            Clock clock) {
         super(ID, Kind.COPY, "Second copy", clock);
-        this.db = db;
+        this.home = home;
         this.settings = settings;
+        this.uncopied = uncopied;
         this.log = log;
         this.hookups = hookups;
         this.scheduler = scheduler;
         this.clock = clock;
-        this.transaction = new TransactionTemplate(transactions);
         this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
     }
 
@@ -113,48 +113,24 @@ class SecondCopy extends Coupling implements SmartLifecycle {
         return trying != null;
     }
 
-    /** In the transaction that logs them. */
     @EventListener
     void logged(ContactsLogged event) {
         if (folder != null) {
-            db.createNativeQuery("insert into second_copy_due (contact_id) select w.id from unnest(:ids) as w(id)")
-                    .setParameter(
-                            "ids",
-                            event.contacts().stream().map(LoggedContact::id).toArray(Long[]::new))
-                    .executeUpdate();
+            uncopied.logged(event.contacts());
         }
     }
 
-    /** In the transaction that changes them: the copy is to follow, also after a crash. */
-    @EventListener
-    void edited(ContactsChanged event) {
-        markStale();
-    }
-
-    @EventListener
-    void deleted(ContactsDeleted event) {
-        markStale();
-    }
-
-    @EventListener
-    void restored(ContactsRestored event) {
-        markStale();
-    }
-
-    private void markStale() {
-        if (folder != null && !stale) {
-            db.createNativeQuery("update safety set copy_stale = true").executeUpdate();
-            stale = true;
+    @EventListener({ContactsChanged.class, ContactsDeleted.class, ContactsRestored.class})
+    void edited() {
+        if (folder != null) {
+            uncopied.edited();
         }
-        lastEdit = clock.instant();
     }
 
     /** Writes the whole log into the copy anew, as soon as the folder is there. */
     void rebuild() {
-        transaction.executeWithoutResult(status ->
-                db.createNativeQuery("update safety set copy_stale = true").executeUpdate());
-        stale = true;
-        lastEdit = Instant.EPOCH;
+        uncopied.edited();
+        atOnce = true;
         write();
     }
 
@@ -173,10 +149,9 @@ class SecondCopy extends Coupling implements SmartLifecycle {
 
     private void readFolder() {
         SafetyRow row = settings.row();
-        Path before = folder;
         folder = row.copyFolder == null ? null : Path.of(row.copyFolder);
-        // One that has just been chosen does not hold what was logged before.
-        stale = row.copyStale || folder != null && !folder.equals(before) && trying != null;
+        ofAnotherLog = row.copyOfAnotherLog;
+        CopyPlace.remember(home, folder);
     }
 
     private void write() {
@@ -187,17 +162,22 @@ class SecondCopy extends Coupling implements SmartLifecycle {
                 become(LinkState.OFF, null, null, null);
                 return;
             }
-            List<Long> due = due();
-            while (!due.isEmpty()) {
-                append(into, due);
-                forget(due);
-                due = due.size() < AT_ONCE ? List.of() : due();
-            }
             if (!Files.isDirectory(into)) {
                 throw new IOException("the folder is not there");
             }
-            if (stale && lastEdit.isBefore(clock.instant().minus(CALM))) {
-                writeAnew(into);
+            if (ofAnotherLog) {
+                beginIn(into);
+            }
+            List<Long> due = uncopied.due();
+            while (!due.isEmpty()) {
+                append(into, due);
+                uncopied.copied(due);
+                due = due.size() < UncopiedContacts.AT_ONCE ? List.of() : uncopied.due();
+            }
+            List<Long> edits = uncopied.edits();
+            if (!edits.isEmpty()
+                    && (atOnce || uncopied.calmSince(clock.instant().minus(CALM)))) {
+                writeAnew(into, edits);
             }
             become(LinkState.LIVE, null, null, null);
         } catch (IOException e) {
@@ -215,12 +195,21 @@ class SecondCopy extends Coupling implements SmartLifecycle {
         }
     }
 
+    /** What another log wrote is kept: after a loss it may be all there is of some contacts. */
+    private void beginIn(Path into) throws IOException {
+        Path aside = CopyPlace.setAside(into.resolve(FILE));
+        if (aside != null) {
+            activity().note("A copy that was there already is kept as " + aside.getFileName() + ".");
+        }
+        uncopied.edited();
+        atOnce = true;
+        settings.copyIsOwn();
+        ofAnotherLog = false;
+    }
+
     /** The whole log in a file beside the copy, which then takes its place: at no moment is there less than before. */
-    private void writeAnew(Path into) throws IOException {
-        transaction.executeWithoutResult(status ->
-                db.createNativeQuery("update safety set copy_stale = false").executeUpdate());
-        stale = false;
-        List<Long> covered = due();
+    private void writeAnew(Path into, List<Long> edits) throws IOException {
+        List<Long> covered = uncopied.due();
         Path fresh = into.resolve(FILE + ".new");
         long contacts = 0;
         try (FileChannel out = FileChannel.open(
@@ -228,26 +217,45 @@ class SecondCopy extends Coupling implements SmartLifecycle {
             StringBuilder text = new StringBuilder();
             AdiWriter adi = new AdiWriter(text);
             adi.header(clock.instant());
-            for (List<Long> ids = after(0); !ids.isEmpty(); ids = after(ids.get(ids.size() - 1))) {
-                List<LoggedContact> some = new ArrayList<>(log.find(ids).values());
-                some.sort((a, b) -> Long.compare(a.id(), b.id()));
-                for (LoggedContact contact : some) {
-                    adi.record(ContactAdif.write(contact.contact()));
-                }
-                contacts += some.size();
+            List<Long> ids = uncopied.contactsAfter(0);
+            while (!ids.isEmpty()) {
+                contacts += records(adi, ids).size();
                 write(out, text);
+                ids = uncopied.contactsAfter(ids.get(ids.size() - 1));
             }
             write(out, text);
             out.force(true);
-        } catch (IOException | RuntimeException e) {
-            stale = true;
-            transaction.executeWithoutResult(status ->
-                    db.createNativeQuery("update safety set copy_stale = true").executeUpdate());
-            throw e;
         }
         Files.move(fresh, into.resolve(FILE), StandardCopyOption.ATOMIC_MOVE);
-        forget(covered);
+        uncopied.copied(covered);
+        uncopied.editsCopied(edits);
+        atOnce = false;
         activity().note("Written anew with " + contacts + (contacts == 1 ? " contact." : " contacts."));
+    }
+
+    private void append(Path into, List<Long> ids) throws IOException {
+        StringBuilder text = new StringBuilder();
+        Path file = into.resolve(FILE);
+        AdiWriter adi = new AdiWriter(text);
+        if (!Files.exists(file)) {
+            adi.header(clock.instant());
+        }
+        List<LoggedContact> contacts = records(adi, ids);
+        try (FileChannel out = FileChannel.open(
+                file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.APPEND)) {
+            write(out, text);
+            out.force(true);
+        }
+        contacts.forEach(c -> activity().note(c.contact().call() + " copied."));
+    }
+
+    private List<LoggedContact> records(AdiWriter adi, List<Long> ids) throws IOException {
+        List<LoggedContact> contacts = new ArrayList<>(log.find(ids).values());
+        contacts.sort(Comparator.comparingLong(LoggedContact::id));
+        for (LoggedContact contact : contacts) {
+            adi.record(ContactAdif.write(contact.contact()));
+        }
+        return contacts;
     }
 
     private static void write(FileChannel out, StringBuilder text) throws IOException {
@@ -258,51 +266,8 @@ class SecondCopy extends Coupling implements SmartLifecycle {
         text.setLength(0);
     }
 
-    private List<Long> after(long id) {
-        return transaction.execute(status -> db.createNativeQuery(
-                        "select id from contact where id > :after order by id limit " + AT_ONCE, Long.class)
-                .setParameter("after", id)
-                .getResultList());
-    }
-
     private static String reason(IOException e) {
         return e instanceof NoSuchFileException ? "the folder is not there" : String.valueOf(e.getMessage());
-    }
-
-    private List<Long> due() {
-        return transaction.execute(status -> db.createNativeQuery(
-                        "select contact_id from second_copy_due order by contact_id limit " + AT_ONCE, Long.class)
-                .getResultList());
-    }
-
-    private void forget(List<Long> written) {
-        transaction.executeWithoutResult(
-                status -> db.createNativeQuery("delete from second_copy_due where contact_id = any(:ids)")
-                        .setParameter("ids", written.toArray(Long[]::new))
-                        .executeUpdate());
-    }
-
-    private void append(Path into, List<Long> ids) throws IOException {
-        StringBuilder text = new StringBuilder();
-        List<LoggedContact> contacts = new ArrayList<>(log.find(ids).values());
-        contacts.sort((a, b) -> Long.compare(a.id(), b.id()));
-        Path file = into.resolve(FILE);
-        AdiWriter adi = new AdiWriter(text);
-        if (!Files.exists(file)) {
-            adi.header(clock.instant());
-        }
-        for (LoggedContact contact : contacts) {
-            adi.record(ContactAdif.write(contact.contact()));
-        }
-        try (FileChannel out = FileChannel.open(
-                file, StandardOpenOption.CREATE, StandardOpenOption.WRITE, StandardOpenOption.APPEND)) {
-            ByteBuffer bytes = ByteBuffer.wrap(text.toString().getBytes(StandardCharsets.UTF_8));
-            while (bytes.hasRemaining()) {
-                out.write(bytes);
-            }
-            out.force(true);
-        }
-        contacts.forEach(c -> activity().note(c.contact().call() + " copied."));
     }
 
     private void become(LinkState state, @Nullable String brief, @Nullable String reason, @Nullable String fix) {
@@ -343,7 +308,7 @@ class SecondCopy extends Coupling implements SmartLifecycle {
         return status.state() == LinkState.LIVE
                 ? new Proof(
                         true,
-                        stale
+                        !uncopied.edits().isEmpty()
                                 ? "New contacts are in " + where()
                                         + "; what was edited or deleted lately follows within a minute."
                                 : "Every contact is in " + where() + ".")

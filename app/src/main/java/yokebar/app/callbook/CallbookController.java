@@ -19,6 +19,7 @@ import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.server.ResponseStatusException;
 import yokebar.app.FieldProblem;
+import yokebar.app.safety.StoresNothing;
 import yokebar.core.call.Call;
 
 /** The callbooks over HTTP. */
@@ -82,6 +83,7 @@ class CallbookController {
     }
 
     /** Asks the callbook about a call if what is known is old; waits for its answer. */
+    @StoresNothing
     @PostMapping("/find")
     Callbook.Lookup find(@RequestParam("call") String text) {
         return callbook.find(call(text));

@@ -24,6 +24,7 @@ import yokebar.app.FieldProblem;
 import yokebar.app.OnConflict;
 import yokebar.app.hookup.Hookup;
 import yokebar.app.log.LogLine;
+import yokebar.app.safety.StoresNothing;
 import yokebar.core.delivery.DeliveryState;
 
 /** The services over HTTP. */
@@ -116,6 +117,7 @@ class ServiceController {
     }
 
     /** Tries the settings. */
+    @StoresNothing
     @PostMapping("/{id}/test")
     Hookup.Proof test(@PathVariable int id) {
         return lines.coupled(id)
@@ -203,6 +205,7 @@ class ServiceController {
     }
 
     /** Tries whether an identity signs. */
+    @StoresNothing
     @PostMapping("/{id}/identities/{identityId}/test")
     Hookup.Proof testIdentity(@PathVariable int id, @PathVariable long identityId) {
         return enrolment.test(identityId);

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.safety.StoresNothing;
 
 /** Programs on the digital link over HTTP. */
 @RestController
@@ -51,12 +52,14 @@ class DigitalController {
                 link.decodesHeard(), link.nonsense(), link.latest(program, Math.max(1, Math.min(limit, MOST))));
     }
 
+    @StoresNothing
     @PostMapping("/programs/{id}/answer")
     ToldProgram answer(@PathVariable String id, @RequestBody AnswerThis what) {
         link.answer(id, what.decode());
         return new ToldProgram(true);
     }
 
+    @StoresNothing
     @PostMapping("/programs/{id}/stop")
     ToldProgram stop(@PathVariable String id) {
         link.stopTransmitting(id);

@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
+import yokebar.app.safety.StoresNothing;
 
 /** The couplings over HTTP. */
 @RestController
@@ -24,17 +25,20 @@ class HookupController {
         return hookups.all().stream().map(HookupView::of).toList();
     }
 
+    @StoresNothing
     @PostMapping("/{id}/test")
     Hookup.Proof test(@PathVariable String id) {
         return find(id).test();
     }
 
+    @StoresNothing
     @PostMapping("/{id}/connect")
     HookupView connect(@PathVariable String id) {
         hookups.want(find(id), true);
         return HookupView.of(find(id));
     }
 
+    @StoresNothing
     @PostMapping("/{id}/disconnect")
     HookupView disconnect(@PathVariable String id) {
         hookups.want(find(id), false);

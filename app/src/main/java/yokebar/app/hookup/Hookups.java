@@ -62,9 +62,14 @@ public class Hookups {
         return stored == null || stored.connected;
     }
 
-    /** Remembers the operator's wish and carries it out. */
+    /** Carries the operator's wish out and remembers it; a full disk keeps nobody from disconnecting. */
     @Transactional
     public void want(Hookup hookup, boolean connected) {
+        if (connected) {
+            hookup.connect();
+        } else {
+            hookup.disconnect();
+        }
         HookupSwitch stored = db.find(HookupSwitch.class, hookup.id());
         if (stored == null) {
             stored = new HookupSwitch();
@@ -73,10 +78,5 @@ public class Hookups {
             db.persist(stored);
         }
         stored.connected = connected;
-        if (connected) {
-            hookup.connect();
-        } else {
-            hookup.disconnect();
-        }
     }
 }

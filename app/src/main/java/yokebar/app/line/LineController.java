@@ -14,6 +14,7 @@ import yokebar.app.callbook.Callbook;
 import yokebar.app.intake.TypedContacts;
 import yokebar.app.position.Positions;
 import yokebar.app.radio.RadioTuning;
+import yokebar.app.safety.StoresNothing;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.contact.Provenance;
 import yokebar.core.contact.Source;
@@ -63,11 +64,13 @@ class LineController {
     /** @param there whether the radio reports that it is where it was sent */
     record LineTuned(boolean there) {}
 
+    @StoresNothing
     @PostMapping("/read")
     LineView read(@RequestBody LineRequest request) {
         return reading.view(checked(request));
     }
 
+    @StoresNothing
     @PostMapping("/tune")
     LineTuned tune(@RequestBody LineRequest request) {
         Line line = LineText.read(checked(request).text());

@@ -49,13 +49,12 @@ class LiveStream implements SmartLifecycle {
     /** One open page with what is still to be sent to it. */
     private static final class Page {
         private final SseEmitter emitter = new SseEmitter(NO_TIMEOUT);
+        private final BlockingQueue<LiveEvent> waiting = new LinkedBlockingQueue<>(2 * KEPT);
         private final String client;
 
         Page(String client) {
             this.client = client;
         }
-
-        private final BlockingQueue<LiveEvent> waiting = new LinkedBlockingQueue<>(2 * KEPT);
     }
 
     @Override

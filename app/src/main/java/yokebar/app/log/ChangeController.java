@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.server.ResponseStatusException;
 import yokebar.app.FieldProblem;
+import yokebar.app.safety.StoresNothing;
 
 /** Changing many contacts at once, and taking changes back, over HTTP. */
 @RestController
@@ -51,6 +52,7 @@ class ChangeController {
     }
 
     /** What an edit would do, without doing it. */
+    @StoresNothing
     @PostMapping("/preview")
     BulkChanges.Preview preview(@RequestBody BulkEdit edit) {
         return bulk.preview(chosen(edit.selection()), edit.changes());
@@ -74,6 +76,7 @@ class ChangeController {
         return bulk.undo(id);
     }
 
+    @StoresNothing
     @PostMapping("/{id}/cancel")
     Optional<ChangeView> cancel(@PathVariable long id) {
         jobs.cancel(id);

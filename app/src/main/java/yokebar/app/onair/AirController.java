@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 import yokebar.app.FieldProblem;
 import yokebar.app.feed.Feeds;
 import yokebar.app.reference.ReferenceData;
+import yokebar.app.safety.StoresNothing;
 import yokebar.core.band.Band;
 import yokebar.core.call.Call;
 import yokebar.core.onair.Audible;
@@ -66,6 +67,7 @@ class AirController {
     /** @param since the mark of what is known; null for everything */
     record LookAt(@Nullable Long positionId, FilterChoice filter, @Nullable String since) {}
 
+    @StoresNothing
     @PostMapping("/look")
     AirLook.AirNews look(@RequestBody LookAt at) {
         return look.look(at.positionId(), at.filter().filter(), at.since());
@@ -128,6 +130,7 @@ class AirController {
     /** @param answer whether the program that read it is told to answer; it transmits then */
     record GoRequest(@Nullable Long positionId, boolean answer) {}
 
+    @StoresNothing
     @PostMapping("/spots/{id}/go")
     GoThere.Went go(@PathVariable long id, @RequestBody GoRequest request) {
         return goThere.go(request.positionId(), id, request.answer());
@@ -157,6 +160,7 @@ class AirController {
         return choices.save(chosen);
     }
 
+    @StoresNothing
     @PostMapping("/choices/preview")
     AirLook.GoalPreview preview(
             @RequestBody AirChoices chosen, @RequestParam(required = false) @Nullable Long positionId) {

@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.safety.StoresNothing;
 import yokebar.links.wire.SerialPorts;
 
 /** The radios over HTTP. */
@@ -73,6 +74,7 @@ class RadioController {
         return radios.views();
     }
 
+    @StoresNothing
     @PostMapping("/{id}/tune")
     Told tune(@PathVariable long id, @RequestBody Tuning tuning) {
         radioTuning.tune(id, tuning.frequencyHz(), tuning.mode(), tuning.split());

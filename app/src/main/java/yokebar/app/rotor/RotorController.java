@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.safety.StoresNothing;
 
 /** The rotators over HTTP. */
 @RestController
@@ -52,6 +53,7 @@ class RotorController {
         return rotors.views();
     }
 
+    @StoresNothing
     @PostMapping("/{id}/point")
     List<RotorView> point(@PathVariable long id, @RequestBody Heading heading) {
         if (heading.headingDegrees() != null) {
@@ -63,6 +65,7 @@ class RotorController {
         return rotors.views();
     }
 
+    @StoresNothing
     @PostMapping("/{id}/stop")
     List<RotorView> stop(@PathVariable long id) {
         rotors.stop(id);

@@ -14,8 +14,9 @@ import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /**
- * Writes the log's file anew without its dead space when Yokebar ends and most of the file is dead, as after a large import. H2
- * makes the new file beside the old one and renames it; a kill in between leaves the old one.
+ * Gives back the dead space in the log's file: a part at a time in calm minutes, and when Yokebar ends and most of the file is
+ * dead, as after a large import, by writing it anew. H2 makes the new file beside the old one and renames it; a kill in between
+ * leaves the old one.
  */
 @Component
 public class Compaction implements SmartLifecycle {

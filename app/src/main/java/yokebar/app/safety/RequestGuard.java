@@ -10,8 +10,12 @@ import java.nio.charset.StandardCharsets;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.MediaType;
+import org.springframework.http.ProblemDetail;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
+import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Turns away requests that a page of another site makes in the operator's browser: such a page could otherwise read the log,
@@ -26,6 +30,8 @@ class RequestGuard extends OncePerRequestFilter {
             "default-src 'none'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
                     + "img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; media-src 'self' data:; "
                     + "worker-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final AllowedHosts hosts;
 
@@ -84,11 +90,11 @@ class RequestGuard extends OncePerRequestFilter {
     /** A plain sentence, for whoever looks at it. */
     static void refuse(HttpServletResponse response, int status, String sentence) throws IOException {
         response.setStatus(status);
-        response.setContentType("application/problem+json");
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatusCode.valueOf(status), sentence);
+        problem.setTitle("Not accepted");
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
         response.setCharacterEncoding(StandardCharsets.UTF_8.name());
-        response.getWriter()
-                .write("{\"status\":" + status + ",\"title\":\"Not accepted\",\"detail\":\""
-                        + sentence.replace("\"", "'") + "\"}");
+        response.getWriter().write(JSON.writeValueAsString(problem));
     }
 
     private static void refuse(HttpServletResponse response, String sentence) throws IOException {

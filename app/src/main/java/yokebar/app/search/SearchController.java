@@ -8,6 +8,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.safety.StoresNothing;
 
 /** The search for devices over HTTP; there is one at a time. */
 @RestController
@@ -27,12 +28,14 @@ class SearchController {
         return searches.view();
     }
 
+    @StoresNothing
     @PostMapping
     SearchView start(@RequestBody Where where) {
         searches.start(where.addresses() == null ? List.of() : where.addresses());
         return searches.view();
     }
 
+    @StoresNothing
     @DeleteMapping
     SearchView cancel() {
         searches.cancel();

@@ -127,6 +127,22 @@ class DamagedLogTest {
     }
 
     @Test
+    void secondCopyIsKnownWithoutTheLogAndReadBackAtTheNextStart() throws Exception {
+        Path stick = Files.createDirectory(home.resolve("stick"));
+        CopyPlace.remember(home, stick);
+        assertThat(new DamagedLog(home).secondCopy()).as("nothing in it yet").isNull();
+        Path copy = Files.writeString(stick.resolve(SecondCopy.FILE), "<CALL:6>ZP5QXA<EOR>");
+        damage();
+        new DamagedLog(home).useSecondCopy();
+        assertThat(home.resolve(StagedLog.DATABASE)).doesNotExist();
+        assertThat(keptBeside()).isTrue();
+        assertThat(home.resolve("read-back.adi")).hasSameTextualContentAs(copy);
+        Path aside = CopyPlace.setAside(copy);
+        assertThat(aside).exists();
+        assertThat(copy).doesNotExist();
+    }
+
+    @Test
     void otherFailuresAreNotTakenForADamagedLog() {
         assertThat(DamagedLog.causes(new IllegalStateException(new java.net.BindException("port in use"))))
                 .isFalse();

@@ -10,16 +10,25 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
 
 class SafetyTest extends AppTest {
     @TempDir
     private Path folder;
+
+    @Autowired
+    private UncopiedContacts uncopied;
+
+    @Autowired
+    private TransactionTemplate transaction;
 
     @AfterEach
     void asAtFirst() throws Exception {
@@ -79,7 +88,45 @@ class SafetyTest extends AppTest {
         assertThat(sendJson("POST", "/api/safety/copy/rebuild", Map.of()).statusCode())
                 .isEqualTo(200);
         assertThat(content(stick.resolve(SecondCopy.FILE))).contains("K1QAB").doesNotContain("K1QCD");
-        assertThat(jdbc.queryForObject("select copy_stale from safety", Boolean.class))
+        assertThat(count("second_copy_edit")).isZero();
+    }
+
+    @Test
+    void editThatIsNotOverWhileTheCopyIsWrittenFollowsLater() throws Exception {
+        importText(contact("K1QAB"));
+        Path stick = folder.resolve("edited");
+        put("/api/safety", Map.of("copyFolder", stick.toString()));
+        await(
+                "first copy",
+                () -> content(stick.resolve(SecondCopy.FILE)).contains("K1QAB") && count("second_copy_edit") == 0);
+        transaction.executeWithoutResult(status -> {
+            uncopied.edited();
+            assertThat(CompletableFuture.supplyAsync(() -> rebuildStatus()).join())
+                    .isEqualTo(200);
+        });
+        assertThat(count("second_copy_edit")).isEqualTo(1);
+    }
+
+    private int rebuildStatus() {
+        try {
+            return sendJson("POST", "/api/safety/copy/rebuild", Map.of()).statusCode();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Test
+    void copyThatAnotherLogWroteIsKeptBeside() throws Exception {
+        Path stick = Files.createDirectories(folder.resolve("found"));
+        Files.writeString(stick.resolve(SecondCopy.FILE), contact("W1QZZ"));
+        importText(contact("K1QAB"));
+        put("/api/safety", Map.of("copyFolder", stick.toString()));
+        await("own copy", () -> content(stick.resolve(SecondCopy.FILE)).contains("K1QAB"));
+        assertThat(content(stick.resolve(SecondCopy.FILE))).doesNotContain("W1QZZ");
+        try (Stream<Path> files = Files.list(stick)) {
+            assertThat(files.filter(file -> content(file).contains("W1QZZ"))).hasSize(1);
+        }
+        assertThat(jdbc.queryForObject("select copy_of_another_log from safety", Boolean.class))
                 .isFalse();
     }
 
