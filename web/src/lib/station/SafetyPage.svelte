@@ -8,6 +8,7 @@
     TextInput,
   } from 'carbon-components-svelte';
   import { counted, utcDate, utcMinute } from '../shared/format';
+  import KeyCopy from './KeyCopy.svelte';
   import SavedMark from '../shared/SavedMark.svelte';
   import { SafetyStore } from './safety.svelte';
 
@@ -51,9 +52,7 @@
   <h2>Backups</h2>
   <p class="muted">
     The whole station, dated and compressed: log, journeys, changes, settings, as rows that any program can
-    read. Not in it: the key of your passwords (<span class="mono">secrets.key</span>); without it they are
-    asked for again where they are used. Kept: one for each of the last days, eight weeks, two years of
-    months, and each year. They lie in
+    read. Kept: one for each of the last days, eight weeks, two years of months, and each year. They lie in
     <span class="mono">{view?.backupFolder ?? '…'}</span>.
   </p>
   <div class="switches">
@@ -122,6 +121,9 @@
   {:else if view}
     <p class="muted">There is no backup yet.</p>
   {/if}
+
+  <h2>Key of the passwords</h2>
+  <KeyCopy {safety} />
 
   <h2>Log file</h2>
   <p class="muted">

@@ -40,6 +40,20 @@ export class SafetyStore {
     });
   }
 
+  /** Seals the key of the stored passwords for backups; an empty passphrase takes it out of them. */
+  keepKey(passphrase: string): Promise<boolean> {
+    return this.saving.during('key', async () => {
+      this.view = await got(api.PUT('/api/safety/key-copy', { body: { passphrase } }));
+    });
+  }
+
+  /** Opens the key that came with the log, and restarts with it. */
+  openKey(passphrase: string): Promise<boolean> {
+    return this.saving.during('key', async () => {
+      this.view = await got(api.POST('/api/safety/key-copy/open', { body: { passphrase } }));
+    });
+  }
+
   look(name: string): Promise<void> {
     return this.#doing('Opening the backup…', async () => {
       const content = await got(api.GET('/api/safety/backups/{name}', { params: { path: { name } } }));

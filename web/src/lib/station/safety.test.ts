@@ -41,6 +41,20 @@ describe('SafetyStore', () => {
     expect(store.looked).toBeUndefined();
   });
 
+  it('seals the key with a passphrase, and says when it is too short', async () => {
+    const store = new SafetyStore();
+    server.on('PUT /api/safety/key-copy', { ...VIEW, keyCopy: 'KEPT' });
+    expect(await store.keepKey('mast lantern ferry oats')).toBe(true);
+    expect(store.view?.keyCopy).toBe('KEPT');
+    server.on(
+      'POST /api/safety/key-copy/open',
+      { detail: 'No.', fields: [{ field: 'passphrase', sentence: 'This is not the passphrase.' }] },
+      422,
+    );
+    expect(await store.openKey('oats')).toBe(false);
+    expect(store.saving.fault('key', 'passphrase')).toBe('This is not the passphrase.');
+  });
+
   it('says why a backup cannot be had', async () => {
     server.on('POST /api/safety/backups', { detail: 'No backup could be made: the disk is full.' }, 422);
     const store = new SafetyStore();

@@ -72,6 +72,9 @@ class FullDiskTest {
                 HttpResponse<String> page = HttpClient.newHttpClient()
                         .send(HttpRequest.newBuilder(yokebar.address()).build(), HttpResponse.BodyHandlers.ofString());
                 assertThat(page.statusCode()).as("the page is still served").isEqualTo(200);
+                assertThat(stopTransmitting(yokebar.address()))
+                        .as("nobody keeps a program from stopping")
+                        .isNotEqualTo(507);
                 int full = acknowledged.get();
                 Files.delete(disk.resolve("filler"));
                 Until.itIs("it goes on by itself", () -> acknowledged.get() > full + 5);
@@ -131,6 +134,17 @@ class FullDiskTest {
         } catch (IOException e) {
             // Full, as it should be.
         }
+    }
+
+    private static int stopTransmitting(URI address) throws Exception {
+        return HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(address.resolve("api/digital/programs/none/stop"))
+                                .timeout(Duration.ofSeconds(10))
+                                .POST(HttpRequest.BodyPublishers.noBody())
+                                .build(),
+                        HttpResponse.BodyHandlers.discarding())
+                .statusCode();
     }
 
     private static int health(URI address) throws Exception {

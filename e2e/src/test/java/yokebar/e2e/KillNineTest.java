@@ -130,7 +130,8 @@ class KillNineTest {
                 .toList();
     }
 
-    private static String record(int i) {
+    /** A contact of its own for each number below 6 760. */
+    static String record(int i) {
         String call = "OZ" + i % 10 + "Q" + (char) ('A' + i / 10 % 26) + (char) ('A' + i / 260);
         return "<call:6>" + call + "<qso_date:8>20260501<time_on:6>" + "%02d%02d00".formatted(i / 60 % 24, i % 60)
                 + "<freq:6>14.074<mode:3>FT8<rst_sent:3>-10<rst_rcvd:3>-12<station_callsign:6>CU9QYB<eor>";

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import yokebar.app.safety.SecretBox;
 import yokebar.app.safety.Storage;
 
 /** Second copy, backups and restoring over HTTP. */
@@ -27,6 +28,8 @@ class SafetyController {
     private final Path home;
     private final Storage storage;
     private final SecondCopy copy;
+    private final KeyCopy keyCopy;
+    private final SecretBox secrets;
 
     SafetyController(
             SafetySettings settings,
@@ -34,9 +37,13 @@ class SafetyController {
             Restore restore,
             Storage storage,
             SecondCopy copy,
+            KeyCopy keyCopy,
+            SecretBox secrets,
             @Value("${yokebar.home}") Path home) {
         this.storage = storage;
         this.copy = copy;
+        this.keyCopy = keyCopy;
+        this.secrets = secrets;
         this.settings = settings;
         this.backups = backups;
         this.restore = restore;
@@ -51,6 +58,7 @@ class SafetyController {
      * @param problem what was wrong with the last backup
      * @param logFile where Yokebar writes down what happens in it
      * @param storage whether the log can be stored
+     * @param keyCopy whether backups hold the key of the stored passwords, sealed with a passphrase
      */
     record SafetyView(
             @Nullable String copyFolder,
@@ -61,7 +69,11 @@ class SafetyController {
             List<Backups.Backup> backups,
             @Nullable String problem,
             String logFile,
-            Storage.StorageState storage) {}
+            Storage.StorageState storage,
+            KeyCopy.State keyCopy) {}
+
+    /** @param passphrase it is not stored */
+    record Passphrase(String passphrase) {}
 
     @GetMapping
     SafetyView view() {
@@ -75,7 +87,8 @@ class SafetyController {
                 backups.all(),
                 backups.problem(),
                 home.toAbsolutePath().resolve("yokebar.log").toString(),
-                storage.state());
+                storage.state(),
+                KeyCopy.state(row, secrets));
     }
 
     @PutMapping
@@ -94,6 +107,20 @@ class SafetyController {
     @PostMapping("/copy/rebuild")
     SafetyView rebuild() {
         copy.rebuild();
+        return view();
+    }
+
+    /** From now on backups hold the key of the stored passwords, sealed with this passphrase; with an empty one they don't. */
+    @PutMapping("/key-copy")
+    SafetyView keepKey(@RequestBody Passphrase body) {
+        keyCopy.keep(body.passphrase());
+        return view();
+    }
+
+    /** Opens the key that came with a log from another computer, and restarts with it. */
+    @PostMapping("/key-copy/open")
+    SafetyView openKey(@RequestBody Passphrase body) {
+        keyCopy.open(body.passphrase());
         return view();
     }
 

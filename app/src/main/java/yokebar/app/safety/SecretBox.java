@@ -1,6 +1,7 @@
 package yokebar.app.safety;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -8,7 +9,10 @@ import java.nio.file.Path;
 import java.security.GeneralSecurityException;
 import java.security.SecureRandom;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
 import javax.crypto.AEADBadTagException;
 import javax.crypto.Cipher;
 import javax.crypto.spec.GCMParameterSpec;
@@ -30,16 +34,66 @@ public class SecretBox {
     private static final Logger LOG = LoggerFactory.getLogger(SecretBox.class);
     private static final SecureRandom RANDOM = new SecureRandom();
 
-    private final SecretKeySpec key;
+    /** Keys of computers this log was on before; more than a handful are not a log's history. */
+    private static final int MAX_EARLIER = 16;
+
+    private final Path earlierFile;
+    /** The first seals; any of them opens. */
+    private volatile List<SecretKeySpec> keys;
 
     SecretBox(@Value("${yokebar.home}") Path home) throws IOException {
-        this.key = new SecretKeySpec(keyBytes(home.resolve("secrets.key")), "AES");
+        earlierFile = home.resolve("secrets-earlier.key");
+        List<SecretKeySpec> all = new ArrayList<>();
+        all.add(new SecretKeySpec(keyBytes(home.resolve("secrets.key")), "AES"));
+        if (Files.exists(earlierFile)) {
+            all.addAll(split(Files.readAllBytes(earlierFile)));
+        }
+        keys = List.copyOf(all);
+    }
+
+    private static List<SecretKeySpec> split(byte[] joined) {
+        List<SecretKeySpec> keys = new ArrayList<>();
+        for (int at = 0; at + KEY_BYTES <= joined.length && keys.size() < MAX_EARLIER; at += KEY_BYTES) {
+            keys.add(new SecretKeySpec(joined, at, KEY_BYTES, "AES"));
+        }
+        return keys;
+    }
+
+    private static byte[] join(List<SecretKeySpec> keys) {
+        ByteBuffer joined = ByteBuffer.allocate(keys.size() * KEY_BYTES);
+        keys.forEach(key -> joined.put(key.getEncoded()));
+        return joined.array();
+    }
+
+    /** All keys, sealed with a passphrase. */
+    public byte[] sealKeys(char[] passphrase) {
+        return PassphraseSeal.seal(join(keys), passphrase);
+    }
+
+    /**
+     * Adds the keys that {@link #sealKeys} sealed, here or on another computer. They open only; what is new is sealed with the
+     * key of this computer.
+     *
+     * @throws SecretLocked when they were sealed with another passphrase
+     */
+    public synchronized void addKeys(byte[] sealed, char[] passphrase) {
+        List<SecretKeySpec> all = new ArrayList<>(keys);
+        split(PassphraseSeal.open(sealed, passphrase)).stream()
+                .filter(key -> !all.contains(key))
+                .forEach(all::add);
+        List<SecretKeySpec> earlier = all.subList(1, Math.min(all.size(), 1 + MAX_EARLIER));
+        try {
+            FolderRights.writePrivately(earlierFile, join(earlier));
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        keys = List.copyOf(all);
     }
 
     public byte[] seal(byte[] secret) {
         byte[] nonce = new byte[NONCE_BYTES];
         RANDOM.nextBytes(nonce);
-        byte[] sealed = run(Cipher.ENCRYPT_MODE, nonce, secret, 0);
+        byte[] sealed = run(Cipher.ENCRYPT_MODE, keys.get(0), nonce, secret, 0);
         return ByteBuffer.allocate(NONCE_BYTES + sealed.length)
                 .put(nonce)
                 .put(sealed)
@@ -55,7 +109,15 @@ public class SecretBox {
         if (sealed.length <= NONCE_BYTES) {
             throw new SecretLocked(new IllegalArgumentException("too short"));
         }
-        return run(Cipher.DECRYPT_MODE, Arrays.copyOf(sealed, NONCE_BYTES), sealed, NONCE_BYTES);
+        SecretLocked locked = null;
+        for (SecretKeySpec key : keys) {
+            try {
+                return run(Cipher.DECRYPT_MODE, key, Arrays.copyOf(sealed, NONCE_BYTES), sealed, NONCE_BYTES);
+            } catch (SecretLocked e) {
+                locked = e;
+            }
+        }
+        throw Objects.requireNonNull(locked);
     }
 
     /** @throws SecretLocked when it was sealed with another key */
@@ -73,7 +135,7 @@ public class SecretBox {
         }
     }
 
-    private byte[] run(int direction, byte[] nonce, byte[] text, int from) {
+    private static byte[] run(int direction, SecretKeySpec key, byte[] nonce, byte[] text, int from) {
         try {
             Cipher cipher = Cipher.getInstance("AES/GCM/NoPadding");
             cipher.init(direction, key, new GCMParameterSpec(TAG_BITS, nonce));

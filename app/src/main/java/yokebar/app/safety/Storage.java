@@ -1,6 +1,7 @@
 package yokebar.app.safety;
 
 import java.io.IOException;
+import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -121,6 +122,9 @@ public class Storage implements HealthIndicator {
                         null,
                         now);
             }
+            if (!Files.isWritable(home)) {
+                throw new AccessDeniedException(home.toString());
+            }
             long free = Files.getFileStore(home).getUsableSpace();
             if (free < (before.kind() == Kind.FULL ? goAbove : stopBelow)) {
                 return new StorageState(
@@ -156,14 +160,20 @@ public class Storage implements HealthIndicator {
             return new StorageState(
                     Kind.NOT_WRITABLE,
                     "The data folder " + home + " cannot be written ("
-                            + e.getClass().getSimpleName()
+                            + reason(e)
                             + "), so nothing can be stored. Make it writable again; what arrives meanwhile waits.",
                     null,
                     now);
         }
     }
 
-    /** A file system that was remounted read-only shows it only when written to. */
+    private static String reason(IOException e) {
+        return e instanceof AccessDeniedException
+                ? "it is read-only, or its rights changed"
+                : String.valueOf(e.getMessage());
+    }
+
+    /** Some file systems show only when written to that they cannot be. */
     private void probe() throws IOException {
         Path file = home.resolve("write-test");
         Files.write(file, new byte[] {1});

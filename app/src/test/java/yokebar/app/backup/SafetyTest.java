@@ -131,6 +131,30 @@ class SafetyTest extends AppTest {
     }
 
     @Test
+    void keyTravelsInBackupsSealedWithAPassphrase() throws Exception {
+        assertThat(get("/api/safety").path("keyCopy").asString()).isEqualTo("NONE");
+        HttpResponse<String> refused = sendJson("PUT", "/api/safety/key-copy", Map.of("passphrase", "short"));
+        assertThat(refused.statusCode()).isEqualTo(422);
+        assertThat(refused.body()).contains("12 to 200 characters");
+        String words = "mast lantern ferry oats";
+        put("/api/safety/key-copy", Map.of("passphrase", words));
+        assertThat(get("/api/safety").path("keyCopy").asString()).isEqualTo("KEPT");
+        // As after a restore on another computer, whose key opens nothing of this log.
+        jdbc.update("update safety set key_copy_mark = X'00112233445566778899aabbccddeeff00112233'");
+        assertThat(get("/api/safety").path("keyCopy").asString()).isEqualTo("LOCKED");
+        HttpResponse<String> wrong =
+                sendJson("POST", "/api/safety/key-copy/open", Map.of("passphrase", "mast lantern ferry oat"));
+        assertThat(wrong.statusCode()).isEqualTo(422);
+        assertThat(wrong.body()).contains("not the passphrase");
+        assertThat(sendJson("POST", "/api/safety/key-copy/open", Map.of("passphrase", words))
+                        .statusCode())
+                .isEqualTo(200);
+        assertThat(get("/api/safety").path("keyCopy").asString()).isEqualTo("KEPT");
+        put("/api/safety/key-copy", Map.of("passphrase", ""));
+        assertThat(get("/api/safety").path("keyCopy").asString()).isEqualTo("NONE");
+    }
+
+    @Test
     void aFolderThatCannotBeIsSaidAtItsField() throws Exception {
         HttpResponse<String> refused = sendJson("PUT", "/api/safety", Map.of("copyFolder", "stick"));
         assertThat(refused.statusCode()).isEqualTo(422);

@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -44,6 +45,28 @@ class SecretBoxTest {
         assertThat(foreign.opens(sealed)).isFalse();
         assertThatThrownBy(() -> foreign.open(sealed)).isInstanceOf(SecretLocked.class);
         assertThat(foreign.opens(new byte[] {1, 2, 3})).isFalse();
+    }
+
+    @Test
+    void passphraseCarriesTheKeyToAnotherComputer(@TempDir Path other) throws IOException {
+        SecretBox box = new SecretBox(home);
+        byte[] sealed = box.seal("x");
+        byte[] copy = box.sealKeys("four words in a row".toCharArray());
+        SecretBox foreign = new SecretBox(other);
+        byte[] own = foreign.seal("y");
+        assertThatThrownBy(() -> foreign.addKeys(copy, "four words in a raw".toCharArray()))
+                .isInstanceOf(SecretLocked.class);
+        assertThat(foreign.opens(sealed)).isFalse();
+        foreign.addKeys(copy, "four words in a row".toCharArray());
+        for (SecretBox after : List.of(foreign, new SecretBox(other))) {
+            assertThat(after.openText(sealed)).isEqualTo("x");
+            assertThat(after.openText(own)).isEqualTo("y");
+            assertThat(box.opens(after.seal("z")))
+                    .as("new ones are this computer's own")
+                    .isFalse();
+        }
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(other.resolve("secrets-earlier.key"))))
+                .isEqualTo("rw-------");
     }
 
     @Test

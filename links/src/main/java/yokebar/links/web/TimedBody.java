@@ -13,7 +13,7 @@ import java.util.concurrent.TimeUnit;
  */
 final class TimedBody implements AutoCloseable {
     private final InputStream body;
-    private final CompletableFuture<Void> limit = new CompletableFuture<>();
+    private volatile boolean closed;
     private volatile boolean expired;
 
     TimedBody(InputStream body, Duration within) {
@@ -23,7 +23,7 @@ final class TimedBody implements AutoCloseable {
     }
 
     private void expire() {
-        if (limit.isDone()) {
+        if (closed) {
             return;
         }
         expired = true;
@@ -70,7 +70,7 @@ final class TimedBody implements AutoCloseable {
 
     @Override
     public void close() throws IOException {
-        limit.complete(null);
+        closed = true;
         body.close();
     }
 }
