@@ -19,6 +19,7 @@
   let port = $state(String(start()?.port ?? ''));
   let login = $state(start()?.login ?? (() => ownCall ?? '')());
   let password = $state('');
+  let clear = $state(false);
   let commands = $state(start()?.commands ?? '');
   let keepAlive = $state(String(start()?.keepAliveSeconds ?? 240));
   let skimmer = $state(start()?.skimmer ?? false);
@@ -29,7 +30,7 @@
       host,
       port: Number(port) || 0,
       login,
-      password: password === '' ? undefined : password,
+      password: clear ? '' : password === '' ? undefined : password,
       commands,
       keepAliveSeconds: Number(keepAlive) || 0,
       skimmer,
@@ -59,11 +60,15 @@
       size="sm"
       labelText="Password, if it asks for one"
       autocomplete="off"
-      placeholder={feed?.hasPassword ? 'kept; type to change it' : 'none'}
+      placeholder={clear ? 'cleared when saved' : feed?.hasPassword ? 'kept; type to change it' : 'none'}
+      disabled={clear}
       bind:value={password}
       invalid={!!fault('password')}
       invalidText={fault('password')}
     />
+    {#if feed?.hasPassword}
+      <Checkbox labelText="Clear the stored password" bind:checked={clear} />
+    {/if}
     {#if feed?.secretNotice}<p class="trouble across" role="alert">{feed.secretNotice}</p>{/if}
     <label class="across">
       <span class="bx--label">Said after each login, a line each</span>

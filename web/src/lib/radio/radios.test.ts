@@ -2,24 +2,10 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Radio } from '../api/client';
 import { FakeServer } from '../shared/fake-server';
 import { RadioStore, type RadioChoice } from './radios.svelte';
+import { sampleRadio } from './sample-radio';
 
 function radio(id: number, frequencyHz = 14_074_000): Radio {
-  return {
-    id,
-    hookup: `radio-${id}`,
-    name: `Radio ${id}`,
-    dialect: 'semicolon',
-    address: '127.0.0.1:7402',
-    bus: 0,
-    fullPowerW: 100,
-    pollEveryMs: 100,
-    lowerSidebandKeyed: false,
-    shareTransmit: false,
-    keyingLimitS: 180,
-    incidents: [],
-    programs: [],
-    now: { frequencyHz, vfo: 'A', split: false, transmitting: false },
-  };
+  return sampleRadio({ id, now: { frequencyHz, vfo: 'A', split: false, transmitting: false } });
 }
 
 /** A position as the store knows it. */

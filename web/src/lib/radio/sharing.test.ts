@@ -5,23 +5,14 @@ import type { Radio } from '../api/client';
 import { FakeServer } from '../shared/fake-server';
 import RadioSharing from './RadioSharing.svelte';
 import { RadioStore } from './radios.svelte';
+import { sampleRadio } from './sample-radio';
 
-const PETREL: Radio = {
-  id: 1,
-  hookup: 'radio-1',
+const PETREL = sampleRadio({
   name: 'Petrel 100',
-  dialect: 'semicolon',
-  address: '127.0.0.1:7402',
-  bus: 0,
-  fullPowerW: 100,
-  pollEveryMs: 100,
-  lowerSidebandKeyed: false,
   sharePort: 7380,
-  shareTransmit: false,
   keyingLimitS: 120,
   programs: [{ address: '127.0.0.1:50110', since: '2026-11-29T12:00:00Z', keys: false }],
-  incidents: [],
-};
+});
 
 describe('the sharing of a radio', () => {
   let server: FakeServer;

@@ -34,6 +34,17 @@
       trying = false;
     }
   }
+
+  async function clear() {
+    problem = undefined;
+    said = '';
+    try {
+      await lanes.change(lane.id, { clearPassword: true });
+      said = 'The stored password is cleared.';
+    } catch (e) {
+      problem = e instanceof Problem ? e : new Problem(String(e));
+    }
+  }
 </script>
 
 <form class="column-form" onsubmit={save} aria-label={`${lane.name} account`}>
@@ -59,7 +70,20 @@
     />
     {#if lane.secretNotice}<p class="trouble" role="alert">{lane.secretNotice}</p>{/if}
   {/if}
-  <Button type="submit" size="small" disabled={trying}>{trying ? 'Trying…' : 'Save and try'}</Button>
+  <p class="act">
+    <Button type="submit" size="small" disabled={trying}>{trying ? 'Trying…' : 'Save and try'}</Button>
+    {#if lane.access.secret && lane.hasPassword}
+      <Button size="small" kind="ghost" disabled={trying} on:click={() => void clear()}>Clear password</Button
+      >
+    {/if}
+  </p>
   {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
   {#if said}<p role="status">{said}</p>{/if}
 </form>
+
+<style>
+  .act {
+    display: flex;
+    gap: 8px;
+  }
+</style>

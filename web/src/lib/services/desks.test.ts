@@ -285,6 +285,14 @@ describe('the account', () => {
     );
   });
 
+  it('has its stored password cleared on request', async () => {
+    render(AccountForm, { lane: lane({}), lanes: app.lanes });
+    server.on('PUT /api/services/1', lane({}, { hasPassword: false }));
+    await press('Clear password');
+    await screen.findByText('The stored password is cleared.');
+    expect(server.sent['PUT /api/services/1']).toEqual({ clearPassword: true });
+  });
+
   it('has a key only where the service wants no name', () => {
     const access = { secret: 'API key', hint: 'From your pages.' };
     render(AccountForm, { lane: lane({}, { access }), lanes: app.lanes });

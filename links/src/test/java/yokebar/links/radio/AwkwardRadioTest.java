@@ -79,6 +79,17 @@ class AwkwardRadioTest {
         await("quick again", () -> link.status().state() == LinkState.LIVE);
     }
 
+    private void key() {
+        link.keying().press(this);
+        await("keyed", radio::transmits);
+    }
+
+    private void loseLine() throws IOException {
+        radio.accept(false);
+        radio.dropLine();
+        await("lost", () -> link.status().state() == LinkState.TROUBLE);
+    }
+
     @Test
     void oneQuestionIsOutstandingHoweverLongItTakes() {
         radio.answerAfter(400);
@@ -201,8 +212,7 @@ class AwkwardRadioTest {
     @Test
     void closingReleasesTheKey() {
         connect();
-        link.keying().press(this);
-        await("keyed", radio::transmits);
+        key();
         link.close();
         assertThat(radio.transmits()).isFalse();
     }
@@ -211,8 +221,7 @@ class AwkwardRadioTest {
     void closingReleasesTheKeyOfASlowRadioToo() {
         radio.answerAfter(300);
         connect();
-        link.keying().press(this);
-        await("keyed", radio::transmits);
+        key();
         link.close();
         await("receiving", () -> !radio.transmits());
     }
@@ -220,11 +229,8 @@ class AwkwardRadioTest {
     @Test
     void lostLineLosesTheRightToTransmitAndReceiveIsSentFirstWhenItIsBack() throws Exception {
         connect();
-        link.keying().press(this);
-        await("keyed", radio::transmits);
-        radio.accept(false);
-        radio.dropLine();
-        await("lost", () -> link.status().state() == LinkState.TROUBLE);
+        key();
+        loseLine();
         assertThat(link.keying().owner()).isNull();
         assertThat(radio.transmits()).isTrue();
         radio.forgetHeard();
@@ -238,11 +244,8 @@ class AwkwardRadioTest {
     @Test
     void closedWhileTheLineIsDownItIsStillSetToReceive() throws Exception {
         connect();
-        link.keying().press(this);
-        await("keyed", radio::transmits);
-        radio.accept(false);
-        radio.dropLine();
-        await("lost", () -> link.status().state() == LinkState.TROUBLE);
+        key();
+        loseLine();
         radio.accept(true);
         link.close();
         await("receiving", () -> !radio.transmits());
@@ -251,8 +254,7 @@ class AwkwardRadioTest {
     @Test
     void limitEndsATransmissionAndTheKeyRestsAfterwards() {
         connect(Duration.ofMillis(700));
-        link.keying().press(this);
-        await("keyed", radio::transmits);
+        key();
         await("released", () -> !radio.transmits());
         assertThat(radio.longestMs()).isBetween(200L, 1700L);
         assertThat(link.keying().takeStopped()).isSameAs(this);
@@ -264,8 +266,7 @@ class AwkwardRadioTest {
     @Test
     void receiveThatIsRefusedIsSentAgainUntilTheRadioReceives() {
         connect();
-        link.keying().press(this);
-        await("keyed", radio::transmits);
+        key();
         radio.refuse(sentence -> sentence.equals("RX"));
         link.keying().release(this);
         await("tried", () -> radio.heard().stream().filter("RX"::equals).count() >= 4);
