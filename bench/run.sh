@@ -1,8 +1,9 @@
 #!/bin/sh
-# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log sources services air.
+# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log sources services air
+# guard.
 set -eu
 cd "$(dirname "$0")/.."
-which=${*:-adi intake latency startup radio who log sources services air}
+which=${*:-adi intake latency startup radio who log sources services air guard}
 mvn -q -B install -DskipTests -pl .,core,links,standins,web,app,e2e,bench/blank-app,bench
 jars() { mvn -q -pl bench dependency:build-classpath -Dmdep.outputFile=/dev/stdout -Dmdep.includeScope=test; }
 classpath="bench/target/classes:$(jars)"
@@ -19,6 +20,7 @@ for name in $which; do
     sources) java -Xmx700m -cp "$classpath" yokebar.bench.SourceFigures | grep '^sources' ;;
     # Likewise with a log of its own of a million contacts.
     services) java -Xmx700m -cp "$classpath" yokebar.bench.ServiceFigures | grep '^services' ;;
+    guard) java -cp "$classpath" yokebar.app.safety.GuardFigures ;;
     air) java -Xmx2g -cp "$classpath" yokebar.bench.AirFigures ;;
     *)
       echo "no benchmark is called $name" >&2

@@ -351,6 +351,20 @@ class DeskTest {
         other.reload();
         assertThat(other.getByTestId("yoke-dial")).hasText("145.512\u2009500");
         other.close();
+        browserThatWasNowhereYetIsAsked();
+    }
+
+    private void browserThatWasNowhereYetIsAsked() {
+        Page third = browser.page(faults);
+        third.navigate(yokebar.address() + "#/desk");
+        Locator ask = third.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Which position"));
+        ask.getByText("Workshop").click();
+        assertThat(ask).isHidden();
+        assertThat(third.getByTestId("readout")).hasAttribute("aria-valuenow", "145512500");
+        third.reload();
+        assertThat(third.getByTestId("readout")).hasAttribute("aria-valuenow", "145512500");
+        assertThat(ask).isHidden();
+        third.close();
     }
 
     @Test

@@ -30,6 +30,7 @@ import yokebar.links.fake.FakeRadio;
 class RadioSoakTest {
     private static final int SECONDS = Integer.getInteger("yokebar.soak-seconds", 25);
     private static final int LIMIT_S = 5;
+    private static final long LEARNED_WITHIN_NANOS = Duration.ofSeconds(10).toNanos();
     private static final long[] ANSWERS_MS = {0, 0, 0, 20, 60, 300, 800};
     private static final Map<Character, String> MODES = Map.of('1', "SSB", '2', "SSB", '3', "CW", '6', "RTTY");
     private static final long[] KNOB = {1_850_000, 3_560_000, 7_010_000, 14_025_000, 21_030_000, 28_060_000};
@@ -48,6 +49,8 @@ class RadioSoakTest {
     private volatile boolean running = true;
     private volatile boolean up = true;
     private volatile long answerMs;
+    private volatile long answerMsBefore;
+    private volatile long answerSince;
 
     RadioSoakTest() throws IOException {}
 
@@ -132,7 +135,7 @@ class RadioSoakTest {
                 inLog++;
                 if (!held(one, cells)) {
                     wrong++;
-                    System.out.println("not as the radio was: " + line);
+                    System.out.println("not as the radio was: " + line + " " + ages(one, cells));
                 }
             }
         }
@@ -172,6 +175,24 @@ class RadioSoakTest {
         }
     }
 
+    /** How long before it was logged the radio was last set so, ms. */
+    private String ages(Logged one, String[] cells) {
+        synchronized (history) {
+            return "frequency " + age(one, s -> mhz(s.hz()).equals(cells[1])) + " ms, mode "
+                    + age(one, s -> s.mode().equals(cells[2])) + " ms, power "
+                    + age(one, s -> String.valueOf(s.watts()).equals(cells[3])) + " ms; answers took "
+                    + one.answerMs() + " ms";
+        }
+    }
+
+    private String age(Logged one, java.util.function.Predicate<Seen> what) {
+        return history.stream()
+                .filter(s -> s.at() <= one.acknowledged() && what.test(s))
+                .reduce((first, second) -> second)
+                .map(s -> String.valueOf((one.asked() - s.at()) / 1_000_000))
+                .orElse("never");
+    }
+
     private boolean seen(long from, long to, java.util.function.Predicate<Seen> what) {
         return history.stream().anyMatch(s -> s.at() >= from && s.at() <= to && what.test(s));
     }
@@ -196,7 +217,11 @@ class RadioSoakTest {
             Thread.sleep(150 + mine.nextInt(900));
             switch (mine.nextInt(9)) {
                 case 0 -> {
+                    answerMsBefore = System.nanoTime() - answerSince < LEARNED_WITHIN_NANOS
+                            ? Math.max(answerMs, answerMsBefore)
+                            : answerMs;
                     answerMs = ANSWERS_MS[mine.nextInt(ANSWERS_MS.length)];
+                    answerSince = System.nanoTime();
                     radio.answerAfter(answerMs);
                 }
                 case 1 -> {
@@ -233,12 +258,18 @@ class RadioSoakTest {
                 JsonNode answer = yokebar.post(
                         "api/line/log", "{\"text\":\"" + call + "\",\"typedForMs\":0,\"key\":\"soak" + i + "\"}");
                 if (answer.path("fresh").asBoolean()) {
-                    logged.put(call, new Logged(asked, System.nanoTime(), Math.max(answerMs, 20)));
+                    logged.put(call, new Logged(asked, System.nanoTime(), slowestMs()));
                 }
             } catch (IOException e) {
                 // No frequency just now, or killed: nothing was acknowledged.
             }
         }
+    }
+
+    /** A link that has learned that the radio is slow keeps what it said for longer, until it has learned otherwise. */
+    private long slowestMs() {
+        boolean learning = System.nanoTime() - answerSince < LEARNED_WITHIN_NANOS;
+        return Math.max(20, learning ? Math.max(answerMs, answerMsBefore) : answerMs);
     }
 
     private void program(int port, Random mine) throws InterruptedException {
