@@ -97,6 +97,11 @@
     margin-top: 20px;
   }
 
+  /* Above the button there is room for it. */
+  .line :global(.bx--label) {
+    white-space: nowrap;
+  }
+
   .ports {
     display: flex;
     flex-wrap: wrap;

@@ -34,7 +34,7 @@
     align-items: flex-start;
     justify-content: center;
     gap: 2px;
-    flex: 0 1 auto;
+    flex: 0 1000 auto;
     min-width: 54px;
     height: 40px;
     padding: 0 6px;
@@ -52,9 +52,9 @@
     background: var(--yb-selected);
   }
 
-  /* Trouble is read in full; the others give it room. */
+  /* Trouble is read in full while the others can give it room; the log and the clock are never covered. */
   .in-trouble {
-    flex-shrink: 0;
+    flex-shrink: 1;
     border-color: var(--yb-trouble);
   }
 
@@ -86,14 +86,18 @@
   }
 
   .name {
-    min-width: 0;
+    flex: none;
+    max-width: 100%;
     overflow: hidden;
     text-overflow: ellipsis;
   }
 
+  /* Gives way before the name does. */
   .reason {
-    color: var(--yb-trouble);
+    flex: 0 1 auto;
+    min-width: 0;
     max-width: 220px;
+    color: var(--yb-trouble);
     overflow: hidden;
     text-overflow: ellipsis;
   }

@@ -93,17 +93,9 @@
     border-top: 2px solid var(--yb-line-strong);
   }
 
-  /* Both sides take what the middle leaves; the plates give way before it does. */
+  /* All plates share what the middle leaves. */
   .side {
-    flex: 1 1 auto;
-    display: flex;
-    align-items: center;
-    gap: 4px;
-    min-width: 0;
-  }
-
-  .right {
-    justify-content: flex-end;
+    display: contents;
   }
 
   .track {

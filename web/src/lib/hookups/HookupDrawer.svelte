@@ -25,6 +25,7 @@
   /** When data last came is no news of its own; while somebody looks, it is asked for. */
   const LOOK_EVERY_MS = 2000;
   $effect(() => {
+    void app.hookups.load();
     const looking = setInterval(() => void app.hookups.load(), LOOK_EVERY_MS);
     return () => clearInterval(looking);
   });

@@ -33,77 +33,80 @@
   {#if app.hookups.problem}
     <p class="trouble" role="alert">{app.hookups.problem}</p>
   {/if}
-  <div class="sheet">
-    <div class="side">
-      <h2>Sources</h2>
-      {#each app.hookups.sources as hookup (hookup.id)}
-        {@const radio = app.radios.all.find((r) => r.hookup === hookup.id)}
-        {@const rotor = app.rotors.all.find((r) => r.hookup === hookup.id)}
-        {@const feed = app.feeds.all.find((f) => f.hookup === hookup.id)}
-        {#if radio && setUp === hookup.id}
+  <div class="room">
+    <div class="sheet">
+      <div class="side">
+        <h2>Sources</h2>
+        {#each app.hookups.sources as hookup (hookup.id)}
+          {@const radio = app.radios.all.find((r) => r.hookup === hookup.id)}
+          {@const rotor = app.rotors.all.find((r) => r.hookup === hookup.id)}
+          {@const feed = app.feeds.all.find((f) => f.hookup === hookup.id)}
+          {#if radio && setUp === hookup.id}
+            <RadioForm
+              radios={app.radios}
+              rotors={app.rotors.all}
+              search={app.search}
+              {radio}
+              onclose={() => (setUp = '')}
+            />
+          {:else if rotor && setUp === hookup.id}
+            <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (setUp = '')} />
+          {:else if feed && setUp === hookup.id}
+            <FeedForm feeds={app.feeds} {feed} onclose={() => (setUp = '')} />
+          {:else}
+            <div class="wired right">
+              <HookupCard
+                {hookup}
+                store={app.hookups}
+                onsetup={radio || rotor || feed ? () => (setUp = hookup.id) : undefined}
+              >
+                {#snippet details()}{#if radio}<RadioSharing {radio} radios={app.radios} />{/if}{/snippet}
+              </HookupCard>
+            </div>
+          {/if}
+        {/each}
+        {#if setUp === 'new-radio'}
           <RadioForm
             radios={app.radios}
             rotors={app.rotors.all}
             search={app.search}
-            {radio}
             onclose={() => (setUp = '')}
           />
-        {:else if rotor && setUp === hookup.id}
-          <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (setUp = '')} />
-        {:else if feed && setUp === hookup.id}
-          <FeedForm feeds={app.feeds} {feed} onclose={() => (setUp = '')} />
+        {:else if setUp === 'new-rotor'}
+          <RotorForm rotors={app.rotors} search={app.search} onclose={() => (setUp = '')} />
+        {:else if setUp === 'new-feed'}
+          <FeedForm feeds={app.feeds} ownCall={app.station.view?.ownCall} onclose={() => (setUp = '')} />
         {:else}
-          <div class="wired right">
-            <HookupCard
-              {hookup}
-              store={app.hookups}
-              onsetup={radio || rotor || feed ? () => (setUp = hookup.id) : undefined}
+          <div class="add">
+            <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-radio')}
+              >Radio</Button
             >
-              {#snippet details()}{#if radio}<RadioSharing {radio} radios={app.radios} />{/if}{/snippet}
-            </HookupCard>
+            <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-rotor')}
+              >Rotator</Button
+            >
+            <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-feed')}
+              >Cluster or skimmer</Button
+            >
           </div>
         {/if}
-      {/each}
-      {#if setUp === 'new-radio'}
-        <RadioForm
-          radios={app.radios}
-          rotors={app.rotors.all}
-          search={app.search}
-          onclose={() => (setUp = '')}
-        />
-      {:else if setUp === 'new-rotor'}
-        <RotorForm rotors={app.rotors} search={app.search} onclose={() => (setUp = '')} />
-      {:else if setUp === 'new-feed'}
-        <FeedForm feeds={app.feeds} ownCall={app.station.view?.ownCall} onclose={() => (setUp = '')} />
-      {:else}
-        <div class="add">
-          <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-radio')}>Radio</Button
-          >
-          <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-rotor')}
-            >Rotator</Button
-          >
-          <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-feed')}
-            >Cluster or skimmer</Button
-          >
-        </div>
-      {/if}
-    </div>
-    <a class="log" href="#/log">
-      <span class="muted">Log</span>
-      <span class="mono total">{grouped(app.latest.total)}</span>
-      <span class="muted">{counted(arriving, 'record')} in</span>
-      <span class="muted">{counted(leaving, 'contact')} out</span>
-      <span class="muted">in the last minute</span>
-    </a>
-    <div class="side">
-      <h2>Services</h2>
-      {#each app.hookups.services as hookup (hookup.id)}
-        <div class="wired left"><HookupCard {hookup} store={app.hookups} /></div>
-      {/each}
-      {#if app.hookups.clock}
-        <h2>Beside it all</h2>
-        <HookupCard hookup={app.hookups.clock} store={app.hookups} />
-      {/if}
+      </div>
+      <a class="log" href="#/log">
+        <span class="muted">Log</span>
+        <span class="mono total">{grouped(app.latest.total)}</span>
+        <span class="muted">{counted(arriving, 'record')} in</span>
+        <span class="muted">{counted(leaving, 'contact')} out</span>
+        <span class="muted">in the last minute</span>
+      </a>
+      <div class="side">
+        <h2>Services</h2>
+        {#each app.hookups.services as hookup (hookup.id)}
+          <div class="wired left"><HookupCard {hookup} store={app.hookups} /></div>
+        {/each}
+        {#if app.hookups.clock}
+          <h2>Beside it all</h2>
+          <HookupCard hookup={app.hookups.clock} store={app.hookups} />
+        {/if}
+      </div>
     </div>
   </div>
   <p class="muted below">
@@ -115,6 +118,10 @@
 <style>
   .below {
     margin-top: 24px;
+  }
+
+  .room {
+    container-type: inline-size;
   }
 
   .sheet {
@@ -152,22 +159,29 @@
     left: 100%;
   }
 
-  .wired.right:not(:first-of-type)::after {
+  .left::after {
+    right: 100%;
+  }
+
+  .wired:not(:first-of-type)::after {
     width: 32px;
   }
 
   /* From one wire down to the next. */
-  .wired.right:has(~ .wired)::before {
+  .wired:has(~ .wired)::before {
     content: '';
     position: absolute;
     top: 40px;
     bottom: -56px;
-    left: calc(100% + 32px);
     border-left: 2px solid var(--yb-line-strong);
   }
 
-  .left::after {
-    right: 100%;
+  .right::before {
+    left: calc(100% + 32px);
+  }
+
+  .left::before {
+    right: calc(100% + 32px);
   }
 
   .log {
@@ -192,13 +206,14 @@
     line-height: 40px;
   }
 
-  @media (max-width: 1080px) {
+  /* Beside an open drawer, or in a narrow window, one below the other. */
+  @container (max-width: 940px) {
     .sheet {
       grid-template-columns: 1fr;
       row-gap: 24px;
     }
 
-    .wired.right::before,
+    .wired:has(~ .wired)::before,
     .wired::after {
       display: none;
     }

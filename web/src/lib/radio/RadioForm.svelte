@@ -115,7 +115,7 @@
         helper="Empty for not sharing it"
       />
       <Field
-        label="Time limit for a transmission (s)"
+        label="Longest transmission, s"
         bind:value={keyingLimitS}
         fault={fault('keyingLimitS')}
         helper="For programs at that port, 5 to 1800"

@@ -7,10 +7,15 @@
   let passphrase = $state('');
   const kind = $derived(safety.view?.keyCopy);
 
+  /** Deriving a key from a passphrase is slow on purpose, about a second. */
+  let working = $state(false);
+
   async function send(work: (text: string) => Promise<boolean>, text: string): Promise<void> {
+    working = true;
     if (await work(text)) {
       passphrase = '';
     }
+    working = false;
   }
 </script>
 
@@ -46,12 +51,15 @@
     invalid={safety.saving.fault('key') !== ''}
     invalidText={safety.saving.fault('key', 'passphrase') || safety.saving.fault('key')}
   />
-  <Button size="small" kind="tertiary" type="submit" disabled={passphrase === ''}
-    >{kind === 'LOCKED' ? 'Open the key' : 'Seal the key'}</Button
+  <Button size="small" kind="tertiary" type="submit" disabled={working || passphrase === ''}
+    >{working ? 'Working…' : kind === 'LOCKED' ? 'Open the key' : 'Seal the key'}</Button
   >
   {#if kind === 'KEPT' || kind === 'LOCKED'}
-    <Button size="small" kind="ghost" on:click={() => void send((text) => safety.keepKey(text), '')}
-      >Remove the sealed key</Button
+    <Button
+      size="small"
+      kind="ghost"
+      disabled={working}
+      on:click={() => void send((text) => safety.keepKey(text), '')}>Remove the sealed key</Button
     >
   {/if}
 </form>
@@ -65,7 +73,7 @@
     margin-top: 8px;
   }
 
-  .key :global(button) {
-    margin-top: 24px;
+  .key > :global(button) {
+    margin-top: 20px;
   }
 </style>

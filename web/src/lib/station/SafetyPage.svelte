@@ -52,7 +52,7 @@
   <h2>Backups</h2>
   <p class="muted">
     The whole station, dated and compressed: log, journeys, changes, settings, as rows that any program can
-    read. Kept: one for each of the last days, eight weeks, two years of months, and each year. They lie in
+    read. Kept: one for each of the last days, eight weeks, two years of months, and each year. They are in
     <span class="mono">{view?.backupFolder ?? '…'}</span>.
   </p>
   <div class="switches">
@@ -127,7 +127,8 @@
 
   <h2>Log file</h2>
   <p class="muted">
-    What happens in Yokebar is written to <span class="mono">{view?.logFile ?? '…'}</span>, 30 MB at the most.
+    What happens in Yokebar is written to <span class="mono">{view?.logFile ?? '…'}</span>, 30&nbsp;MB at the
+    most.
   </p>
 
   <h2>From elsewhere</h2>
@@ -223,5 +224,9 @@
     align-items: center;
     gap: 8px;
     margin: 12px 0;
+  }
+
+  .act .muted {
+    margin: 0;
   }
 </style>

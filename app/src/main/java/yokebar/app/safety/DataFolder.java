@@ -10,6 +10,7 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.Map;
 import org.springframework.beans.factory.support.DefaultListableBeanFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.core.env.MapPropertySource;
 
@@ -41,12 +42,26 @@ public final class DataFolder {
                     .getPropertySources()
                     .addFirst(new MapPropertySource(
                             "database", Map.of("spring.datasource.password", DatabasePassword.ensure(home))));
+            // What was made since, as the log itself, is private, too.
+            context.addApplicationListener(event -> {
+                if (event instanceof ApplicationReadyEvent) {
+                    makePrivate(home);
+                }
+            });
             // The first to come is the last to go: by then nobody has the log open any more.
             DefaultListableBeanFactory beans = (DefaultListableBeanFactory) context.getBeanFactory();
             beans.registerDisposableBean("dataFolder", () -> release(channel));
         } catch (IOException e) {
             refuse("The data folder " + home + " cannot be used: " + e
                     + ". Make it writable, or name another in YOKEBAR_HOME.");
+        }
+    }
+
+    private static void makePrivate(Path home) {
+        try {
+            FolderRights.makePrivate(home);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 
