@@ -305,17 +305,20 @@ class RadiosTest extends AppTest {
         try (FakeRadio fake = new FakeRadio()) {
             long id = connected(fake);
             long asked = System.nanoTime();
-            HttpResponse<String> refused =
-                    sendJson("POST", "/api/radios/" + id + "/tune", Map.of("frequencyHz", 145_000_000));
+            HttpResponse<String> refused = tune(id, Map.of("frequencyHz", 145_000_000));
             assertThat((System.nanoTime() - asked) / 1_000_000).isLessThan(1500);
             assertThat(refused.statusCode()).isEqualTo(422);
             assertThat(refused.body()).contains("Fake refused 145.000 000 MHz.").contains("frequencyHz");
             fake.refuse(sentence -> sentence.startsWith("FT"));
-            refused = sendJson("POST", "/api/radios/" + id + "/tune", Map.of("split", true));
-            assertThat(refused.body()).contains("Fake refused split operation.");
-            refused = sendJson("POST", "/api/radios/" + id + "/tune", Map.of("frequencyHz", 240_000_000_000L));
-            assertThat(refused.body()).contains("carries frequencies up to");
+            assertThat(tune(id, Map.of("split", true)).body()).contains("Fake refused split operation.");
+            assertThat(tune(id, Map.of("frequencyHz", 240_000_000_000L)).body()).contains("carries frequencies up to");
         }
+    }
+
+    /** On a machine that is busy with something else a link may be lost and come back in between. */
+    private HttpResponse<String> tune(long id, Map<String, Object> to) throws Exception {
+        await("connected", () -> now(id).path("frequencyHz").asLong() > 0);
+        return sendJson("POST", "/api/radios/" + id + "/tune", to);
     }
 
     @Test
