@@ -8,15 +8,16 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
-import java.util.Deque;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Function;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -40,7 +41,6 @@ class RadioSoakTest {
 
     private final Random random = new Random(Long.getLong("yokebar.seed", 11));
     private final FakeRadio radio = new FakeRadio();
-    private final Deque<Seen> history = new ArrayDeque<>();
     private final Map<String, Logged> logged = new ConcurrentHashMap<>();
     private final List<Long> kills = new CopyOnWriteArrayList<>();
     private final List<Exception> faults = new CopyOnWriteArrayList<>();
@@ -53,9 +53,6 @@ class RadioSoakTest {
     private volatile long answerSince;
 
     RadioSoakTest() throws IOException {}
-
-    /** What the radio was set to. */
-    private record Seen(long at, long hz, String mode, int watts) {}
 
     /** What was logged, and when that was acknowledged; the radio may have been slow then. */
     private record Logged(long asked, long acknowledged, long answerMs) {}
@@ -71,7 +68,6 @@ class RadioSoakTest {
                             + "\",\"sharePort\":" + share + ",\"shareTransmit\":true,\"keyingLimitS\":" + LIMIT_S
                             + "}");
             List<Thread> all = new ArrayList<>();
-            all.add(thread(this::watch));
             all.add(thread(this::trouble));
             all.add(thread(() -> log(yokebar)));
             for (int i = 0; i < 3; i++) {
@@ -126,6 +122,7 @@ class RadioSoakTest {
             longestKilled = killed ? Math.max(longestKilled, one.ms()) : longestKilled;
         }
         int wrong = 0;
+        List<FakeRadio.Setting> settings = radio.settings();
         String adi = yokebar.text("/api/contacts.csv?columns=CALL,FREQ,MODE,TX_PWR");
         int inLog = 0;
         for (String line : adi.split("\r?\n")) {
@@ -133,9 +130,9 @@ class RadioSoakTest {
             Logged one = logged.get(cells[0]);
             if (one != null) {
                 inLog++;
-                if (!held(one, cells)) {
+                if (!held(settings, one, cells)) {
                     wrong++;
-                    System.out.println("not as the radio was: " + line + " " + ages(one, cells));
+                    System.out.println("not as the radio was: " + line + " " + around(settings, one));
                 }
             }
         }
@@ -160,55 +157,51 @@ class RadioSoakTest {
     }
 
     /** Whether the radio was set so while, or a moment before, the contact was logged. */
-    private boolean held(Logged one, String[] cells) {
+    private static boolean held(List<FakeRadio.Setting> settings, Logged one, String[] cells) {
         long before = one.asked() - Duration.ofMillis(2500 + 6 * one.answerMs()).toNanos();
-        synchronized (history) {
-            return seen(before, one.acknowledged(), s -> mhz(s.hz()).equals(cells[1]))
-                    && seen(before, one.acknowledged(), s -> s.mode().equals(cells[2]))
-                    && (cells[3].isEmpty()
-                            || seen(
-                                    before
-                                            - Duration.ofMillis(4000 + 12 * one.answerMs())
-                                                    .toNanos(),
-                                    one.acknowledged(),
-                                    s -> String.valueOf(s.watts()).equals(cells[3])));
+        long longBefore = before - Duration.ofMillis(4000 + 12 * one.answerMs()).toNanos();
+        return within(settings, before, one, is(cells[1], s -> mhz(s.hz())))
+                && within(settings, before, one, is(cells[2], RadioSoakTest::mode))
+                && (cells[3].isEmpty()
+                        || within(settings, longBefore, one, is(cells[3], s -> String.valueOf(s.watts()))));
+    }
+
+    private static Predicate<FakeRadio.Setting> is(String logged, Function<FakeRadio.Setting, String> part) {
+        return setting -> part.apply(setting).equals(logged);
+    }
+
+    private static String mode(FakeRadio.Setting setting) {
+        return MODES.getOrDefault(setting.mode(), "?");
+    }
+
+    /** A setting holds until the next one. */
+    private static boolean within(
+            List<FakeRadio.Setting> settings, long from, Logged one, Predicate<FakeRadio.Setting> what) {
+        for (int i = 0; i < settings.size(); i++) {
+            long until = i + 1 < settings.size() ? settings.get(i + 1).at() : Long.MAX_VALUE;
+            if (until >= from && settings.get(i).at() <= one.acknowledged() && what.test(settings.get(i))) {
+                return true;
+            }
         }
+        return false;
     }
 
-    /** How long before it was logged the radio was last set so, ms. */
-    private String ages(Logged one, String[] cells) {
-        synchronized (history) {
-            return "frequency " + age(one, s -> mhz(s.hz()).equals(cells[1])) + " ms, mode "
-                    + age(one, s -> s.mode().equals(cells[2])) + " ms, power "
-                    + age(one, s -> String.valueOf(s.watts()).equals(cells[3])) + " ms; answers took "
-                    + one.answerMs() + " ms";
-        }
-    }
-
-    private String age(Logged one, java.util.function.Predicate<Seen> what) {
-        return history.stream()
-                .filter(s -> s.at() <= one.acknowledged() && what.test(s))
-                .reduce((first, second) -> second)
-                .map(s -> String.valueOf((one.asked() - s.at()) / 1_000_000))
-                .orElse("never");
-    }
-
-    private boolean seen(long from, long to, java.util.function.Predicate<Seen> what) {
-        return history.stream().anyMatch(s -> s.at() >= from && s.at() <= to && what.test(s));
+    /** What the radio was set to around then, for whoever looks into it. */
+    private static String around(List<FakeRadio.Setting> settings, Logged one) {
+        return settings.stream()
+                .filter(s ->
+                        Math.abs(s.at() - one.asked()) < Duration.ofSeconds(15).toNanos())
+                .map(s -> (s.at() - one.asked()) / 1_000_000 + " ms: " + mhz(s.hz()) + " " + mode(s) + " " + s.watts())
+                .collect(Collectors.joining(
+                        "; ",
+                        "acknowledged after "
+                                + (one.acknowledged() - one.asked()) / 1_000_000 + " ms, answers took " + one.answerMs()
+                                + " ms; set to ",
+                        ""));
     }
 
     private static String mhz(long hz) {
         return java.math.BigDecimal.valueOf(hz, 6).stripTrailingZeros().toPlainString();
-    }
-
-    private void watch() throws InterruptedException {
-        while (running) {
-            synchronized (history) {
-                history.add(new Seen(
-                        System.nanoTime(), radio.vfoA(), MODES.getOrDefault(radio.mode(), "?"), radio.watts()));
-            }
-            Thread.sleep(15);
-        }
     }
 
     private void trouble() throws Exception {

@@ -204,6 +204,9 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         if (before != null) {
             before.stop();
         }
+        if (row.sharePort != null && row.shareTransmit) {
+            rescue.prepare();
+        }
         hookups.register(fresh.hookup());
         fresh.start(hookups.wanted(fresh.hookup().id()));
     }

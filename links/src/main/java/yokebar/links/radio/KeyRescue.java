@@ -5,6 +5,10 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.PrintStream;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
@@ -22,6 +26,7 @@ public final class KeyRescue {
     /** A radio that does not tell whether it transmits is told so long to receive. */
     private static final Duration TOLD_FOR = Duration.ofSeconds(4);
 
+    private static final Duration REHEARSAL = Duration.ofSeconds(2);
     private static final int TELL_EVERY_MS = 150;
     private static final String RECEIVES = " was left transmitting and was set to receive.";
     private static final String NOT_REACHED = " may still transmit: it could not be set to receive. Look at the radio.";
@@ -52,8 +57,38 @@ public final class KeyRescue {
     /** Returns when the orders have ended and the radios left keyed receive, or could not be reached. */
     static void run(InputStream orders, PrintStream says) throws IOException, InterruptedException {
         KeyRescue rescue = new KeyRescue(says);
+        rehearse();
         rescue.listen(orders);
         rescue.release();
+    }
+
+    /** Sets a radio that is not there to receive, so that no class is loaded for the first time when every moment counts. */
+    private static void rehearse() throws IOException {
+        try (ServerSocket nobody = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            nobody.setSoTimeout((int) REHEARSAL.toMillis());
+            RadioEndpoint endpoint = new RadioEndpoint(
+                    "semicolon", new RadioDialects.Options(0, 0), "127.0.0.1:" + nobody.getLocalPort(), null);
+            RadioLink link = link("nobody", endpoint);
+            link.start();
+            try (Socket heard = nobody.accept()) {
+                heard.setSoTimeout((int) REHEARSAL.toMillis());
+                heard.getInputStream().read();
+            } catch (SocketTimeoutException e) {
+                // Then it takes as long as it takes.
+            } finally {
+                link.close();
+            }
+        }
+    }
+
+    private static RadioLink link(String name, RadioEndpoint endpoint) {
+        return new RadioLink(
+                name,
+                endpoint.reachedAt(DIALECTS),
+                () -> endpoint.speaks(DIALECTS),
+                RadioLink.Habits.STANDARD,
+                Clock.systemUTC(),
+                RadioLink.Listeners.of(state -> {}, status -> {}));
     }
 
     private void listen(InputStream orders) throws IOException {
@@ -88,14 +123,7 @@ public final class KeyRescue {
 
     private void release(KeyedRadio radio) {
         String name = radio.name();
-        RadioEndpoint endpoint = radio.endpoint();
-        RadioLink link = new RadioLink(
-                name,
-                endpoint.reachedAt(DIALECTS),
-                () -> endpoint.speaks(DIALECTS),
-                RadioLink.Habits.STANDARD,
-                Clock.systemUTC(),
-                RadioLink.Listeners.of(state -> {}, status -> {}));
+        RadioLink link = link(name, radio.endpoint());
         try {
             link.start();
             says.println(name + (receives(link) ? RECEIVES : NOT_REACHED));

@@ -18,8 +18,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 
 /**
- * Tells {@link KeyRescue}, in a process of its own, which radios transmit. The process is started when a radio is keyed for the
- * first time, and again when it has ended. Thread-safe.
+ * Tells {@link KeyRescue}, in a process of its own, which radios transmit. The process is started when it may be needed, or when a
+ * radio is keyed, and again when it has ended. Thread-safe.
  */
 public final class KeyRescueProcess implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(KeyRescueProcess.class);
@@ -39,6 +39,19 @@ public final class KeyRescueProcess implements AutoCloseable {
     /** @param command starts a process that runs {@link KeyRescue} */
     public KeyRescueProcess(List<String> command) {
         this.command = List.copyOf(command);
+    }
+
+    /** Starts the process, so that it is there when a radio is keyed for the first time. */
+    public void prepare() {
+        tell(() -> {
+            try {
+                if (process == null || !process.isAlive()) {
+                    begin();
+                }
+            } catch (IOException e) {
+                LOG.warn("The process that sets radios to receive after a crash cannot be started", e);
+            }
+        });
     }
 
     /** A radio is about to transmit. */

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Random;
@@ -23,7 +24,15 @@ public final class FakeRadio extends FakeDevice {
         }
     }
 
+    /**
+     * What it was set to from then on.
+     *
+     * @param at ns
+     */
+    public record Setting(long at, long hz, char mode, int watts) {}
+
     private final Random random = new Random(7);
+    private final List<Setting> settings = new ArrayList<>();
     private final List<Transmission> transmissions = new CopyOnWriteArrayList<>();
     private final List<String> heard = new CopyOnWriteArrayList<>();
     private volatile long answerMs;
@@ -48,6 +57,7 @@ public final class FakeRadio extends FakeDevice {
 
     public FakeRadio(int port) throws IOException {
         super(port);
+        note();
         begin();
     }
 
@@ -107,14 +117,26 @@ public final class FakeRadio extends FakeDevice {
 
     public synchronized void turnTo(long hz) {
         vfoA = hz;
+        note();
     }
 
     public synchronized void setMode(char figure) {
         mode = figure;
+        note();
     }
 
     public synchronized void setWatts(int power) {
         watts = power;
+        note();
+    }
+
+    private void note() {
+        settings.add(new Setting(System.nanoTime(), vfoA, mode, watts));
+    }
+
+    /** All it was ever set to, in order. */
+    public synchronized List<Setting> settings() {
+        return List.copyOf(settings);
     }
 
     public synchronized void setData(boolean on) {
@@ -177,7 +199,7 @@ public final class FakeRadio extends FakeDevice {
             }
             case "MD" -> {
                 if (!rest.isEmpty()) {
-                    mode = rest.charAt(0);
+                    setMode(rest.charAt(0));
                     return "";
                 }
                 return "MD" + mode + ";";
@@ -191,7 +213,7 @@ public final class FakeRadio extends FakeDevice {
             }
             case "PC" -> {
                 if (!rest.isEmpty()) {
-                    watts = Integer.parseInt(rest);
+                    setWatts(Integer.parseInt(rest));
                     return "";
                 }
                 return String.format(Locale.ROOT, "PC%03d;", watts);
@@ -261,7 +283,7 @@ public final class FakeRadio extends FakeDevice {
             return "?;";
         }
         if (a) {
-            vfoA = hz;
+            turnTo(hz);
         } else {
             vfoB = hz;
         }
