@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.net.InetAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -45,7 +46,9 @@ class RadioSoakTest {
     private final List<Long> kills = new CopyOnWriteArrayList<>();
     private final List<Exception> faults = new CopyOnWriteArrayList<>();
     private final AtomicInteger keyed = new AtomicInteger();
-    private final AtomicInteger dropped = new AtomicInteger();
+    private final AtomicInteger hungUp = new AtomicInteger();
+    private final List<Long> dropped = new CopyOnWriteArrayList<>();
+    private long longestAfterEndMs;
     private volatile boolean running = true;
     private volatile boolean up = true;
     private volatile long answerMs;
@@ -80,12 +83,7 @@ class RadioSoakTest {
                 Thread.sleep(4000 + random.nextInt(8000));
                 up = false;
                 if (random.nextBoolean()) {
-                    // The line may be down and slow at that moment, too; a second later nothing may transmit any more.
-                    yokebar.end();
-                    Thread.sleep(1000);
-                    assertThat(radio.transmits())
-                            .as("after the end of the application")
-                            .isFalse();
+                    end(yokebar);
                 } else {
                     kills.add(System.nanoTime());
                     yokebar.kill();
@@ -113,6 +111,22 @@ class RadioSoakTest {
         }
     }
 
+    /** However slow the radio is, it receives a second after the end; each loss of its line meanwhile may cost two more. */
+    private void end(YokebarProcess yokebar) throws Exception {
+        long asked = System.nanoTime();
+        yokebar.end();
+        long ended = System.nanoTime();
+        Until.itIs("it receives after the end of the application", () -> !radio.transmits());
+        long afterMs = (System.nanoTime() - ended) / 1_000_000;
+        long drops = dropped.stream().filter(at -> at > asked).count();
+        longestAfterEndMs = Math.max(longestAfterEndMs, afterMs);
+        assertThat(afterMs)
+                .as(
+                        "ms transmitted after the end, which took %d ms, with answers in %d ms and %d losses of the line:%n%s",
+                        (ended - asked) / 1_000_000, answerMs, drops, Files.readString(yokebar.log()))
+                .isLessThanOrEqualTo(1000 + 2000 * drops);
+    }
+
     private void judge(YokebarProcess yokebar, int ends) throws Exception {
         long longest = 0;
         long longestKilled = 0;
@@ -138,6 +152,7 @@ class RadioSoakTest {
         }
         System.out.printf(
                 "soak: %d s, %d ends and kills, %d transmissions, longest %d ms (limit %d s), longest with a kill in it %d ms, "
+                        + "longest after an end %d ms, "
                         + "%d keyed, %d dropped, %d contacts, %d wrong%n",
                 SECONDS,
                 ends,
@@ -145,8 +160,9 @@ class RadioSoakTest {
                 longest,
                 LIMIT_S,
                 longestKilled,
+                longestAfterEndMs,
                 keyed.get(),
-                dropped.get(),
+                hungUp.get(),
                 inLog,
                 wrong);
         assertThat(Math.max(longest, longestKilled)).isLessThanOrEqualTo(LIMIT_S * 1000L + 1000);
@@ -224,6 +240,7 @@ class RadioSoakTest {
                 }
                 case 2 -> radio.fragment(mine.nextBoolean());
                 case 3 -> {
+                    dropped.add(System.nanoTime());
                     radio.dropLine();
                 }
                 case 4 -> {
@@ -285,7 +302,7 @@ class RadioSoakTest {
                     }
                 }
             } catch (IOException e) {
-                dropped.incrementAndGet();
+                hungUp.incrementAndGet();
             }
             Thread.sleep(100 + mine.nextInt(500));
         }
