@@ -15,6 +15,11 @@ public final class Keying {
     /** A text that the radio keys by itself is over when the radio has received for so long. */
     private static final long TEXT_ENDED_NANOS = Duration.ofSeconds(1).toNanos();
 
+    /** A line that was lost so lately may be lost again, in the very moment the limit strikes … */
+    private static final long UNSTEADY_NANOS = Duration.ofMinutes(1).toNanos();
+    /** … and needs so long to be there again. */
+    private static final long BACK_WITHIN_NANOS = Duration.ofMillis(1600).toNanos();
+
     private final long limitNanos;
     private final Runnable changed;
     private final Consumer<Boolean> leftKeyed;
@@ -25,6 +30,8 @@ public final class Keying {
     private long restUntil;
     private boolean resting;
     private boolean connected;
+    private boolean wasLost;
+    private long lostAt;
     private boolean toPress;
     private boolean toRelease;
     private boolean keyed;
@@ -157,6 +164,8 @@ public final class Keying {
         boolean had;
         synchronized (this) {
             connected = false;
+            wasLost = true;
+            lostAt = System.nanoTime();
             state = RadioState.UNKNOWN;
             had = owner != null;
             owner = null;
@@ -195,7 +204,9 @@ public final class Keying {
                     keyed = false;
                 }
             }
-            if (owner != null && now - since > Math.max(limitNanos / 2, limitNanos - aheadNanos)) {
+            boolean unsteady = wasLost && now - lostAt < UNSTEADY_NANOS;
+            long ahead = aheadNanos + (unsteady ? BACK_WITHIN_NANOS : 0);
+            if (owner != null && now - since > Math.max(limitNanos / 2, limitNanos - ahead)) {
                 stopped = owner;
                 letGo();
                 resting = true;

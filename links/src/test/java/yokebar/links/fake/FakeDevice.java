@@ -6,12 +6,24 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.atomic.AtomicLong;
 
 /** A device on a TCP port of this computer, for one connection at a time. */
 public abstract class FakeDevice implements AutoCloseable {
     private final ServerSocket server;
     private final AtomicInteger connections = new AtomicInteger();
+    /**
+     * Nobody could reach it over this line; ns.
+     *
+     * @param to when the next connection was served
+     */
+    public record Down(long from, long to) {}
+
+    private final List<Down> downs = new CopyOnWriteArrayList<>();
+    private final AtomicLong downSince = new AtomicLong();
     private volatile Socket socket;
     private volatile boolean accepts = true;
 
@@ -48,8 +60,13 @@ public abstract class FakeDevice implements AutoCloseable {
     public void dropLine() throws IOException {
         Socket open = socket;
         if (open != null) {
+            downSince.compareAndSet(0, System.nanoTime());
             open.close();
         }
+    }
+
+    public List<Down> downs() {
+        return List.copyOf(downs);
     }
 
     private void serve() {
@@ -59,6 +76,10 @@ public abstract class FakeDevice implements AutoCloseable {
                     socket = open;
                     open.setTcpNoDelay(true);
                     connections.incrementAndGet();
+                    long down = downSince.getAndSet(0);
+                    if (down != 0) {
+                        downs.add(new Down(down, System.nanoTime()));
+                    }
                     converse(open);
                 }
             } catch (IOException e) {

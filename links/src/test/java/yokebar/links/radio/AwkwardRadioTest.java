@@ -6,6 +6,7 @@ import static yokebar.links.LinkWatch.await;
 import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Objects;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
@@ -284,6 +285,20 @@ class AwkwardRadioTest {
             await("read", () -> Objects.equals(link.state().frequencyHz(), hz));
         }
         assertThat(link.status().state().works()).isTrue();
+    }
+
+    @Test
+    void lastDataIsTheLastAnswer() {
+        connect();
+        Instant first = Objects.requireNonNull(link.status().lastData());
+        await(
+                "a later answer",
+                () -> first.isBefore(Objects.requireNonNull(link.status().lastData())));
+        radio.ignore(sentence -> true);
+        Instant asked = Instant.now();
+        await("silent", () -> link.status().state() == LinkState.TROUBLE);
+        Instant last = Objects.requireNonNull(link.status().lastData());
+        assertThat(last).as("nothing came since").isBefore(asked.plusMillis(500));
     }
 
     @Test
