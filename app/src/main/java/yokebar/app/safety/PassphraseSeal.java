@@ -40,7 +40,7 @@ final class PassphraseSeal {
     /** @throws SecretLocked when it was sealed with another passphrase, or is damaged */
     static byte[] open(byte[] sealed, char[] passphrase) {
         int begins = SALT_BYTES + NONCE_BYTES;
-        if (sealed.length <= begins) {
+        if (sealed.length < begins + TAG_BITS / Byte.SIZE) {
             throw new SecretLocked(new IllegalArgumentException("too short"));
         }
         return run(

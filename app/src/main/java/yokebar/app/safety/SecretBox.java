@@ -106,7 +106,7 @@ public class SecretBox {
 
     /** @throws SecretLocked when it was sealed with another key */
     public byte[] open(byte[] sealed) {
-        if (sealed.length <= NONCE_BYTES) {
+        if (sealed.length < NONCE_BYTES + TAG_BITS / Byte.SIZE) {
             throw new SecretLocked(new IllegalArgumentException("too short"));
         }
         SecretLocked locked = null;

@@ -44,7 +44,9 @@ class SecretBoxTest {
         SecretBox foreign = new SecretBox(other);
         assertThat(foreign.opens(sealed)).isFalse();
         assertThatThrownBy(() -> foreign.open(sealed)).isInstanceOf(SecretLocked.class);
-        assertThat(foreign.opens(new byte[] {1, 2, 3})).isFalse();
+        for (int length = 0; length < 60; length++) {
+            assertThat(foreign.opens(new byte[length])).as("%d bytes", length).isFalse();
+        }
     }
 
     @Test
@@ -57,6 +59,11 @@ class SecretBoxTest {
         assertThatThrownBy(() -> foreign.addKeys(copy, "four words in a raw".toCharArray()))
                 .isInstanceOf(SecretLocked.class);
         assertThat(foreign.opens(sealed)).isFalse();
+        for (int length : new int[] {0, 28, 43, 44}) {
+            byte[] damaged = new byte[length];
+            assertThatThrownBy(() -> foreign.addKeys(damaged, "any".toCharArray()))
+                    .isInstanceOf(SecretLocked.class);
+        }
         foreign.addKeys(copy, "four words in a row".toCharArray());
         for (SecretBox after : List.of(foreign, new SecretBox(other))) {
             assertThat(after.openText(sealed)).isEqualTo("x");
