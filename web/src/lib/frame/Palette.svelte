@@ -46,7 +46,7 @@
     }}
     {onkeydown}
   />
-  <ul id="palette-actions" role="listbox" aria-label="Actions">
+  <ul id="palette-actions" role={found.length > 0 ? 'listbox' : 'group'} aria-label="Actions">
     {#each found as action, i (action.label)}
       <!-- svelte-ignore a11y_click_events_have_key_events -->
       <li id={`action-${i}`} role="option" aria-selected={i === current} onclick={() => run(i)}>

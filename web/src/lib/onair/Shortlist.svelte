@@ -39,10 +39,11 @@
       {:else}None of the {list.onAir} stations heard is needed. <a href="#/on-air/goals">Goals</a>{/if}
     </p>
   {/if}
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div
     class="rows"
     tabindex="0"
-    role="listbox"
+    role={best.length > 0 ? 'listbox' : 'group'}
     aria-label="Needed stations; arrow keys choose, Enter goes there, x strikes off"
     onpointerenter={() => list.hold(true)}
     onpointerleave={() => list.hold(false)}

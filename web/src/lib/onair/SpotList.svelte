@@ -69,10 +69,11 @@
   {#if air.waiting > 0}
     <button class="waiting" onclick={settle}>{air.waiting} new · show them</button>
   {/if}
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div
     class="scroller"
     tabindex="0"
-    role="listbox"
+    role={shown.length > 0 ? 'listbox' : 'group'}
     aria-label="Stations; arrow keys choose, Enter goes there, a answers a decode, x strikes off"
     aria-activedescendant={air.selected !== undefined ? `spot-${air.selected}` : undefined}
     bind:this={scroller}
