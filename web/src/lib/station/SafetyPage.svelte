@@ -153,7 +153,9 @@
     />
   </p>
   <p class="muted">
-    After a loss: first restore the newest backup, then read the second copy back; nothing is doubled.
+    After a loss: first restore the newest backup, then read the second copy back; nothing is doubled. A
+    restored log begins a copy of its own and keeps the one from before beside it, with its date in its name:
+    that is the one to read back.
   </p>
   <p role="status">{readBack}</p>
 </div>

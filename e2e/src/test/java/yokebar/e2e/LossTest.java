@@ -19,6 +19,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.MethodOrderer;
@@ -183,12 +185,22 @@ class LossTest {
             assertThat(dialog.getByText("holds 300 contacts")).isVisible();
             dialog.getByText("Restore and start again").click();
             assertThat(page.getByTestId("log-total")).hasText("300");
-            page.setInputFiles("input[type=file][accept*='.adi']", copy);
+            Until.itIs("the copy from before is kept", () -> keptCopy(stick) != null);
+            page.setInputFiles("input[type=file][accept*='.adi']", keptCopy(stick));
             assertThat(page.getByText("120 were missing and are in the log now"))
                     .isVisible();
             assertThat(page.getByTestId("log-total")).hasText("420");
         }
         assertThat(yokebar.text("/api/contacts.csv?columns=CALL,QSO_DATE,TIME_ON,BAND,MODE"))
                 .isEqualTo(before);
+    }
+
+    /** A log in another's place begins a copy of its own, and keeps what was there. */
+    private static @Nullable Path keptCopy(Path stick) throws IOException {
+        try (Stream<Path> files = Files.list(stick)) {
+            return files.filter(file -> file.getFileName().toString().startsWith("yokebar-second-copy-"))
+                    .findFirst()
+                    .orElse(null);
+        }
     }
 }
