@@ -93,7 +93,6 @@ public final class DamagedLog {
 
     /** Puts a backup in the log's place; the next start adds what only the second copy has. */
     void useBackup(Path backup) throws IOException {
-        readCopyBack();
         stage(backup, null);
     }
 
@@ -121,9 +120,6 @@ public final class DamagedLog {
             Path rows = work.resolve("rows.zip");
             DatabaseFile.Salvaged read = DatabaseFile.toArchive(home.resolve(StagedLog.DATABASE), rows, Instant.now());
             List<String> losses = new ArrayList<>(read.losses());
-            if (!losses.isEmpty()) {
-                readCopyBack();
-            }
             stage(rows, losses);
             return losses;
         } finally {
@@ -133,15 +129,25 @@ public final class DamagedLog {
 
     /** The next start makes an empty log. */
     void startEmpty() throws IOException {
+        ReadBack.cancel(home);
         keepDamaged();
     }
 
+    /**
+     * Builds a log and puts it in the place of the damaged one. Where it may lack something, the next start adds what the second
+     * copy has.
+     *
+     * @param losses null for a backup, which is whole but older
+     */
     private void stage(Path rows, @Nullable List<String> losses) throws IOException {
         Path work = Files.createTempDirectory(home, "rebuild");
         try {
             Path built = Files.createDirectories(work.resolve("built"));
             try (ArchiveReader archive = new ArchiveReader(rows)) {
                 new LogBuilder(built, DatabasePassword.of(home)).build(archive, losses);
+            }
+            if (losses == null || !losses.isEmpty()) {
+                readCopyBack();
             }
             keepDamaged();
             Files.move(built.resolve(StagedLog.DATABASE), home.resolve(StagedLog.DATABASE));

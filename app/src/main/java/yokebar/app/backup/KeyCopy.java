@@ -37,7 +37,7 @@ class KeyCopy {
         LOCKED
     }
 
-    static State state(SafetyRow row, SecretBox secrets) {
+    State state(SafetyRow row) {
         if (row.keyCopy == null) {
             return State.NONE;
         }

@@ -46,6 +46,11 @@ class ReadBack implements SmartLifecycle {
         Files.copy(copy, waiting(home), StandardCopyOption.REPLACE_EXISTING);
     }
 
+    /** Nothing is taken in. */
+    static void cancel(Path home) throws IOException {
+        Files.deleteIfExists(waiting(home));
+    }
+
     @Override
     public void start() {
         if (Files.exists(waiting(home))) {

@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
-import yokebar.app.safety.SecretBox;
 import yokebar.app.safety.Storage;
 
 /** Second copy, backups and restoring over HTTP. */
@@ -29,7 +28,6 @@ class SafetyController {
     private final Storage storage;
     private final SecondCopy copy;
     private final KeyCopy keyCopy;
-    private final SecretBox secrets;
 
     SafetyController(
             SafetySettings settings,
@@ -38,12 +36,10 @@ class SafetyController {
             Storage storage,
             SecondCopy copy,
             KeyCopy keyCopy,
-            SecretBox secrets,
             @Value("${yokebar.home}") Path home) {
         this.storage = storage;
         this.copy = copy;
         this.keyCopy = keyCopy;
-        this.secrets = secrets;
         this.settings = settings;
         this.backups = backups;
         this.restore = restore;
@@ -88,7 +84,7 @@ class SafetyController {
                 backups.problem(),
                 home.toAbsolutePath().resolve("yokebar.log").toString(),
                 storage.state(),
-                KeyCopy.state(row, secrets));
+                keyCopy.state(row));
     }
 
     @PutMapping

@@ -50,10 +50,11 @@ class SafetySettings {
         return db.find(SafetyRow.class, SafetyRow.ID);
     }
 
-    /** The file in the folder of the second copy is this log's own from now on. */
+    /** The second copy in this folder is this log's own from now on; another folder may have been chosen meanwhile. */
     @Transactional
-    public void copyIsOwn() {
-        db.find(SafetyRow.class, SafetyRow.ID).copyOfAnotherLog = false;
+    public void copyIsOwn(Path folder) {
+        SafetyRow row = db.find(SafetyRow.class, SafetyRow.ID);
+        row.copyOfAnotherLog &= !folder.toString().equals(row.copyFolder);
     }
 
     Path backupFolder() {

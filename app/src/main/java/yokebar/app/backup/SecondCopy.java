@@ -65,7 +65,6 @@ class SecondCopy extends Coupling implements SmartLifecycle {
     private volatile LinkStatus status;
     private volatile @Nullable Path folder;
     private volatile boolean connected;
-    private volatile boolean ofAnotherLog = true;
     /** Somebody asked for a new copy: it does not wait until nothing is edited for a while. */
     private volatile boolean atOnce;
 
@@ -148,9 +147,8 @@ class SecondCopy extends Coupling implements SmartLifecycle {
     }
 
     private void readFolder() {
-        SafetyRow row = settings.row();
-        folder = row.copyFolder == null ? null : Path.of(row.copyFolder);
-        ofAnotherLog = row.copyOfAnotherLog;
+        String chosen = settings.row().copyFolder;
+        folder = chosen == null ? null : Path.of(chosen);
         CopyPlace.remember(home, folder);
     }
 
@@ -165,7 +163,7 @@ class SecondCopy extends Coupling implements SmartLifecycle {
             if (!Files.isDirectory(into)) {
                 throw new IOException("the folder is not there");
             }
-            if (ofAnotherLog) {
+            if (settings.row().copyOfAnotherLog) {
                 beginIn(into);
             }
             List<Long> due = uncopied.due();
@@ -203,8 +201,7 @@ class SecondCopy extends Coupling implements SmartLifecycle {
         }
         uncopied.edited();
         atOnce = true;
-        settings.copyIsOwn();
-        ofAnotherLog = false;
+        settings.copyIsOwn(into);
     }
 
     /** The whole log in a file beside the copy, which then takes its place: at no moment is there less than before. */

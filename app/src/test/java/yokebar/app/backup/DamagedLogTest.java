@@ -1,7 +1,9 @@
 package yokebar.app.backup;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -140,6 +142,21 @@ class DamagedLogTest {
         Path aside = CopyPlace.setAside(copy);
         assertThat(aside).exists();
         assertThat(copy).doesNotExist();
+    }
+
+    @Test
+    void backupThatCannotBeUsedAndAnEmptyLogLeaveNothingToBeReadBack() throws Exception {
+        Path stick = Files.createDirectory(home.resolve("stick"));
+        CopyPlace.remember(home, stick);
+        Files.writeString(stick.resolve(SecondCopy.FILE), "<CALL:6>ZP5QXA<EOR>");
+        Path broken = Files.writeString(home.resolve("broken.zip"), "not whole");
+        DamagedLog log = new DamagedLog(home);
+        assertThatThrownBy(() -> log.useBackup(broken)).isInstanceOf(IOException.class);
+        assertThat(home.resolve("read-back.adi")).doesNotExist();
+        assertThat(home.resolve(StagedLog.DATABASE)).as("nothing was changed").exists();
+        ReadBack.atNextStart(home, stick.resolve(SecondCopy.FILE));
+        log.startEmpty();
+        assertThat(home.resolve("read-back.adi")).doesNotExist();
     }
 
     @Test

@@ -16,6 +16,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
@@ -29,6 +30,15 @@ class SafetyTest extends AppTest {
 
     @Autowired
     private TransactionTemplate transaction;
+
+    @Autowired
+    private ReadBack readBack;
+
+    @Autowired
+    private SafetySettings settings;
+
+    @Value("${yokebar.home}")
+    private Path home;
 
     @AfterEach
     void asAtFirst() throws Exception {
@@ -126,8 +136,38 @@ class SafetyTest extends AppTest {
         try (Stream<Path> files = Files.list(stick)) {
             assertThat(files.filter(file -> content(file).contains("W1QZZ"))).hasSize(1);
         }
-        assertThat(jdbc.queryForObject("select copy_of_another_log from safety", Boolean.class))
-                .isFalse();
+        assertThat(copyOfAnotherLog()).isFalse();
+    }
+
+    @Test
+    void copyThatWaitsBesideTheLogIsReadBackAtTheStartOnce() throws Exception {
+        importText(contact("K1QAB"));
+        Path copy = folder.resolve("copy.adi");
+        Files.writeString(copy, "<EOH>" + contact("K1QAB") + contact("ZP5QXA") + contact("no call"));
+        ReadBack.atNextStart(home, copy);
+        readBack.start();
+        await("it is in", () -> !Files.exists(home.resolve("read-back.adi")));
+        readBack.stop();
+        assertThat(jdbc.queryForList("select call_sign from contact order by call_sign", String.class))
+                .containsExactly("K1QAB", "ZP5QXA");
+        assertThat(copy).as("the copy itself is left alone").exists();
+    }
+
+    @Test
+    void folderChosenMeanwhileIsNotTakenForOwn() throws Exception {
+        Path first = folder.resolve("first");
+        put("/api/safety", Map.of("copyFolder", first.toString()));
+        await("own", () -> !copyOfAnotherLog());
+        put("/api/safety", Map.of("copyFolder", ""));
+        jdbc.update("update safety set copy_folder = ?, copy_of_another_log = true", folder.toString());
+        settings.copyIsOwn(first);
+        assertThat(copyOfAnotherLog()).isTrue();
+        settings.copyIsOwn(folder);
+        assertThat(copyOfAnotherLog()).isFalse();
+    }
+
+    private boolean copyOfAnotherLog() {
+        return Boolean.TRUE.equals(jdbc.queryForObject("select copy_of_another_log from safety", Boolean.class));
     }
 
     @Test
