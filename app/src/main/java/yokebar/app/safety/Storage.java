@@ -125,7 +125,8 @@ public class Storage implements HealthIndicator {
             if (!Files.isWritable(home)) {
                 throw new AccessDeniedException(home.toString());
             }
-            long free = Files.getFileStore(home).getUsableSpace();
+            // Asked once a second: a file store would read the list of all that is mounted each time.
+            long free = home.toFile().getUsableSpace();
             if (free < (before.kind() == Kind.FULL ? goAbove : stopBelow)) {
                 return new StorageState(
                         Kind.FULL,
