@@ -227,7 +227,7 @@ export class AppState {
     const spot = this.air.spots.find((s) => s.id === id) ?? this.shortlist.spots.find((s) => s.id === id);
     const list = this.view === 'desk' ? this.shortlist : this.air;
     if (spot && !answer) {
-      this.line.type(`${spot.call.toLowerCase()} `);
+      this.line.fill(`${spot.call.toLowerCase()} `);
       this.lineOpen = true;
     }
     await list.go(id, answer);

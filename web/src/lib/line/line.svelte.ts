@@ -1,9 +1,11 @@
 import type { Memory } from '../position/positions.svelte';
-import { api, got, Problem, type LineLogged, type LineView } from '../api/client';
-import { memory as browserMemory } from '../shared/memory';
+import { api, got, Problem, type LineAnswer, type LineView } from '../api/client';
+import { memory as browserMemory, tabMemory } from '../shared/memory';
 
 const MOST_RECALLED = 50;
 const STICKING_KEY = 'yokebar-sticking';
+const DRAFT_KEY = 'yokebar-line';
+const MAX_OPEN = 20;
 
 /** The fields an operator may fill in instead of typing freely, by the name the line knows them by. */
 export const LINE_FIELDS = [
@@ -27,7 +29,7 @@ export const LINE_FIELDS = [
 /** What the line asks of the server; tests stand one in. */
 export interface LineServer {
   read(body: LineBody): Promise<LineView>;
-  log(body: LineBody): Promise<LineLogged>;
+  log(body: LineBody): Promise<LineAnswer>;
   tune(body: LineBody): Promise<{ there?: boolean }>;
 }
 
@@ -37,6 +39,8 @@ export interface LineBody {
   typedForMs: number;
   sticking?: Record<string, string>;
   key?: string;
+  /** The answer to a question: the contact of the log that it is, or 0 for another one. */
+  sameAs?: number;
 }
 
 const server: LineServer = {
@@ -45,31 +49,55 @@ const server: LineServer = {
   tune: (body) => got(api.POST('/api/line/tune', { body })),
 };
 
-/** What came of a line that was sent off. */
-export interface Outcome {
+/** The last line that was logged. */
+export interface Logged {
   text: string;
   sentence: string;
-  good: boolean;
-  contactId?: number;
+  contactId: number;
   changeId?: number;
+}
+
+/** A line that was sent off and still wants the operator: it was refused, or there is a question about it. */
+export interface OpenLine {
+  key: string;
+  text: string;
+  sentence: string;
+  body: LineBody;
+  firstTyped: number;
+  /** The contact of the log that it may be; undefined when it was refused. */
+  sameAs?: number;
+}
+
+/** What a tab keeps of its line. */
+interface Draft {
+  text: string;
+  aside: string[];
+  open: { text: string; sentence: string }[];
 }
 
 /**
  * The contact line. While it is typed the server says what it means; Enter sends it off and the line is free for the next at
- * once. What was sent off is carried out in order, so that a contact typed behind a change of frequency is logged there.
+ * once. What was sent off is carried out in order, so that a contact typed behind a change of frequency is logged there. Each
+ * keeps its own outcome: one that was refused stays in sight until it is dealt with. Nothing typed is lost when the page is
+ * loaded again.
  */
 export class LineStore {
   text = $state('');
   view = $state.raw<LineView | undefined>(undefined);
   /** The text the view is of. */
   readText = $state('');
-  outcome = $state.raw<Outcome | undefined>(undefined);
+  outcome = $state.raw<Logged | undefined>(undefined);
+  /** The oldest first. */
+  open = $state.raw<OpenLine[]>([]);
+  /** Lines that made room for a station that was chosen; the newest first. */
+  aside = $state.raw<string[]>([]);
   /** Lines on their way. */
   underWay = $state(0);
   sticking = $state.raw<Record<string, string>>({});
 
   #server: LineServer;
   #memory: Memory;
+  #tab: Memory;
   #position: () => number | undefined;
   #firstTyped = 0;
   #reading = false;
@@ -78,12 +106,21 @@ export class LineStore {
   #past: string[] = [];
   #recalled = -1;
   #cleared = '';
+  /** The station that filled the line, while nothing was typed behind it. */
+  #filled = '';
 
-  constructor(position: () => number | undefined, on: LineServer = server, memory: Memory = browserMemory) {
+  constructor(
+    position: () => number | undefined,
+    on: LineServer = server,
+    memory: Memory = browserMemory,
+    tab: Memory = tabMemory,
+  ) {
     this.#position = position;
     this.#server = on;
     this.#memory = memory;
+    this.#tab = tab;
     this.sticking = JSON.parse(memory.getItem(STICKING_KEY) ?? '{}') as Record<string, string>;
+    this.#bringBack();
   }
 
   type(text: string): void {
@@ -92,7 +129,33 @@ export class LineStore {
     }
     this.text = text;
     this.#recalled = -1;
+    this.#keep();
     void this.#read();
+  }
+
+  /** Fills the line with a station that was chosen; what is being typed is set aside, {@link recall} brings it back. */
+  fill(text: string): void {
+    const typed = this.text.trim();
+    if (typed !== '' && typed !== this.#filled) {
+      this.aside = [typed, ...this.aside.filter((t) => t !== typed)].slice(0, MAX_OPEN);
+    }
+    this.#filled = text.trim();
+    this.type(text);
+  }
+
+  /** Puts what a piece could be otherwise in its place: of the piece at the cursor, else of the last that is in doubt. */
+  settle(cursor: number): boolean {
+    const doubtful = (this.view?.tokens ?? []).filter((token) => token.otherwise);
+    const token =
+      doubtful.find((t) => t.from <= cursor && cursor <= t.until) ?? doubtful[doubtful.length - 1];
+    if (!token?.otherwise || this.readText !== this.text) {
+      return false;
+    }
+    const from = this.text.lastIndexOf(' ', token.from) + 1;
+    const space = this.text.indexOf(' ', token.until);
+    const until = space < 0 ? this.text.length : space;
+    this.type(this.text.slice(0, from) + token.otherwise + this.text.slice(until));
+    return true;
   }
 
   /** Empties the line; {@link restore} brings it back. */
@@ -104,6 +167,7 @@ export class LineStore {
     this.readText = '';
     this.view = undefined;
     this.outcome = undefined;
+    this.#keep();
   }
 
   /** Brings back what was cleared last. */
@@ -116,12 +180,38 @@ export class LineStore {
     return true;
   }
 
-  /** Brings back a line sent off before: the last, then those before it. */
+  /** Brings back a line: one that was set aside, then those sent off before, the last first. */
   recall(step: 1 | -1): void {
+    const [waiting, ...others] = this.aside;
+    if (step === 1 && waiting !== undefined) {
+      this.aside = others;
+      this.#filled = '';
+      this.type(waiting);
+      return;
+    }
     const next = Math.max(-1, Math.min(this.#past.length - 1, this.#recalled + step));
     const text = next < 0 ? '' : (this.#past[next] ?? '');
+    this.dismiss(this.open.find((o) => o.text === text && o.sameAs === undefined));
     this.type(text);
     this.#recalled = next;
+  }
+
+  /** Takes a line that was refused back to be corrected; what is being typed is set aside. */
+  correct(line: OpenLine): void {
+    this.dismiss(line);
+    this.fill(line.text);
+    this.#firstTyped = line.firstTyped;
+  }
+
+  dismiss(line: OpenLine | undefined): void {
+    this.open = this.open.filter((o) => o !== line);
+    this.#keep();
+  }
+
+  /** Answers the question about a line. */
+  answer(line: OpenLine, same: boolean): Promise<void> {
+    this.dismiss(line);
+    return this.#send({ ...line.body, sameAs: same ? line.sameAs : 0 }, line.firstTyped);
   }
 
   /** Keeps a field's value for the contacts to come, or no longer. */
@@ -133,19 +223,37 @@ export class LineStore {
     void this.#read();
   }
 
-  /** Sends the line off: to the log, or to the radio if it says only where to tune to. */
-  enter(): Promise<void> {
+  /**
+   * Sends the line off: to the log, or to the radio if it says only where to tune to. A line that is known to be wrong stays.
+   *
+   * @returns whether it went, once it is through
+   */
+  async enter(): Promise<boolean> {
     const text = this.text.trim();
-    if (text === '') {
-      return this.#queue;
+    if (text === '' || this.#wrong()) {
+      await this.#queue;
+      return false;
     }
     const body = { ...this.#body(text), key: crypto.randomUUID() };
     const firstTyped = this.#firstTyped;
     this.#past = [text, ...this.#past.filter((t) => t !== text)].slice(0, MOST_RECALLED);
     this.#recalled = -1;
     this.#cleared = '';
+    this.#filled = '';
     this.text = '';
     this.view = undefined;
+    this.#keep();
+    await this.#send(body, firstTyped);
+    return true;
+  }
+
+  /** While other lines are under way the radio may still come to where this one is right. */
+  #wrong(): boolean {
+    const current = this.readText === this.text && this.underWay === 0;
+    return current && this.view !== undefined && !this.view.tunes && this.view.problems.length > 0;
+  }
+
+  #send(body: LineBody, firstTyped: number): Promise<void> {
     this.underWay++;
     this.#queue = this.#queue.then(() => this.#carryOut(body, firstTyped)).finally(() => this.underWay--);
     return this.#queue;
@@ -157,29 +265,55 @@ export class LineStore {
       const view = await this.#server.read(now());
       if (view.tunes) {
         const { there } = await this.#server.tune(now());
-        this.outcome = there
-          ? undefined
-          : { text: body.text, sentence: 'The radio was told, but does not report it yet.', good: false };
+        if (!there) {
+          this.#leaveOpen(body, firstTyped, 'The radio has not reported that frequency yet.');
+        }
       } else {
-        const logged = await this.#server.log(now());
-        this.outcome = {
-          text: body.text,
-          sentence: logged.sentence,
-          good: true,
-          contactId: logged.contactId,
-          changeId: logged.changeId,
-        };
+        const { logged, question } = await this.#server.log(now());
+        if (question) {
+          this.#leaveOpen(body, firstTyped, question.sentence, question.contactId);
+        } else if (logged) {
+          const { sentence, contactId, changeId } = logged;
+          this.outcome = { text: body.text, sentence, contactId, changeId };
+        }
       }
     } catch (e) {
-      const sentence = e instanceof Problem ? e.message : String(e);
-      this.outcome = { text: body.text, sentence, good: false };
-      if (this.text === '') {
-        this.text = body.text;
-        this.#firstTyped = firstTyped;
-        void this.#read();
-      }
+      this.#leaveOpen(body, firstTyped, e instanceof Problem ? e.message : String(e));
     }
     this.refresh();
+  }
+
+  #leaveOpen(body: LineBody, firstTyped: number, sentence: string, sameAs?: number): void {
+    const line = { key: body.key ?? body.text, text: body.text, sentence, body, firstTyped, sameAs };
+    this.open = [...this.open, line].slice(-MAX_OPEN);
+    this.#keep();
+  }
+
+  #keep(): void {
+    const draft: Draft = {
+      text: this.text,
+      aside: this.aside,
+      open: this.open.map(({ text, sentence }) => ({ text, sentence })),
+    };
+    this.#tab.setItem(DRAFT_KEY, JSON.stringify(draft));
+  }
+
+  #bringBack(): void {
+    const draft = JSON.parse(this.#tab.getItem(DRAFT_KEY) ?? 'null') as Draft | null;
+    if (!draft) {
+      return;
+    }
+    this.aside = draft.aside;
+    this.open = draft.open.map(({ text, sentence }) => ({
+      key: crypto.randomUUID(),
+      text,
+      sentence,
+      body: { text, typedForMs: 0 },
+      firstTyped: performance.now(),
+    }));
+    if (draft.text !== '') {
+      this.type(draft.text);
+    }
   }
 
   /** The radio or the log is different now, so the line may mean something else. */

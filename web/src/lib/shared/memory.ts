@@ -27,3 +27,22 @@ export const memory = {
     }
   },
 };
+
+/** What this tab of a browser remembers when the page is loaded again; other tabs have their own. */
+export const tabMemory = {
+  getItem(key: string): string | null {
+    try {
+      return sessionStorage.getItem(key);
+    } catch {
+      return null;
+    }
+  },
+
+  setItem(key: string, value: string): void {
+    try {
+      sessionStorage.setItem(key, value);
+    } catch {
+      // Not remembered.
+    }
+  },
+};

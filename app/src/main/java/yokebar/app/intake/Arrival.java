@@ -26,6 +26,7 @@ record Arrival(
      * What else is known of a record that was typed here.
      *
      * @param told which field was typed, and which came from elsewhere
+     * @param sameAs the contact of the log that the operator says it is, 0 for none of them; null when nobody was asked
      */
-    record Typed(@Nullable Long placeId, Provenance told) {}
+    record Typed(@Nullable Long placeId, Provenance told, @Nullable Long sameAs) {}
 }

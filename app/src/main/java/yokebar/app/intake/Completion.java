@@ -25,9 +25,9 @@ import yokebar.core.radio.RadioCompletion;
 
 /**
  * Completes the records of contacts that programs send: from the radio those made just now, and from the position at that
- * radio those of the same day's operating. A record that is sent again gets what it got the first time, though the radio has moved on: else it would become
- * another contact. Older records, and those from files, get nothing but the
- * station's own call: who operated then, from where and with which event call, nobody knows.
+ * radio those of the same day's operating. A record that is sent again gets what it got the first time, though the radio has
+ * moved on: else it would become another contact. Older records, and those from files, get nothing but the station's own call
+ * and what the other station's call says of where it is: who operated then, from where and with which event call, nobody knows.
  */
 @Component
 class Completion {
@@ -120,15 +120,27 @@ class Completion {
     private Completed complete(
             ArrivalPath path, Arrival arrival, @Nullable Call ownCall, Map<Optional<Long>, ContactSetting> settings) {
         Provenance told = Provenance.of(path.source());
-        Completed given = ofSource(new Completed(arrival.fields(), ownCall, told, null, null), path.options());
+        Call said = ownCallIn(arrival.fields());
+        Completed given = ofSource(
+                new Completed(arrival.fields(), said == null ? ownCall : said, told, null, null), path.options());
         boolean today =
                 path.source().program() && RadioCompletion.madeWithin(ONE_SITTING, arrival.fields(), clock.instant());
         Long radioId = path.options().radioId() != null
                 ? path.options().radioId()
                 : radios.onlyOne().orElse(null);
-        Completed made = today ? madeToday(arrival.raw(), given, radioId, settings) : given;
+        Completed made = today ? madeToday(arrival.raw(), given, said, radioId, settings) : given;
         Completed known = path.options().lookUp() ? lookedUp(made) : made;
-        return path.source().program() ? placed(channelled(known)) : known;
+        return placed(path.source().program() ? channelled(known) : known);
+    }
+
+    /** Where a record names no station call, ADIF takes its operator's for that, and else its owner's. */
+    private static @Nullable Call ownCallIn(AdifFields fields) {
+        if (fields.get("STATION_CALLSIGN") != null) {
+            return null;
+        }
+        String operator = fields.get("OPERATOR");
+        String said = operator != null ? operator : fields.get("OWNER_CALLSIGN");
+        return said == null ? null : Call.read(said);
     }
 
     /** What the operator said of all records of a source. */
@@ -186,7 +198,11 @@ class Completion {
     }
 
     private synchronized Completed madeToday(
-            String raw, Completed record, @Nullable Long sourceRadio, Map<Optional<Long>, ContactSetting> settings) {
+            String raw,
+            Completed record,
+            @Nullable Call said,
+            @Nullable Long sourceRadio,
+            Map<Optional<Long>, ContactSetting> settings) {
         Made made = before.get(raw);
         if (made == null) {
             RadioCompletion.Completed onRadio = RadioCompletion.madeWithin(JUST_NOW, record.fields(), clock.instant())
@@ -203,7 +219,7 @@ class Completion {
             before.put(raw, made);
         }
         ContactSetting setting = made.setting();
-        return record.by(setting.ownCall(), made.notice())
+        return record.by(said != null ? said : setting.ownCall(), made.notice())
                 .with(made.byRadio(), Source.RADIO, record.placeId())
                 .with(
                         setting.fields(),

@@ -132,7 +132,7 @@ class Intake {
     }
 
     private List<Outcome> decideAndStore(ArrivalPath path, List<Arrival> arrivals, Runnable alongside) {
-        IntakeBatch batch = decide(path, arrivals, readings -> List.of());
+        IntakeBatch batch = decide(path, arrivals, readings -> List.of(), journal);
         List<Outcome> outcomes = batch.store(log, changes);
         List<JournalEntry> entries = new ArrayList<>(arrivals.size());
         for (int i = 0; i < arrivals.size(); i++) {
@@ -148,8 +148,13 @@ class Intake {
      * Decides on records in the light of the log, within the running transaction, without storing anything.
      *
      * @param others finds further contacts that the records could be
+     * @param records tells of records that came before
      */
-    IntakeBatch decide(ArrivalPath path, List<Arrival> arrivals, Function<List<Reading>, List<LoggedContact>> others) {
+    IntakeBatch decide(
+            ArrivalPath path,
+            List<Arrival> arrivals,
+            Function<List<Reading>, List<LoggedContact>> others,
+            IntakeBatch.KnownRecords records) {
         List<Completion.Completed> completed = completion.complete(path, arrivals);
         List<Reading> readings = new ArrayList<>(arrivals.size());
         for (int i = 0; i < arrivals.size(); i++) {
@@ -158,7 +163,7 @@ class Intake {
         }
         List<LoggedContact> candidates = new ArrayList<>(candidates(readings));
         candidates.addAll(others.apply(readings));
-        IntakeBatch batch = new IntakeBatch(path, candidates, joined(readings), journal::gave);
+        IntakeBatch batch = new IntakeBatch(path, candidates, joined(readings), records);
         for (int i = 0; i < arrivals.size(); i++) {
             batch.decide(arrivals.get(i), readings.get(i), completed.get(i));
         }
@@ -232,7 +237,7 @@ class Intake {
         JournalEntry entry = new JournalEntry();
         entry.arrivedAt = arrival.arrivedAt();
         entry.source = path.sourceId();
-        entry.sender = JournalEntry.shortened(arrival.sender(), 80);
+        entry.sender = JournalEntry.shortened(arrival.sender(), JournalEntry.MOST_SENDER_CHARACTERS);
         entry.raw = JournalEntry.bytes(arrival.raw());
         entry.decision = outcome.decision();
         entry.sentence = JournalEntry.shortened(outcome.sentence(), 2000);

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -41,7 +42,7 @@ final class IntakeBatch {
 
     private @Nullable Long changeId;
     private final List<Verdict> verdicts = new ArrayList<>();
-    private final List<String> arrived = new ArrayList<>();
+    private final List<Arrival> arrived = new ArrayList<>();
     private final KnownRecords records;
 
     private final ArrivalPath path;
@@ -67,6 +68,9 @@ final class IntakeBatch {
     interface KnownRecords {
         /** Whether a contact got this very text before. */
         boolean gave(long contactNumber, String raw);
+
+        /** Whether a contact got a record from this sender by this source before. */
+        boolean came(long contactNumber, String sourceId, String sender);
     }
 
     /**
@@ -75,7 +79,7 @@ final class IntakeBatch {
      */
     void decide(Arrival arrival, @Nullable Reading reading, Completion.Completed completed) {
         verdicts.add(verdict(arrival, reading, completed));
-        arrived.add(arrival.raw());
+        arrived.add(arrival);
     }
 
     private Verdict verdict(Arrival arrival, @Nullable Reading reading, Completion.Completed completed) {
@@ -100,6 +104,14 @@ final class IntakeBatch {
     /** What would be new. */
     Collection<LoggedContact> fresh() {
         return added.values();
+    }
+
+    /** The contacts of the log that the records are of. */
+    Set<Long> matched() {
+        return verdicts.stream()
+                .map(Verdict::contactNumber)
+                .filter(id -> id > 0)
+                .collect(Collectors.toSet());
     }
 
     /** What would become of the records; nothing of it is stored. */
@@ -159,7 +171,8 @@ final class IntakeBatch {
 
     private Verdict place(Arrival arrival, Reading.Readable readable, Completion.Completed completed) {
         Contact contact = readable.contact();
-        LoggedContact match = match(arrival, contact);
+        Match found = match(arrival, contact);
+        LoggedContact match = found == null ? null : found.contact();
         if (match == null) {
             LoggedContact fresh = new LoggedContact(-1 - added.size(), contact, completed.told());
             added.put(fresh.id(), fresh);
@@ -175,7 +188,8 @@ final class IntakeBatch {
             return new Verdict(
                     Decision.DUPLICATE, named(contact) + " is already in the log and stays as it is.", match.id());
         }
-        Merge.Result merged = Merge.merge(match, atItsPlace(match, contact), completed.told());
+        Merge.Result merged =
+                Merge.merge(match, found.joined() ? Rebuild.at(match.contact(), contact) : contact, completed.told());
         boolean nothingNew = merged.changed().isEmpty()
                 || merged.corrected().containsAll(merged.changed()) && seen(match.id(), arrival.raw());
         if (nothingNew) {
@@ -195,26 +209,54 @@ final class IntakeBatch {
                 match.id());
     }
 
-    private @Nullable LoggedContact match(Arrival arrival, Contact contact) {
-        List<LoggedContact> same = known.getOrDefault(contact.call().text(), List.of()).stream()
-                .filter(other -> SameContact.same(contact, other.contact()))
+    /** @param joined whether the operator joined it with one that the record is of: it may say another call, time or band */
+    private record Match(LoggedContact contact, boolean joined) {}
+
+    private @Nullable Match match(Arrival arrival, Contact contact) {
+        List<LoggedContact> others = known.getOrDefault(contact.call().text(), List.of());
+        if (arrival.typed() != null && arrival.typed().sameAs() != null) {
+            long chosen = arrival.typed().sameAs();
+            return others.stream()
+                    .filter(other -> other.id() == chosen)
+                    .findFirst()
+                    .map(other -> new Match(other, false))
+                    .orElse(null);
+        }
+        List<LoggedContact> same = others.stream()
+                .filter(other -> same(arrival, contact, other.id(), other.contact()))
                 .toList();
-        if (same.size() > 1) {
-            // Contacts the operator took apart may lie close together; a record that came before goes where it went
-            // then.
-            LoggedContact before = same.stream()
-                    .filter(other -> seen(other.id(), arrival.raw()))
+        if (same.isEmpty()) {
+            return joined.stream()
+                    .filter(other -> same(arrival, contact, other.contact().id(), other.identity()))
+                    .map(other -> new Match(current(other.contact()), true))
                     .findFirst()
                     .orElse(null);
-            return before != null ? before : SameContact.find(contact, same).orElse(null);
         }
-        return same.isEmpty()
-                ? joined.stream()
-                        .filter(other -> SameContact.same(contact, other.identity()))
-                        .map(other -> current(other.contact()))
+        // Contacts the operator took apart may lie close together; a record that came before goes where it went then.
+        LoggedContact before = same.size() == 1
+                ? same.get(0)
+                : same.stream()
+                        .filter(other -> seen(other.id(), arrival.raw()))
                         .findFirst()
-                        .orElse(null)
-                : same.get(0);
+                        .orElseGet(() -> SameContact.nearest(contact, same).orElseThrow());
+        return new Match(before, false);
+    }
+
+    /** The stricter rule first: whether both came by one path need be asked only when it makes a difference. */
+    private boolean same(Arrival arrival, Contact contact, long otherId, Contact other) {
+        return SameContact.same(contact, other, SameContact.Paths.SAME)
+                || SameContact.same(contact, other, SameContact.Paths.DIFFERENT)
+                        && !cameFrom(arrival.sender(), otherId);
+    }
+
+    private boolean cameFrom(String sender, long contactNumber) {
+        for (int i = 0; i < verdicts.size(); i++) {
+            if (verdicts.get(i).contactNumber() == contactNumber
+                    && arrived.get(i).sender().equals(sender)) {
+                return true;
+            }
+        }
+        return !added.containsKey(contactNumber) && records.came(contactNumber, path.sourceId(), sender);
     }
 
     private LoggedContact current(LoggedContact contact) {
@@ -227,16 +269,11 @@ final class IntakeBatch {
                 });
     }
 
-    /** A record of what was joined says another call, time or band than the contact it is part of. */
-    private static Contact atItsPlace(LoggedContact match, Contact contact) {
-        return SameContact.same(contact, match.contact()) ? contact : Rebuild.at(match.contact(), contact);
-    }
-
     /** An old record sent late takes no later correction back. */
     private boolean seen(long contactNumber, String raw) {
         for (int i = 0; i < verdicts.size(); i++) {
             if (verdicts.get(i).contactNumber() == contactNumber
-                    && arrived.get(i).equals(raw)) {
+                    && arrived.get(i).raw().equals(raw)) {
                 return true;
             }
         }

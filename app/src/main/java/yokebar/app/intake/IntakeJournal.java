@@ -17,7 +17,7 @@ import yokebar.app.log.JourneyStep;
 
 /** Reads the journal. */
 @Service
-class IntakeJournal implements JourneySource {
+class IntakeJournal implements IntakeBatch.KnownRecords, JourneySource {
     private static final Map<Decision, JourneyStep.Kind> KINDS = Map.of(
             Decision.ADDED, JourneyStep.Kind.ARRIVED,
             Decision.MERGED, JourneyStep.Kind.MERGED,
@@ -187,12 +187,26 @@ class IntakeJournal implements JourneySource {
                 .orElse("by " + source);
     }
 
-    /** Whether a contact got this very text before. */
+    @Override
     @Transactional(propagation = Propagation.MANDATORY)
     public boolean gave(long contactId, String raw) {
         return !db.createQuery("select 1 from JournalEntry where contactId = :id and raw = :raw", Integer.class)
                 .setParameter("id", contactId)
                 .setParameter("raw", JournalEntry.bytes(raw))
+                .setMaxResults(1)
+                .getResultList()
+                .isEmpty();
+    }
+
+    @Override
+    @Transactional(propagation = Propagation.MANDATORY)
+    public boolean came(long contactId, String sourceId, String sender) {
+        return !db.createQuery(
+                        "select 1 from JournalEntry where contactId = :id and source = :source and sender = :sender",
+                        Integer.class)
+                .setParameter("id", contactId)
+                .setParameter("source", sourceId)
+                .setParameter("sender", JournalEntry.shortened(sender, JournalEntry.MOST_SENDER_CHARACTERS))
                 .setMaxResults(1)
                 .getResultList()
                 .isEmpty();

@@ -44,6 +44,8 @@ class JournalEntry {
         return shortened(raw, Arrivals.MOST_RECORD_CHARACTERS).getBytes(StandardCharsets.UTF_8);
     }
 
+    static final int MOST_SENDER_CHARACTERS = 80;
+
     static String shortened(String text, int longest) {
         return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";
     }

@@ -17,13 +17,16 @@ import yokebar.core.contact.Reading;
 /** Decides on records as the intake would, without storing anything. */
 @Service
 class Trial {
-    private static final Set<String> COMPARED = Set.of("RST_SENT", "RST_RCVD");
+    private static final Set<String> COMPARED =
+            Set.of("RST_SENT", "RST_RCVD", "STX", "SRX", "STX_STRING", "SRX_STRING");
 
     private final Intake intake;
+    private final IntakeJournal journal;
     private final TransactionTemplate transaction;
 
-    Trial(Intake intake, PlatformTransactionManager transactions) {
+    Trial(Intake intake, IntakeJournal journal, PlatformTransactionManager transactions) {
         this.intake = intake;
+        this.journal = journal;
         this.transaction = new TransactionTemplate(transactions);
         transaction.setReadOnly(true);
     }
@@ -33,9 +36,10 @@ class Trial {
     }
 
     /** One log; what an earlier batch of it would bring into the log counts as being there. */
-    final class Session {
+    final class Session implements IntakeBatch.KnownRecords {
         private final ArrivalPath path;
         private final Map<String, List<LoggedContact>> brought = new HashMap<>();
+        private final Set<Long> matched = new HashSet<>();
         private long next = Long.MIN_VALUE;
 
         private Session(ArrivalPath path) {
@@ -44,7 +48,7 @@ class Trial {
 
         List<Outcome> decide(List<Arrival> arrivals) {
             return transaction.execute(status -> {
-                IntakeBatch batch = intake.decide(path, arrivals, this::earlier);
+                IntakeBatch batch = intake.decide(path, arrivals, this::earlier, this);
                 for (LoggedContact fresh : batch.fresh()) {
                     Contact contact = fresh.contact();
                     // What decides whether another record is the same contact; the rest would only fill the memory.
@@ -52,8 +56,22 @@ class Trial {
                     brought.computeIfAbsent(contact.call().text(), call -> new ArrayList<>(1))
                             .add(new LoggedContact(next++, contact.with(compared), fresh.provenance()));
                 }
+                matched.addAll(batch.matched());
                 return batch.foreseen();
             });
+        }
+
+        @Override
+        public boolean gave(long contactNumber, String raw) {
+            return journal.gave(contactNumber, raw);
+        }
+
+        /** What an earlier batch would bring, or bring something to, came from this very log. */
+        @Override
+        public boolean came(long contactNumber, String sourceId, String sender) {
+            return contactNumber < 0
+                    || matched.contains(contactNumber)
+                    || journal.came(contactNumber, sourceId, sender);
         }
 
         private List<LoggedContact> earlier(List<Reading> readings) {

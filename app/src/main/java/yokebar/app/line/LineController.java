@@ -1,5 +1,7 @@
 package yokebar.app.line;
 
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -28,6 +30,8 @@ import yokebar.core.line.Token;
 class LineController {
     private static final int LONGEST_LINE = 1000;
     private static final int MOST_REMEMBERED = 200;
+    private static final DateTimeFormatter MINUTE =
+            DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneOffset.UTC);
 
     private final LineReading reading;
     private final TypedContacts contacts;
@@ -35,11 +39,11 @@ class LineController {
     private final Positions positions;
     private final RadioTuning tuning;
     /** What was logged lately, for pages that did not get the answer and try again. */
-    private final Map<String, LineLogged> logged = new LinkedHashMap<>() {
+    private final Map<String, LineAnswer> logged = new LinkedHashMap<>() {
         private static final long serialVersionUID = 1L;
 
         @Override
-        protected boolean removeEldestEntry(Map.Entry<String, LineLogged> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<String, LineAnswer> eldest) {
             return size() > MOST_REMEMBERED;
         }
     };
@@ -61,6 +65,20 @@ class LineController {
      */
     record LineLogged(long contactId, String call, boolean fresh, String sentence, @Nullable Long changeId) {}
 
+    /**
+     * The log has a contact with that station a few minutes earlier or later: is it the one that was typed?
+     *
+     * @param contactId the one in the log
+     */
+    record SameQuestion(long contactId, String sentence) {}
+
+    /**
+     * Either what became of a line, or a question to be answered before it is logged.
+     *
+     * @param question answered by the same request with {@code sameAs}
+     */
+    record LineAnswer(@Nullable LineLogged logged, @Nullable SameQuestion question) {}
+
     /** @param there whether the radio reports that it is where it was sent */
     record LineTuned(boolean there) {}
 
@@ -79,23 +97,25 @@ class LineController {
     }
 
     @PostMapping("/log")
-    LineLogged log(@RequestBody LineRequest request) {
+    LineAnswer log(@RequestBody LineRequest request) {
         String key = request.key();
         if (key == null || key.isBlank()) {
             throw new FieldProblem("key", "A line to be logged needs a key of its own.");
         }
         synchronized (logged) {
-            LineLogged before = logged.get(key);
+            LineAnswer before = logged.get(key);
             if (before != null) {
                 return before;
             }
-            LineLogged now = store(checked(request));
-            logged.put(key, now);
+            LineAnswer now = store(checked(request));
+            if (now.logged() != null) {
+                logged.put(key, now);
+            }
             return now;
         }
     }
 
-    private LineLogged store(LineRequest request) {
+    private LineAnswer store(LineRequest request) {
         LineReading.Known known = reading.read(request);
         if (!known.draft().problems().isEmpty()) {
             throw new FieldProblem(known.draft().problems().stream()
@@ -106,19 +126,41 @@ class LineController {
         if (known.setting().ownCall() != null && record.get("STATION_CALLSIGN") == null) {
             record = record.with("STATION_CALLSIGN", known.setting().ownCall().text());
         }
+        SameQuestion question = question(request, known, record);
+        if (question != null) {
+            return new LineAnswer(null, question);
+        }
         Callbook.Completed completed = callbook.complete(record);
         TypedContacts.Logged typed = contacts.log(
                 completed.record(),
                 "contact line",
                 request.text(),
                 known.setting().placeId(),
-                told(known, record, completed.added()));
-        return new LineLogged(
-                typed.contactId(),
-                String.valueOf(record.get("CALL")),
-                typed.fresh(),
-                typed.sentence(),
-                typed.changeId());
+                told(known, record, completed.added()),
+                request.sameAs());
+        return new LineAnswer(
+                new LineLogged(
+                        typed.contactId(),
+                        String.valueOf(record.get("CALL")),
+                        typed.fresh(),
+                        typed.sentence(),
+                        typed.changeId()),
+                null);
+    }
+
+    /** A time typed from memory or paper may be off, so whether it is the same contact is for the operator to say. */
+    private @Nullable SameQuestion question(LineRequest request, LineReading.Known known, AdifFields record) {
+        if (request.sameAs() != null
+                || known.line().start() == null
+                || !known.draft().late()) {
+            return null;
+        }
+        return contacts.likely(record)
+                .map(other -> new SameQuestion(
+                        other.id(),
+                        "Same contact as " + other.contact().call() + " at "
+                                + MINUTE.format(other.contact().start()) + " UTC?"))
+                .orElse(null);
     }
 
     private static Provenance told(LineReading.Known known, AdifFields record, List<String> byCallbook) {

@@ -88,7 +88,8 @@ class ChangeController {
         if (selection.ids() != null) {
             all = selection.ids().stream().mapToLong(Long::longValue).distinct();
         } else if (selection.search() != null) {
-            all = search.ask(index -> Query.of(selection.search()).in(index).ids());
+            all = search.ask(
+                    index -> Query.of(selection.search()).demanded(index).ids());
         } else {
             all = LongStream.empty();
         }

@@ -25,6 +25,7 @@ import yokebar.core.adif.AdxWriter;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.exchange.CsvCell;
+import yokebar.core.log.LogIndex;
 
 /** The whole log, or what a search found in the order it is looked at, as a file; streamed, however long it is. */
 @RestController
@@ -32,6 +33,9 @@ class ExportController {
     private static final int AT_ONCE = 1000;
     /** How many contacts will come, so that whoever receives them can say how far it is. */
     private static final String COUNT_HEADER = "X-Contacts";
+
+    private static final String USUAL_COLUMNS =
+            "QSO_DATE,TIME_ON,CALL,BAND,FREQ,MODE,SUBMODE,RST_SENT,RST_RCVD,NAME,QTH," + "COUNTRY,GRIDSQUARE,COMMENT";
 
     private final ContactLog log;
     private final LogSearch search;
@@ -59,7 +63,7 @@ class ExportController {
         long[] ids = ids(new Query(whole, query.sort(), query.descending()).oldestFirst());
         Writer out = begin(response, "text/plain", "contacts.adi", ids.length);
         AdiWriter adi = new AdiWriter(out);
-        adi.header(clock.instant());
+        adi.header(clock.instant(), search.ask(LogIndex::fields));
         write(ids, adi::record);
         out.flush();
     }
@@ -69,15 +73,18 @@ class ExportController {
         long[] ids = ids(query.oldestFirst());
         Writer out = begin(response, "application/xml", "contacts.adx", ids.length);
         AdxWriter adx = new AdxWriter(out);
-        adx.header(clock.instant());
+        adx.header(clock.instant(), search.ask(LogIndex::fields));
         write(ids, adx::record);
         adx.end();
         out.flush();
     }
 
-    /** @param columns ADIF names */
+    /** @param columns ADIF names; those of the log's usual columns when left out */
     @GetMapping(value = "/api/contacts.csv", produces = "text/csv;charset=UTF-8")
-    void csv(@ParameterObject Query query, @RequestParam List<String> columns, HttpServletResponse response)
+    void csv(
+            @ParameterObject Query query,
+            @RequestParam(defaultValue = USUAL_COLUMNS) List<String> columns,
+            HttpServletResponse response)
             throws IOException, XMLStreamException {
         long[] ids = ids(query);
         Writer out = begin(response, "text/csv", "contacts.csv", ids.length);
@@ -96,7 +103,10 @@ class ExportController {
 
     /** A page made to be printed by the browser. */
     @GetMapping(value = "/api/log/print", produces = "text/html;charset=UTF-8")
-    void print(@ParameterObject Query query, @RequestParam List<String> columns, HttpServletResponse response)
+    void print(
+            @ParameterObject Query query,
+            @RequestParam(defaultValue = USUAL_COLUMNS) List<String> columns,
+            HttpServletResponse response)
             throws IOException, XMLStreamException {
         long[] ids = ids(query);
         response.setContentType("text/html;charset=UTF-8");
@@ -124,7 +134,7 @@ class ExportController {
     }
 
     private long[] ids(Query query) {
-        return search.ask(index -> query.in(index).ids().toArray());
+        return search.ask(index -> query.demanded(index).ids().toArray());
     }
 
     private static Writer begin(HttpServletResponse response, String type, String name, int contacts)

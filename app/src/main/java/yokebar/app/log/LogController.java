@@ -91,18 +91,17 @@ class LogController {
             Found found = query.in(index);
             Integer place = anchor == null ? null : boxed(index.placeOf(found, anchor));
             return new Page(
-                    found.ids(from, Math.max(0, Math.min(limit, MOST_ROWS))), found.size(), index.size(), place);
+                    found.ids(from, Math.max(0, Math.min(limit, MOST_ROWS))),
+                    found.size(),
+                    index.size(),
+                    place,
+                    query.read(index).problems());
         });
         return new LogRows(
-                lines(page.ids(), columns),
-                from,
-                page.found(),
-                page.total(),
-                page.anchorPlace(),
-                query.read().problems());
+                lines(page.ids(), columns), from, page.found(), page.total(), page.anchorPlace(), page.problems());
     }
 
-    private record Page(long[] ids, int found, int total, @Nullable Integer anchorPlace) {}
+    private record Page(long[] ids, int found, int total, @Nullable Integer anchorPlace, List<String> problems) {}
 
     /** The numbers of what a search found, from a place on. */
     @GetMapping("/ids")
@@ -115,10 +114,10 @@ class LogController {
 
     @GetMapping("/facets")
     Facets facets(@ParameterObject Query query) {
-        Search asked = query.read();
         List<String> fields = new ArrayList<>(FACETS);
         fields.addAll(search.marks().values());
         return search.ask(index -> {
+            Search asked = query.read(index);
             Map<String, List<ValueCount>> counts = index.facets(asked, fields);
             List<Facet> facets = new ArrayList<>();
             counts.forEach((field, values) -> facets.add(new Facet(
@@ -160,8 +159,8 @@ class LogController {
 
     @GetMapping("/statistics")
     Statistics statistics(@ParameterObject Query query) {
-        Search asked = query.read();
         return search.ask(index -> {
+            Search asked = query.read(index);
             StartTally starts = new StartTally();
             index.forEachStart(asked, starts::count);
             return new Statistics(

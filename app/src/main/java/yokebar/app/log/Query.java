@@ -28,13 +28,26 @@ record Query(@Nullable String search, @Nullable String sort, @Nullable Boolean d
         return new Query(search, sort, descending != null && descending);
     }
 
-    /** @throws FieldProblem when it is longer than anybody types */
-    Search read() {
+    /** @throws FieldProblem when it is longer than the limit */
+    Search read(LogIndex index) {
         String text = search == null ? "" : search;
         if (text.length() > LONGEST_SEARCH) {
             throw new FieldProblem("search", "A search has at most " + LONGEST_SEARCH + " characters.");
         }
-        return SearchText.read(text);
+        return SearchText.read(text, index::hasField);
+    }
+
+    /**
+     * What it finds, for a change, a deletion or an export.
+     *
+     * @throws FieldProblem when a word of it cannot be understood
+     */
+    Found demanded(LogIndex index) {
+        Search read = read(index);
+        if (!read.problems().isEmpty()) {
+            throw new FieldProblem("search", String.join(" ", read.problems()));
+        }
+        return index.search(read, order());
     }
 
     Order order() {
@@ -44,6 +57,6 @@ record Query(@Nullable String search, @Nullable String sort, @Nullable Boolean d
     }
 
     Found in(LogIndex index) {
-        return index.search(read(), order());
+        return index.search(read(index), order());
     }
 }

@@ -162,7 +162,8 @@ class Air implements FeedLine.Ear {
                 spot.comment(),
                 spot.snrDb(),
                 spot.callingCq(),
-                spot.at());
+                spot.at(),
+                spot.on());
     }
 
     @EventListener

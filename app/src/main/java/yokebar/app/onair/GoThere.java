@@ -85,9 +85,12 @@ class GoThere {
 
     private boolean tuned(@Nullable Long positionId, Audible audible, List<String> done) {
         Heard heard = audible.heard();
-        OptionalLong listens = audible.group() == ModeGroup.DIGITAL
-                ? OptionalLong.empty()
-                : Split.listensAt(heard.frequencyHz(), heard.comment());
+        // Programs for the other digital modes see to their own split.
+        boolean tunedByHand = audible.group() != ModeGroup.DIGITAL
+                || heard.mode() != null && heard.mode().name().equals("RTTY");
+        OptionalLong listens = tunedByHand
+                ? Split.listensAt(heard.frequencyHz(), heard.comment(), audible.group() != ModeGroup.PHONE)
+                : OptionalLong.empty();
         try {
             boolean there = tuning.goTo(
                     positions.radioOf(positionId).orElse(null),

@@ -7,6 +7,8 @@ import java.sql.Statement;
 import javax.sql.DataSource;
 import org.h2.engine.SessionLocal;
 import org.h2.jdbc.JdbcConnection;
+import org.h2.mvstore.FileStore;
+import org.h2.mvstore.MVStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -107,26 +109,35 @@ public class Compaction implements SmartLifecycle {
         if (!running) {
             return;
         }
-        try (Connection connection = database.getConnection();
-                Statement statement = connection.createStatement()) {
-            long written = info(statement, "FILE_WRITE");
+        try (Connection connection = database.getConnection()) {
+            if (!(connection.unwrap(JdbcConnection.class).getSession() instanceof SessionLocal session)) {
+                return;
+            }
+            // Asked directly: a query for these figures would have all of them worked out, every few seconds.
+            MVStore store = session.getDatabase().getStore().getMvStore();
+            FileStore<?> file = store.getFileStore();
+            long written = file.getWriteCount();
             boolean calm = writtenBefore >= 0 && written - writtenBefore <= FEW_WRITES;
             writtenBefore = written;
-            if (calm && info(statement, "FILE_SIZE") >= LARGE_BYTES && livePercent(statement) < HALF_DEAD_PERCENT) {
-                long before = info(statement, "FILE_SIZE");
-                compact(connection);
-                statement.execute("checkpoint");
-                LOG.debug("The log's file went from {} to {} kB", before >> 10, info(statement, "FILE_SIZE") >> 10);
-                writtenBefore = info(statement, "FILE_WRITE");
+            if (calm && file.size() >= LARGE_BYTES && livePercent(store, file) < HALF_DEAD_PERCENT) {
+                long before = file.size();
+                store.compact(TARGET_PERCENT, AT_ONCE_BYTES);
+                checkpoint(connection);
+                LOG.debug("The log's file went from {} to {} kB", before >> 10, file.size() >> 10);
+                writtenBefore = file.getWriteCount();
             }
         } catch (SQLException e) {
             LOG.debug("The log's file was not made smaller", e);
         }
     }
 
-    private static void compact(Connection connection) throws SQLException {
-        if (connection.unwrap(JdbcConnection.class).getSession() instanceof SessionLocal session) {
-            session.getDatabase().getStore().getMvStore().compact(TARGET_PERCENT, AT_ONCE_BYTES);
+    private static long livePercent(MVStore store, FileStore<?> file) {
+        return (long) store.getFillRate() * file.getChunksFillRate() / 100;
+    }
+
+    private static void checkpoint(Connection connection) throws SQLException {
+        try (Statement statement = connection.createStatement()) {
+            statement.execute("checkpoint");
         }
     }
 

@@ -33,9 +33,11 @@ public final class AdiScanner {
     /** The longest value accepted, in bytes. */
     public static final int MOST_FIELD_BYTES = 1 << 20;
 
-    private static final int MOST_TAG_BYTES = 80;
+    private static final int MOST_TAG_BYTES = OddName.MOST_BYTES + 20;
     /** Kept free behind the text, so that it can be looked at eight bytes at a time up to its end. */
     private static final int SPARE_BYTES = 16;
+
+    private static final boolean[] BOTH = {true, false};
 
     private static final Charset FALLBACK = Charset.forName("windows-1252");
 
@@ -189,6 +191,10 @@ public final class AdiScanner {
         if (i == nameStart + 8) {
             i = Bytes.nameEnd(bytes, i, end);
         }
+        if (i < end && bytes[i] == ' ') {
+            i = endOfNameWithBlanks(i, end);
+            nameHead = Bytes.first(eight, i - nameStart);
+        }
         if (i >= end || bytes[i] <= ' ') {
             return null;
         }
@@ -205,6 +211,25 @@ public final class AdiScanner {
             return readValue(i + 3, bytes[i + 1] - '0');
         }
         return readLongTag(i, end);
+    }
+
+    /**
+     * Names of user-defined fields may hold blanks.
+     *
+     * @return the place of the colon behind it, or the end when this is no tag but a comment in angle brackets
+     */
+    private int endOfNameWithBlanks(int blank, int end) {
+        byte[] bytes = buffer;
+        int i = blank;
+        while (i < end && bytes[i] != ':') {
+            boolean control = bytes[i] >= 0 && bytes[i] < ' ';
+            if (control || bytes[i] == '<' || bytes[i] == '>') {
+                return end;
+            }
+            i++;
+        }
+        boolean blankAtAnEnd = blank == nameStart || i < end && bytes[i - 1] == ' ';
+        return blankAtAnEnd ? end : i;
     }
 
     /** Reads on behind the colon of a tag, whatever its length and type. */
@@ -271,15 +296,21 @@ public final class AdiScanner {
             return Token.END_OF_TEXT;
         }
         position = valueStart + valueLength;
+        while (valueLength > 0 && buffer[valueStart + valueLength - 1] == 0) {
+            valueLength--;
+        }
         return Token.FIELD;
     }
 
     private void repairLength(int declared) throws IOException {
         if (!ascii && !blankUpToTag(valueStart + valueLength)) {
-            int asCharacters = bytesOfCharacters(declared);
-            if (asCharacters >= 0 && blankUpToTag(valueStart + asCharacters)) {
-                valueLength = asCharacters;
-                return;
+            // Programs that count characters mostly count UTF-16 units: one outside the basic plane is two.
+            for (boolean utf16 : BOTH) {
+                int asCharacters = bytesOfCharacters(declared, utf16);
+                if (asCharacters >= 0 && blankUpToTag(valueStart + asCharacters)) {
+                    valueLength = asCharacters;
+                    return;
+                }
             }
         }
         int swallowed = swallowedTag();
@@ -293,7 +324,7 @@ public final class AdiScanner {
     }
 
     /** How many bytes the given number of UTF-8 characters takes from the value's start, or -1 if it is not UTF-8. */
-    private int bytesOfCharacters(int characters) throws IOException {
+    private int bytesOfCharacters(int characters, boolean utf16) throws IOException {
         int shift = valueStart - position;
         int nameShift = nameStart - position;
         ensure(shift + characters * 4 + 8);
@@ -309,8 +340,7 @@ public final class AdiScanner {
             if (size == 0) {
                 return -1;
             }
-            // Programs that count characters mostly count UTF-16 units: one outside the basic plane is two.
-            if (size == 4) {
+            if (utf16 && size == 4) {
                 n++;
             }
             i += size;

@@ -5,8 +5,13 @@ import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.Collection;
+import java.util.List;
 
-/** Writes ADI text strictly: upper-case names, lengths in UTF-8 bytes, one record a line. */
+/**
+ * Writes ADI text strictly: upper-case names, lengths in UTF-8 bytes, one record a line. Characters that ADIF forbids in the
+ * name of a user-defined field become underscores.
+ */
 public final class AdiWriter {
     private static final DateTimeFormatter CREATED =
             DateTimeFormatter.ofPattern("yyyyMMdd HHmmss").withZone(ZoneOffset.UTC);
@@ -19,10 +24,23 @@ public final class AdiWriter {
 
     /** @param created when the file is made, UTC */
     public void header(Instant created) throws IOException {
+        header(created, List.of());
+    }
+
+    /**
+     * @param created when the file is made, UTC
+     * @param names of the fields that will come; those that ADIF cannot know are declared as user-defined
+     */
+    public void header(Instant created, Collection<String> names) throws IOException {
         out.append("Log of amateur radio contacts written by Yokebar\n");
         field("ADIF_VER", "3.1.4");
         field("PROGRAMID", "Yokebar");
         field("CREATED_TIMESTAMP", CREATED.format(created));
+        int number = 0;
+        for (String name : OddName.odd(names)) {
+            number++;
+            out.append("\n<USERDEF" + number + ':' + utf8Length(name) + ":S>" + name);
+        }
         out.append("<EOH>\n");
     }
 
@@ -46,7 +64,7 @@ public final class AdiWriter {
 
     private void field(String name, String value) throws IOException {
         out.append('<')
-                .append(name)
+                .append(OddName.written(name))
                 .append(':')
                 .append(Integer.toString(utf8Length(value)))
                 .append('>')

@@ -1,6 +1,7 @@
 package yokebar.core.adif;
 
 import java.io.InputStream;
+import java.io.Reader;
 import java.util.Locale;
 import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
@@ -13,15 +14,25 @@ import org.jspecify.annotations.Nullable;
  * outside entities are off. Where the XML breaks, the records before it are read and the rest is one record with a fault.
  */
 public final class AdxReader implements RecordReader {
-    private final InputStream in;
+    private final Opening opening;
     private @Nullable XMLStreamReader xml;
     private int index;
     private long line = 1;
     private String raw = "";
     private boolean finished;
 
+    /** Text in the character set that it declares. */
     public AdxReader(InputStream in) {
-        this.in = in;
+        this.opening = factory -> factory.createXMLStreamReader(in);
+    }
+
+    /** Text whose character set is known, whatever it declares. */
+    public AdxReader(Reader in) {
+        this.opening = factory -> factory.createXMLStreamReader(in);
+    }
+
+    private interface Opening {
+        XMLStreamReader open(XMLInputFactory factory) throws XMLStreamException;
     }
 
     @Override
@@ -31,10 +42,17 @@ public final class AdxReader implements RecordReader {
         }
         try {
             // Making it reads the first line, which may be broken, too.
-            XMLStreamReader reader = xml == null ? reader(in) : xml;
+            XMLStreamReader reader = xml == null ? reader(opening) : xml;
             xml = reader;
             while (reader.hasNext()) {
-                boolean element = reader.next() == XMLStreamConstants.START_ELEMENT;
+                int event = reader.next();
+                if (event == XMLStreamConstants.END_ELEMENT
+                        && reader.getLocalName().equalsIgnoreCase("ADX")) {
+                    // Whatever stands behind it, such as the zero bytes some programs fill a file with, is no part of
+                    // it.
+                    break;
+                }
+                boolean element = event == XMLStreamConstants.START_ELEMENT;
                 if (element && reader.getLocalName().equalsIgnoreCase("RECORD")) {
                     line = reader.getLocation().getLineNumber();
                     AdifFields fields = record(reader);
@@ -57,14 +75,14 @@ public final class AdxReader implements RecordReader {
         }
     }
 
-    private static XMLStreamReader reader(InputStream in) throws XMLStreamException {
+    private static XMLStreamReader reader(Opening opening) throws XMLStreamException {
         XMLInputFactory factory = XMLInputFactory.newDefaultFactory();
         factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
         factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
         factory.setProperty(XMLInputFactory.IS_COALESCING, true);
         // What is wrong is told by the exception; the parser would print it, too.
         factory.setXMLReporter((message, kind, about, location) -> {});
-        return factory.createXMLStreamReader(in);
+        return opening.open(factory);
     }
 
     @Override
@@ -84,7 +102,9 @@ public final class AdxReader implements RecordReader {
             if (event == XMLStreamConstants.START_ELEMENT) {
                 String name = name(xml);
                 String value = text(xml);
-                if (!name.isEmpty() && value.length() <= AdiScanner.MOST_FIELD_BYTES) {
+                if (!name.isEmpty()
+                        && name.length() <= OddName.MOST_BYTES / 3
+                        && value.length() <= AdiScanner.MOST_FIELD_BYTES) {
                     fields.put(name, value);
                 }
             }
@@ -104,8 +124,12 @@ public final class AdxReader implements RecordReader {
     }
 
     private static String attribute(XMLStreamReader xml, String name) {
-        String value = xml.getAttributeValue(null, name);
-        return value == null ? "" : value.strip().toUpperCase(Locale.ROOT);
+        for (int i = 0; i < xml.getAttributeCount(); i++) {
+            if (xml.getAttributeLocalName(i).equalsIgnoreCase(name)) {
+                return xml.getAttributeValue(i).strip().toUpperCase(Locale.ROOT);
+            }
+        }
+        return "";
     }
 
     /** The text of the element, and of whatever a program put inside it. */

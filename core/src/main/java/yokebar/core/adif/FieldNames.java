@@ -51,7 +51,8 @@ final class FieldNames {
     }
 
     private static String upperCase(byte[] buffer, int start, int length) {
-        return new String(buffer, start, length, StandardCharsets.ISO_8859_1)
+        // Only user-defined names hold anything but ASCII.
+        return new String(buffer, start, length, StandardCharsets.UTF_8)
                 .toUpperCase(Locale.ROOT)
                 .intern();
     }

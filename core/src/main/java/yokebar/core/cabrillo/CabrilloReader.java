@@ -24,7 +24,8 @@ public final class CabrilloReader implements RecordReader {
     private static final int LONGEST_LINE = 10_000;
     private static final int BEFORE_CALL = 4;
     private static final int LOWEST_VHF_MHZ = 50;
-    private static final Map<String, String> MODES = Map.of("CW", "CW", "PH", "SSB", "FM", "FM", "RY", "RTTY");
+    private static final Map<String, String> MODES =
+            Map.of("CW", "CW", "PH", "SSB", "FM", "FM", "RY", "RTTY", "DG", "DATA");
     /** Bands above 30 MHz are given by name. */
     private static final Map<String, String> BANDS = Map.ofEntries(
             Map.entry("50", "6m"),
@@ -97,7 +98,7 @@ public final class CabrilloReader implements RecordReader {
         }
         String mode = MODES.get(words[1]);
         if (mode == null) {
-            return fault("The mode " + words[1] + " does not say which it was; write CW, PH, FM or RY.");
+            return fault("The mode " + words[1] + " does not say which it was; write CW, PH, FM, RY or DG.");
         }
         AdifFields.Builder fields = new AdifFields.Builder();
         fields.put("CALL", words[partner]).put("MODE", mode);

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.mode.Mode;
@@ -13,9 +14,11 @@ import yokebar.core.mode.Mode;
 /**
  * Bringing a second record of the same contact into the first: blanks are filled; where both say something different, the
  * more trusted source wins (see {@link Source}). Between equals a source that corrects itself wins with what it says later,
- * unless that only says less of the same; of others what is in the log stays, unless the record says more of the same.
+ * unless that only says less of the same; of others what is in the log stays, unless the record says more of the same. Of two
+ * locators of one square the finer wins, whoever gives it.
  */
 public final class Merge {
+    private static final Set<String> LOCATORS = Set.of("GRIDSQUARE", "MY_GRIDSQUARE");
 
     /**
      * @param changed ADIF names whose value in the log changed; empty when the record brought nothing new
@@ -42,6 +45,8 @@ public final class Merge {
     private final List<Difference> kept = new ArrayList<>();
     private final List<String> corrected = new ArrayList<>();
     private final List<String> restated = new ArrayList<>();
+    /** Changed, but known from where it was. */
+    private final List<String> refined = new ArrayList<>();
 
     private Merge(LoggedContact logged, Contact incoming, Provenance told) {
         this.logged = logged.contact();
@@ -84,9 +89,11 @@ public final class Merge {
                 mode,
                 propagation,
                 details());
+        Provenance merging = provenances();
+        changed.addAll(refined);
         return new Result(
                 merged,
-                provenances(),
+                merging,
                 List.copyOf(changed),
                 List.copyOf(kept),
                 List.copyOf(corrected),
@@ -119,6 +126,15 @@ public final class Merge {
         if (arrived.equals(inLog)) {
             restate(field);
             return inLog;
+        }
+        if (inLog != null && LOCATORS.contains(field) && saysMore(inLog, arrived)) {
+            restate(field);
+            return inLog;
+        }
+        if (inLog != null && LOCATORS.contains(field) && saysMore(arrived, inLog)) {
+            // The square stays known from whoever is trusted most, so that a third record cannot move it.
+            (told.of(field).winsOver(provenance.of(field)) ? changed : refined).add(field);
+            return arrived;
         }
         if (inLog == null || told.of(field).winsOver(provenance.of(field))) {
             changed.add(field);

@@ -1,13 +1,17 @@
 package yokebar.core.exchange;
 
 import java.io.BufferedInputStream;
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.InputStreamReader;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
 import java.util.zip.ZipInputStream;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdiReader;
@@ -23,8 +27,12 @@ import yokebar.core.cabrillo.CabrilloReader;
  */
 public final class LogText implements RecordReader {
     private static final int HEAD_BYTES = 4096;
+    private static final Pattern FIELD = Pattern.compile("<[A-Za-z_]+(:\\d+(:[A-Za-z])?)?>");
     private static final int MOST_LAYERS = 2;
     private static final int MOST_FILES = 200;
+    private static final String BROKEN =
+            "The packed file is cut short or damaged here. What came before was read; get the file"
+                    + " again whole and import it once more: what is in the log already stays as it is.";
 
     private final long mostBytes;
     private final @Nullable ZipInputStream zip;
@@ -33,6 +41,8 @@ public final class LogText implements RecordReader {
     private int files;
     private int index;
     private long unpacked;
+    /** What is wrong with the packing; null while nothing is. */
+    private @Nullable String broken;
 
     /**
      * @param mostBytes how long the text may be once unpacked
@@ -69,7 +79,12 @@ public final class LogText implements RecordReader {
             if (record != null) {
                 return new AdifRecord(++index, record.fields(), inPart(record.fault()), record.ended());
             }
-            reader = zip == null ? null : nextFile();
+            reader = zip == null || broken != null ? null : nextFile();
+        }
+        if (broken != null) {
+            String sentence = broken;
+            broken = null;
+            return new AdifRecord(++index, AdifFields.EMPTY, inPart(sentence), false);
         }
         return null;
     }
@@ -108,7 +123,12 @@ public final class LogText implements RecordReader {
     }
 
     private @Nullable ZipEntry entry() throws IOException {
-        return zip == null ? null : zip.getNextEntry();
+        try {
+            return zip == null ? null : zip.getNextEntry();
+        } catch (EOFException | ZipException e) {
+            broken = BROKEN;
+            return null;
+        }
     }
 
     private InputStream unzipped(BufferedInputStream in, int layers) throws IOException {
@@ -123,33 +143,58 @@ public final class LogText implements RecordReader {
         }
         return zipped
                 ? new ZipInputStream(in)
-                : unzipped(new BufferedInputStream(new Counted(new GZIPInputStream(in)), HEAD_BYTES * 16), layers - 1);
+                : unzipped(new BufferedInputStream(new Counted(gunzip(in)), HEAD_BYTES * 16), layers - 1);
+    }
+
+    private static InputStream gunzip(InputStream in) throws IOException {
+        try {
+            return new GZIPInputStream(in);
+        } catch (EOFException | ZipException e) {
+            throw new NoLog("It is a gzip file that ends at once; get it again whole.");
+        }
     }
 
     private static RecordReader readerOf(InputStream text) throws IOException {
         BufferedInputStream in =
                 text instanceof BufferedInputStream buffered ? buffered : new BufferedInputStream(text);
+        Charset wide = wide(head(in));
+        if (wide != null) {
+            return readerOf(new BufferedInputStream(new Transcoded(in, wide)), true);
+        }
+        return readerOf(in, false);
+    }
+
+    /** @param utf8 whether it is UTF-8 whatever it says of itself */
+    private static RecordReader readerOf(BufferedInputStream in, boolean utf8) throws IOException {
+        boolean padded = skipZeros(in);
         byte[] head = head(in);
         if (head.length == 0) {
-            throw new NoLog("It is empty.");
+            throw new NoLog(padded ? "There are only zero bytes in it." : "It is empty.");
         }
-        Charset wide = wide(head);
-        if (wide != null) {
-            return readerOf(new BufferedInputStream(new Transcoded(in, wide)));
+        String text = new String(head, StandardCharsets.ISO_8859_1);
+        // Programs that reserve a file's room ahead leave zero bytes behind the text.
+        if (text.indexOf(0) >= 0 && !FIELD.matcher(text).find()) {
+            throw new NoLog("It is no text: there are zero bytes in it. Is it an ADI, ADX or Cabrillo file?");
         }
-        for (byte b : head) {
-            if (b == 0) {
-                throw new NoLog("It is no text: there are zero bytes in it. Is it an ADI, ADX or Cabrillo file?");
-            }
-        }
-        String start = new String(head, StandardCharsets.ISO_8859_1)
-                .replaceFirst("^\u00ef\u00bb\u00bf", "")
-                .stripLeading()
-                .toUpperCase(Locale.ROOT);
+        String start =
+                text.replaceFirst("^\u00ef\u00bb\u00bf", "").stripLeading().toUpperCase(Locale.ROOT);
         if (start.startsWith("<?XML") || start.startsWith("<ADX") || start.startsWith("<!DOCTYPE ADX")) {
-            return new AdxReader(in);
+            return utf8 ? new AdxReader(new InputStreamReader(in, StandardCharsets.UTF_8)) : new AdxReader(in);
         }
         return start.startsWith("START-OF-LOG") ? new CabrilloReader(in) : new AdiReader(in);
+    }
+
+    private static boolean skipZeros(BufferedInputStream in) throws IOException {
+        boolean some = false;
+        while (true) {
+            in.mark(1);
+            int first = in.read();
+            if (first != 0) {
+                in.reset();
+                return some;
+            }
+            some = true;
+        }
     }
 
     /** UTF-16 by its mark, or because every second byte is zero. */
@@ -218,13 +263,23 @@ public final class LogText implements RecordReader {
 
         @Override
         public int read(byte[] bytes, int offset, int length) throws IOException {
-            int read = in.read(bytes, offset, length);
+            int read = broken == null ? unpacked(bytes, offset, length) : -1;
             unpacked += Math.max(0, read);
             if (unpacked > mostBytes) {
                 throw new NoLog("Unpacked it is longer than " + (mostBytes >> 20)
                         + " MB; no log is. What came before was read.");
             }
             return read;
+        }
+
+        /** Where the packing breaks, the text ends. */
+        private int unpacked(byte[] bytes, int offset, int length) throws IOException {
+            try {
+                return in.read(bytes, offset, length);
+            } catch (EOFException | ZipException e) {
+                broken = BROKEN;
+                return -1;
+            }
         }
     }
 }

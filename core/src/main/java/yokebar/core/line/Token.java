@@ -11,6 +11,14 @@ import org.jspecify.annotations.Nullable;
  * @param label what the field is called under the line
  * @param value what goes into the field
  * @param problem what is wrong with it, or null
+ * @param otherwise what to write in its place if it was meant otherwise, such as {@code mode:olivia}; null when it could be
+ *     nothing else
  */
 public record Token(
-        int from, int until, @Nullable String field, String label, String value, @Nullable String problem) {}
+        int from,
+        int until,
+        @Nullable String field,
+        String label,
+        String value,
+        @Nullable String problem,
+        @Nullable String otherwise) {}

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.adif.KnownFields;
 
 /** The names fields go by in a search, and which of them are read as free text. */
 public final class LogFields {
@@ -39,6 +40,9 @@ public final class LogFields {
     /** Where a value need not be the whole field. */
     static final Set<String> FREE_TEXT = Set.of("NAME", "QTH", "COMMENT", "NOTES", "ADDRESS", "RIG", ENTITY_NAME);
 
+    /** Those that are ours alone. */
+    private static final Set<String> OWN = Set.of(GROUP, SQUARE, PLACE, YEAR, CONFIRMED_BY);
+
     private static final Map<String, String> NAMES = new LinkedHashMap<>();
 
     static {
@@ -70,6 +74,11 @@ public final class LogFields {
             return alias;
         }
         return text.matches("[A-Za-z][A-Za-z0-9_]{0,39}") ? text.toUpperCase(Locale.ROOT) : null;
+    }
+
+    /** Whether every log may have this field: ADIF's and ours. */
+    static boolean isStandard(String field) {
+        return OWN.contains(field) || KnownFields.contains(field);
     }
 
     /** What a field is called in a search. */

@@ -66,6 +66,16 @@ public final class LogIndex {
         return slots.size();
     }
 
+    /** The fields that any contact has, or had. */
+    public Set<String> fields() {
+        return Set.copyOf(columns.keySet());
+    }
+
+    /** Whether any contact has, or had, this field. */
+    public boolean hasField(String name) {
+        return columns.containsKey(name);
+    }
+
     /** A contact that is different now. What marks it carries stay. */
     public void replace(Entry entry, Set<String> marks) {
         int slot = slots.slotOf(entry.id());
@@ -374,6 +384,12 @@ public final class LogIndex {
                 slotsFound.set(slots.at(i));
             }
             return slotsFound;
+        } else if (condition instanceof Condition.AtTime at) {
+            for (int slot = 0; slot < slots.end(); slot++) {
+                if (at.holds(slots.start(slot))) {
+                    slotsFound.set(slot);
+                }
+            }
         } else if (condition instanceof Condition.OnFrequency on) {
             for (int slot = 0; slot < slots.end(); slot++) {
                 if (frequencies[slot] >= on.leastHz() && frequencies[slot] <= on.mostHz() && frequencies[slot] > 0) {

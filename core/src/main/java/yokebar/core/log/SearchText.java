@@ -4,10 +4,13 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.band.Band;
+import yokebar.core.band.WrittenFrequency;
 import yokebar.core.mode.Mode;
 import yokebar.core.mode.Modes;
 
@@ -15,25 +18,36 @@ import yokebar.core.mode.Modes;
  * Reads a search box. Words are looked for wherever an operator reads; a band or a mode by itself means that band or mode.
  * {@code field:value} looks into one field, {@code field:a,b} for either, {@code field:3..7} or {@code field:>5} for a range,
  * {@code field:none} for its absence, {@code *} stands for anything, a minus in front for the contrary, quotes keep words
- * together. {@code date:} takes years, months, days and spans of them, {@code freq:} kHz.
+ * together. {@code date:} takes years, months, days and spans of them, {@code time:} hours and minutes of the day, {@code freq:}
+ * kHz or MHz. A word that cannot be understood finds nothing and is named in a problem: it must never widen a search.
  */
 public final class SearchText {
     private static final Pattern TOKEN = Pattern.compile("(-?)(?:([A-Za-z][A-Za-z0-9_]*):)?(\"[^\"]*\"?|\\S+)");
     /** A field whose value is still being typed. */
     private static final Pattern UNFINISHED = Pattern.compile("[A-Za-z][A-Za-z0-9_]*:");
 
+    private static final Pattern LOOKS_LIKE_DATE =
+            Pattern.compile("\\d{4}-\\d{1,2}(?:-\\d{1,2}(?:[T_]\\d{1,2}:\\d{2}Z?)?)?");
     private static final Pattern RANGE = Pattern.compile("(-?[0-9.]+)\\.\\.(-?[0-9.]+)");
     private static final Pattern BOUND = Pattern.compile("(>=|<=|>|<)(-?[0-9]+(?:\\.[0-9]+)?)");
     private static final double LEAST_STEP = 1e-9;
-    private static final double HZ_PER_KHZ = 1000;
 
+    private final Predicate<String> isField;
     private final List<Condition> conditions = new ArrayList<>();
     private final List<String> problems = new ArrayList<>();
 
-    private SearchText() {}
+    private SearchText(Predicate<String> isField) {
+        this.isField = isField;
+    }
 
+    /** As {@link #read(String, Predicate)}, with no other fields than ADIF's and ours. */
     public static Search read(String text) {
-        SearchText reading = new SearchText();
+        return read(text, field -> false);
+    }
+
+    /** @param isField whether the log has a field of this name, in upper case, beside ADIF's and ours */
+    public static Search read(String text, Predicate<String> isField) {
+        SearchText reading = new SearchText(isField);
         Matcher tokens = TOKEN.matcher(text.strip());
         while (tokens.find()) {
             reading.take(!tokens.group(1).isEmpty(), tokens.group(2), tokens.group(3));
@@ -48,12 +62,16 @@ public final class SearchText {
             return;
         }
         Condition condition = field == null ? word(value, quoted) : inField(field, value, quoted);
-        if (condition != null) {
-            conditions.add(not ? new Condition.Not(condition) : condition);
-        }
+        // The contrary of what cannot be understood is no more than that.
+        conditions.add(not && !condition.equals(Condition.NOTHING) ? new Condition.Not(condition) : condition);
     }
 
-    private static Condition word(String word, boolean quoted) {
+    private Condition misread(String problem) {
+        problems.add(problem);
+        return Condition.NOTHING;
+    }
+
+    private Condition word(String word, boolean quoted) {
         if (!quoted) {
             Band band = Band.named(word);
             if (band != null) {
@@ -63,9 +81,8 @@ public final class SearchText {
             if (mode != null) {
                 return new Condition.Either(List.of(inMode(List.of(word)), new Condition.Anywhere(word)));
             }
-            DateSpan span = DateSpan.read(word);
-            if (span != null && word.contains("-")) {
-                return new Condition.Started(span.fromSecond(), span.untilSecond());
+            if (LOOKS_LIKE_DATE.matcher(word).matches()) {
+                return date(word);
             }
         }
         return new Condition.Anywhere(word);
@@ -77,26 +94,50 @@ public final class SearchText {
                 List.of(new Condition.Like(LogFields.MODE, modes), new Condition.Like("SUBMODE", modes)));
     }
 
-    private @Nullable Condition inField(String name, String value, boolean quoted) {
+    private Condition inField(String name, String value, boolean quoted) {
         switch (name.toLowerCase(Locale.ROOT)) {
             case "date", "day", "start" -> {
                 return date(value);
             }
-            case "freq", "frequency", "khz" -> {
-                return frequency(value);
+            case "time" -> {
+                return time(value);
+            }
+            case "freq", "frequency" -> {
+                return frequency(value, WrittenFrequency::digits);
+            }
+            case "khz" -> {
+                return frequency(value, FrequencyText::kilohertz);
+            }
+            case "mhz" -> {
+                return frequency(value, FrequencyText::megahertz);
             }
             case "mode" -> {
-                return inMode(alternatives(value));
+                return named(value, one -> Modes.read(one, null) != null, "mode", SearchText::inMode);
+            }
+            case "band" -> {
+                return named(
+                        value, one -> Band.named(one) != null, "band", bands -> fieldIs(LogFields.BAND, value, quoted));
             }
             default -> {
                 String field = LogFields.named(name);
-                if (field == null) {
-                    problems.add("\"" + name + "\" is no field's name.");
-                    return null;
+                if (field == null || !LogFields.isStandard(field) && !isField.test(field)) {
+                    return misread("There is no field \"" + name
+                            + "\"; fields go by their ADIF names, such as name, qth or" + " tx_pwr.");
                 }
                 return fieldIs(field, value, quoted);
             }
         }
+    }
+
+    /** A name that does not exist would be every contact's when it is asked for the contrary. */
+    private Condition named(
+            String value, Predicate<String> exists, String what, Function<List<String>, Condition> condition) {
+        List<String> names = alternatives(value);
+        return names.stream()
+                .filter(one -> !one.contains("*") && !one.equalsIgnoreCase("none") && !exists.test(one))
+                .findFirst()
+                .map(one -> misread("There is no " + what + " \"" + one + "\"."))
+                .orElseGet(() -> condition.apply(names));
     }
 
     private static List<String> alternatives(String value) {
@@ -141,31 +182,29 @@ public final class SearchText {
         };
     }
 
-    private @Nullable Condition date(String value) {
+    private Condition date(String value) {
         Condition date = DateSpan.condition(value);
-        if (date == null) {
-            problems.add("\"" + value + "\" is no date; write 2026, 2026-11, 2026-11-23 or a span such as"
-                    + " 2026-11-01..2026-11-23.");
-        }
-        return date;
+        return date != null
+                ? date
+                : misread("\"" + value + "\" is not a date; write 2026, 2026-11, 2026-11-23 or a span such as"
+                        + " 2026-11-01..2026-11-23.");
     }
 
-    private @Nullable Condition frequency(String value) {
-        Condition.Within range = range("FREQ", value);
-        if (range == null) {
-            try {
-                double khz = Double.parseDouble(value);
-                range = new Condition.Within("FREQ", khz, khz);
-            } catch (NumberFormatException e) {
-                problems.add("\"" + value + "\" is no frequency; write kHz, such as 14074 or 14000..14070.");
-                return null;
-            }
-        }
-        return new Condition.OnFrequency(
-                hz(Math.max(range.least(), 0)), range.most() == Double.MAX_VALUE ? Long.MAX_VALUE : hz(range.most()));
+    private Condition time(String value) {
+        Condition time = TimeOfDay.condition(value);
+        return time != null
+                ? time
+                : misread("\"" + value + "\" is not a time of day; write 14, 14:07 or a span such as 22:00..02:30.");
     }
 
-    private static long hz(double khz) {
-        return Math.round(khz * HZ_PER_KHZ);
+    private Condition frequency(String value, FrequencyText.Unit unit) {
+        if (value.equalsIgnoreCase("none")) {
+            return new Condition.Not(new Condition.OnFrequency(1, Long.MAX_VALUE));
+        }
+        Condition frequency = FrequencyText.condition(value, unit);
+        return frequency != null
+                ? frequency
+                : misread("\"" + value + "\" is not a frequency; write kHz or MHz, such as 14074, 14.074 or"
+                        + " 14000..14070.");
     }
 }

@@ -1,5 +1,6 @@
 package yokebar.core.spot;
 
+import java.time.LocalDate;
 import java.time.LocalTime;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.call.Call;
@@ -17,6 +18,7 @@ public sealed interface ClusterLine {
      * @param snrDb how strong a receiver on its own found it; null when it did not say
      * @param callingCq whether it called for anybody
      * @param at when, UTC; null when the line does not say
+     * @param on the day, which only answers to a request for older spots say; null for the day of the line
      */
     record Spot(
             Call spotter,
@@ -26,8 +28,22 @@ public sealed interface ClusterLine {
             String comment,
             @Nullable Integer snrDb,
             boolean callingCq,
-            @Nullable LocalTime at)
-            implements ClusterLine {}
+            @Nullable LocalTime at,
+            @Nullable LocalDate on)
+            implements ClusterLine {
+
+        public Spot(
+                Call spotter,
+                boolean automatic,
+                long frequencyHz,
+                Call call,
+                String comment,
+                @Nullable Integer snrDb,
+                boolean callingCq,
+                @Nullable LocalTime at) {
+            this(spotter, automatic, frequencyHz, call, comment, snrDb, callingCq, at, null);
+        }
+    }
 
     /** Something said to all. */
     record Announcement(Call from, String text) implements ClusterLine {}

@@ -1,6 +1,10 @@
 package yokebar.core.spot;
 
+import java.time.LocalDate;
 import java.time.LocalTime;
+import java.time.format.DateTimeFormatter;
+import java.time.format.DateTimeFormatterBuilder;
+import java.time.format.DateTimeParseException;
 import java.util.Locale;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -10,7 +14,8 @@ import yokebar.core.call.Call;
 /**
  * Reads the lines all cluster nodes and skimmers speak: {@code DX de CALL:   14025.0  ZP5QXA   comment   1407Z}, {@code To ALL
  * de CALL: …}, {@code WWV de CALL <18>: SFI=152, A=9, K=2, …}, {@code WCY de CALL <18> : K=3 … A=12 … SFI=150 …}. Whatever else
- * comes is given back as it is; nothing makes it fail.
+ * comes is given back as it is; nothing makes it fail. What a node answers when it is asked for older spots, {@code 14025.0 ZP5QXA
+ * 23-Nov-2026 1407Z comment <CALL>}, is a spot, too.
  */
 public final class ClusterText {
     private static final int LONGEST_LINE = 400;
@@ -18,6 +23,13 @@ public final class ClusterText {
     private static final double HIGHEST_KHZ = 250_000_000;
     private static final Pattern TO_ALL = Pattern.compile("(?i)^To (ALL|LOCAL|[A-Z]{2,8}) de ([^\\s:]+)\\s*:\\s*(.*)$");
     private static final Pattern TALK = Pattern.compile("^([A-Z0-9/]{3,}) de ([A-Z0-9/-]{3,})\\s*:\\s*(.*)$");
+    private static final Pattern OLDER = Pattern.compile(
+            "^(\\d{3,9}(?:\\.\\d{1,3})?) +([A-Z0-9/]{3,}) +(\\d{1,2}-[A-Z]{3}-\\d{4}) +(\\d{4})Z ?(.*?) *<([A-Z0-9/#-]{3,})>$",
+            Pattern.CASE_INSENSITIVE);
+    private static final DateTimeFormatter DAY = new DateTimeFormatterBuilder()
+            .parseCaseInsensitive()
+            .appendPattern("d-MMM-uuuu")
+            .toFormatter(Locale.ENGLISH);
     private static final Pattern SUN = Pattern.compile("(?i)^(WWV|WCY) de [^:]*:\\s*(.*)$");
     private static final Pattern NUMBER = Pattern.compile("(?i)(?<![a-z])(SFI|A|K)\\s*=\\s*(\\d{1,3})");
 
@@ -27,6 +39,11 @@ public final class ClusterText {
         String text = printable(line);
         if (text.regionMatches(true, 0, "DX de ", 0, 6)) {
             ClusterLine spot = spot(text);
+            return spot == null ? new ClusterLine.Other(text) : spot;
+        }
+        Matcher older = OLDER.matcher(text);
+        if (older.matches()) {
+            ClusterLine spot = older(older);
             return spot == null ? new ClusterLine.Other(text) : spot;
         }
         Matcher sun = SUN.matcher(text);
@@ -83,6 +100,31 @@ public final class ClusterText {
                 ending.at());
     }
 
+    private static ClusterLine.@Nullable Spot older(Matcher line) {
+        Call spotter = station(line.group(6));
+        Call call = Call.read(line.group(2));
+        long hertz = hertz(line.group(1));
+        LocalTime at = time(line.group(4) + "Z", 4);
+        if (spotter == null || call == null || hertz == 0 || at == null) {
+            return null;
+        }
+        String comment = line.group(5).strip();
+        try {
+            return new ClusterLine.Spot(
+                    spotter,
+                    line.group(6).endsWith("#"),
+                    hertz,
+                    call,
+                    comment,
+                    decibels(comment),
+                    callsAnybody(comment),
+                    at,
+                    LocalDate.parse(line.group(3), DAY));
+        } catch (DateTimeParseException e) {
+            return null;
+        }
+    }
+
     private static int wordStart(String text, int from) {
         int at = from;
         while (at < text.length() && text.charAt(at) == ' ') {
@@ -134,7 +176,7 @@ public final class ClusterText {
     /** The time stands at the end, {@code 1407Z}, sometimes with a locator behind it. */
     private static Ending ending(String rest) {
         int z = rest.length();
-        while ((z = rest.lastIndexOf('Z', z - 1)) >= 4) {
+        while ((z = Math.max(rest.lastIndexOf('Z', z - 1), rest.lastIndexOf('z', z - 1))) >= 4) {
             LocalTime at = time(rest, z);
             boolean blankBefore = z == 4 || Character.isWhitespace(rest.charAt(z - 5));
             boolean endsWord = z + 1 == rest.length() || Character.isWhitespace(rest.charAt(z + 1));

@@ -50,6 +50,14 @@ public final class SpotCheck {
         if (said == null) {
             return new Checked(now, null);
         }
+        if (spot.on() != null) {
+            Instant at = spot.on().atTime(said).toInstant(ZoneOffset.UTC);
+            return Duration.between(now, at).compareTo(AHEAD) > 0
+                    ? new Checked(now, Fault.FUTURE)
+                    : new Checked(
+                            at.isAfter(now) ? now : at,
+                            Duration.between(at, now).compareTo(oldest) > 0 ? Fault.STALE : null);
+        }
         // The line says only the time of day: the nearest such time to now is meant.
         Instant at = LocalDate.ofInstant(now, ZoneOffset.UTC).atTime(said).toInstant(ZoneOffset.UTC);
         if (Duration.between(now, at).compareTo(HALF_A_DAY) > 0) {

@@ -13,6 +13,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.adif.AdifRecord;
+import yokebar.core.mode.Mode;
+import yokebar.core.mode.ModeGroup;
+import yokebar.core.mode.Modes;
 
 class CabrilloReaderTest {
 
@@ -69,10 +72,24 @@ class CabrilloReaderTest {
     }
 
     @Test
+    void someDigitalModeIsDigital() throws Exception {
+        AdifFields fields = read("QSO: 14070 DG 2026-05-01 1407 CU9QYB 599 1 ZP5QXA 599 2\n")
+                .get(0)
+                .fields();
+        assertThat(fields.get("MODE")).isEqualTo("DATA");
+        Mode data = Modes.read("DATA", null);
+        assertThat(data.group()).isEqualTo(ModeGroup.DIGITAL);
+        assertThat(data.compatibleWith(Modes.read("RTTY", null))).isTrue();
+        assertThat(data.compatibleWith(Modes.read("CW", null))).isFalse();
+        assertThat(Modes.read("PSK31", null).moreSpecificThan(data)).isTrue();
+        assertThat(data.moreSpecificThan(Modes.read("PSK31", null))).isFalse();
+    }
+
+    @Test
     void whatCannotBeTakenSaysWhyAndTheRestGoesOn() throws Exception {
-        List<AdifRecord> records = read("QSO: 14025 DG 2026-05-01 1407 CU9QYB 599 1 ZP5QXA 599 2\nQSO: nonsense\n"
+        List<AdifRecord> records = read("QSO: 14025 XY 2026-05-01 1407 CU9QYB 599 1 ZP5QXA 599 2\nQSO: nonsense\n"
                 + "QSO: 7012 CW 2026-05-01 1408 CU9QYB 599 2 OZ1QAB 599 3\n");
-        assertThat(records.get(0).fault()).contains("mode DG");
+        assertThat(records.get(0).fault()).contains("mode XY");
         assertThat(records.get(1).fault()).contains("two calls");
         assertThat(records.get(2).fields().get("CALL")).isEqualTo("OZ1QAB");
     }

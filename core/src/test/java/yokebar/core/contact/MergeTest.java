@@ -86,6 +86,23 @@ class MergeTest {
     }
 
     @Test
+    void theFinerLocatorOfASquareWinsWhoeverGivesIt() {
+        LoggedContact log = logged(1, Source.OPERATOR, "GRIDSQUARE", "GG14");
+        Merge.Result finer = Merge.merge(log, contact("GRIDSQUARE", "GG14aa"), Source.FILE);
+        assertThat(finer.contact().detail("GRIDSQUARE")).isEqualTo("GG14aa");
+        assertThat(finer.changed()).containsExactly("GRIDSQUARE");
+        assertThat(finer.provenance().of("GRIDSQUARE"))
+                .as("a program cannot move the square")
+                .isEqualTo(Source.OPERATOR);
+        Merge.Result coarser = Merge.merge(
+                logged(1, Source.FILE, "GRIDSQUARE", "GG14aa"), contact("GRIDSQUARE", "GG14"), Source.OPERATOR);
+        assertThat(coarser.contact().detail("GRIDSQUARE")).isEqualTo("GG14aa");
+        assertThat(coarser.changed()).isEmpty();
+        Merge.Result other = Merge.merge(log, contact("GRIDSQUARE", "GG15aa"), Source.FILE);
+        assertThat(other.contact().detail("GRIDSQUARE")).isEqualTo("GG14");
+    }
+
+    @Test
     void whatABetterSourceSaidTooIsNoLongerChangedByAWorseOne() {
         LoggedContact log = logged(1, Source.FILE, "NAME", "Ana");
         Merge.Result same = Merge.merge(log, contact("NAME", "Ana"), Source.LINK);
@@ -125,7 +142,10 @@ class MergeTest {
     private static LoggedContact allMerged(List<Told> told) {
         List<LoggedContact> log = new ArrayList<>();
         for (Told next : told) {
-            LoggedContact match = SameContact.find(next.contact(), log).orElse(null);
+            LoggedContact match = log.stream()
+                    .filter(known -> SameContact.same(next.contact(), known.contact(), SameContact.Paths.DIFFERENT))
+                    .findFirst()
+                    .orElse(null);
             if (match == null) {
                 log.add(new LoggedContact(1, next.contact(), Provenance.of(next.source())));
             } else {

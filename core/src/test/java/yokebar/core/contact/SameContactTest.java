@@ -4,12 +4,26 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static yokebar.core.contact.Contacts.contact;
 import static yokebar.core.contact.Contacts.logged;
 
+import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import yokebar.core.contact.SameContact.Paths;
 
 class SameContactTest {
+
+    private static boolean same(Contact a, Contact b) {
+        return SameContact.same(a, b, Paths.DIFFERENT);
+    }
+
+    private static boolean sameByOnePath(Contact a, Contact b) {
+        return SameContact.same(a, b, Paths.SAME);
+    }
 
     @ParameterizedTest(name = "{0}={1} same: {2}")
     @CsvSource({
@@ -27,7 +41,7 @@ class SameContactTest {
         "NAME, Ana, true",
     })
     void comparedWithTheFirstRecord(String field, String value, boolean same) {
-        assertThat(SameContact.same(contact(), contact(field, value))).isEqualTo(same);
+        assertThat(same(contact(), contact(field, value))).isEqualTo(same);
     }
 
     @ParameterizedTest(name = "{0}, reports {1}: {2}")
@@ -41,28 +55,119 @@ class SameContactTest {
     void aVagueTimeNeedsAgreeingReports(String time, String report, boolean same) {
         Contact first = contact("RST_SENT", "599", "RST_RCVD", "599");
         Contact second = contact("RST_SENT", "599", "RST_RCVD", report, "TIME_ON", time);
-        assertThat(SameContact.same(first, second)).isEqualTo(same);
-        assertThat(SameContact.same(second, first)).isEqualTo(same);
+        assertThat(same(first, second)).isEqualTo(same);
+        assertThat(same(second, first)).isEqualTo(same);
+    }
+
+    @ParameterizedTest(name = "by one path {0}, report {1}: {2}")
+    @CsvSource({
+        "140700, 599, true",
+        "140700, 579, true",
+        "140759, 599, true",
+        "140759, 579, false",
+        "1407, 599, true",
+        "1407, '', true",
+        "1407, 579, false",
+        "140800, 599, false",
+        "1408, 599, false",
+        "1417, 599, false",
+    })
+    void byOnePathOnlyAnAgreeingMinuteIsTheSameContact(String time, String report, boolean same) {
+        Contact first = contact("RST_SENT", "599", "RST_RCVD", "599");
+        Contact second = report.isEmpty()
+                ? contact("TIME_ON", time)
+                : contact("RST_SENT", "599", "RST_RCVD", report, "TIME_ON", time);
+        assertThat(sameByOnePath(first, second)).isEqualTo(same);
+        assertThat(sameByOnePath(second, first)).isEqualTo(same);
+    }
+
+    @ParameterizedTest(name = "{0} {1} and {2}: {3}")
+    @CsvSource({
+        "STX, 12, 13, false",
+        "STX, 012, 12, true",
+        "SRX, 7, 8, false",
+        "SRX_STRING, HM49, hm49, true",
+        "SRX_STRING, 599 012 HM49, 12 HM49, true",
+        "STX_STRING, 12 HM49, 13 HM49, false",
+    })
+    void differentSerialsAndExchangesAreDifferentContacts(String field, String one, String other, boolean same) {
+        assertThat(same(contact(field, one), contact(field, other))).isEqualTo(same);
+        assertThat(sameByOnePath(contact(field, one), contact(field, other))).isEqualTo(same);
+        assertThat(same(contact(field, one), contact())).as("one without").isTrue();
     }
 
     @Test
     void noReportsDoNotAgree() {
-        assertThat(SameContact.same(contact(), contact("TIME_ON", "1425"))).isFalse();
+        assertThat(same(contact(), contact("TIME_ON", "1425"))).isFalse();
     }
 
     @Test
     void generalAndFineModeAreOne() {
-        assertThat(SameContact.same(contact("MODE", "SSB"), contact("MODE", "USB")))
-                .isTrue();
+        assertThat(same(contact("MODE", "SSB"), contact("MODE", "USB"))).isTrue();
     }
 
     @Test
     void theNearestInTimeIsTaken() {
         List<LoggedContact> log = List.of(
-                logged(1, Source.DATAGRAM, "TIME_ON", "140500"),
-                logged(2, Source.DATAGRAM, "TIME_ON", "140800"),
-                logged(3, Source.DATAGRAM, "CALL", "ZP5QXC"));
-        assertThat(SameContact.find(contact(), log)).map(LoggedContact::id).contains(2L);
-        assertThat(SameContact.find(contact("TIME_ON", "150000"), log)).isEmpty();
+                logged(1, Source.DATAGRAM, "TIME_ON", "140500"), logged(2, Source.DATAGRAM, "TIME_ON", "140800"));
+        assertThat(SameContact.nearest(contact(), log)).map(LoggedContact::id).contains(2L);
+    }
+
+    /** Whatever one path brings: what is one there is one by any path, and starts in two minutes are two contacts. */
+    @Property(tries = 500)
+    void twoRecordsOfOnePath(
+            @ForAll @IntRange(max = 40) int minutes,
+            @ForAll @IntRange(max = 59) int seconds,
+            @ForAll boolean firstVague,
+            @ForAll boolean secondVague,
+            @ForAll @IntRange(min = 7, max = 9) int report) {
+        Contact first = contact("TIME_ON", firstVague ? "1407" : "140700", "RST_SENT", "599");
+        Contact second = contact(
+                "TIME_ON",
+                "14" + two((7 + minutes) % 60) + (secondVague ? "" : two(seconds)),
+                "RST_SENT",
+                "5" + report + "9");
+        boolean same = sameByOnePath(first, second);
+        assertThat(same).isEqualTo(sameByOnePath(second, first));
+        if (same) {
+            assertThat(same(first, second)).isTrue();
+            assertThat(SameContact.sameMinute(first, second)).isTrue();
+        }
+        if (minutes > 0) {
+            assertThat(same).isFalse();
+        }
+    }
+
+    /** A contest log without seconds, one contact a minute with the same few stations: none is taken for another. */
+    @Property(tries = 50)
+    void aContestLogWithAContactEveryMinute(
+            @ForAll @IntRange(min = 1, max = 4) int stations, @ForAll boolean withSerials) {
+        List<Contact> log = new ArrayList<>();
+        for (int i = 0; i < 50; i++) {
+            Contact next = contact(
+                    "CALL",
+                    "ZP5QX" + (char) ('A' + i % stations),
+                    "TIME_ON",
+                    "14" + two(i),
+                    "RST_SENT",
+                    "599",
+                    "RST_RCVD",
+                    "599",
+                    withSerials ? "STX" : "COMMENT",
+                    Integer.toString(i + 1));
+            assertThat(log).noneMatch(earlier -> sameByOnePath(next, earlier));
+            log.add(next);
+        }
+        if (withSerials) {
+            // Another program's copy finds each its own, though the others are only minutes away.
+            for (Contact contact : log) {
+                assertThat(log.stream().filter(other -> same(contact, other))).containsExactly(contact);
+            }
+        }
+        assertThat(Duration.between(log.get(0).start(), log.get(49).start())).isEqualTo(Duration.ofMinutes(49));
+    }
+
+    private static String two(int number) {
+        return number < 10 ? "0" + number : Integer.toString(number);
     }
 }

@@ -12,17 +12,21 @@ import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import java.util.zip.GZIPOutputStream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
+import javax.xml.stream.XMLStreamException;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.adif.AdifRecord;
 import yokebar.core.adif.AdxWriter;
@@ -126,14 +130,7 @@ class OddLogsTest {
 
     @Test
     void theXmlFormIsReadAsItIsWritten() throws Exception {
-        StringWriter text = new StringWriter();
-        AdxWriter writer = new AdxWriter(text);
-        writer.header(Instant.EPOCH);
-        for (AdifFields contact : CONTACTS) {
-            writer.record(contact);
-        }
-        writer.end();
-        assertThat(read(text.toString().getBytes(StandardCharsets.UTF_8)))
+        assertThat(read(adx(CONTACTS).getBytes(StandardCharsets.UTF_8)))
                 .extracting(AdifRecord::fields)
                 .isEqualTo(CONTACTS);
     }
@@ -154,6 +151,73 @@ class OddLogsTest {
                         .getBytes(StandardCharsets.UTF_8));
         assertThat(records)
                 .allMatch(record -> record.fault() != null || record.fields().get("CALL") == null);
+    }
+
+    private static String adx(Iterable<AdifFields> contacts) throws XMLStreamException {
+        StringWriter text = new StringWriter();
+        AdxWriter writer = new AdxWriter(text);
+        writer.header(Instant.EPOCH);
+        for (AdifFields contact : contacts) {
+            writer.record(contact);
+        }
+        writer.end();
+        return text.toString();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"UTF-16", "UTF-16LE", "UTF-16BE"})
+    void xmlInTheWideLettersThatItDeclares(String charset) throws Exception {
+        String text = adx(CONTACTS).replace("UTF-8", "UTF-16");
+        List<AdifRecord> records = read(text.getBytes(Charset.forName(charset)));
+        assertThat(records).extracting(AdifRecord::fault).containsOnlyNulls();
+        assertThat(records).extracting(AdifRecord::fields).isEqualTo(CONTACTS);
+    }
+
+    @Test
+    void zeroBytesThatFillAFileAreNoText() throws Exception {
+        for (byte[] text : List.of(written(new Shape(0b1000)), adx(CONTACTS).getBytes(StandardCharsets.UTF_8))) {
+            byte[] padded = new byte[text.length + 20_000];
+            System.arraycopy(text, 0, padded, 10_000, text.length);
+            List<AdifRecord> records = read(padded);
+            assertThat(records).extracting(AdifRecord::fault).containsOnlyNulls();
+            assertThat(records).extracting(AdifRecord::fields).isEqualTo(CONTACTS);
+        }
+        assertThat(read("<CALL:8>ZP5QXA\0\0<NAME:5>Ana\0\0<EOR>".getBytes(StandardCharsets.UTF_8)))
+                .extracting(AdifRecord::fields)
+                .containsExactly(AdifFields.of("CALL", "ZP5QXA", "NAME", "Ana"));
+        assertThatThrownBy(() -> read(new byte[5_000])).hasMessageContaining("only zero bytes");
+    }
+
+    @ParameterizedTest
+    @ValueSource(booleans = {true, false})
+    void lengthsInCharactersOutsideTheBasicPlane(boolean utf16) throws Exception {
+        String name = "\ud83d\udd6f Ana \ud83d\udd6f";
+        int length = utf16 ? name.length() : name.codePointCount(0, name.length());
+        String text = "<CALL:6>ZP5QXA <NAME:" + length + ">" + name + " <QTH:5>Luque <EOR>\n";
+        assertThat(read(text.getBytes(StandardCharsets.UTF_8)))
+                .extracting(AdifRecord::fields)
+                .containsExactly(AdifFields.of("CALL", "ZP5QXA", "NAME", name, "QTH", "Luque"));
+    }
+
+    @Test
+    void whatIsPackedAndCutShortIsReadAsFarAsItIsWhole() throws Exception {
+        StringBuilder text = new StringBuilder("<EOH>\n");
+        Random random = new Random(1);
+        for (int i = 0; i < 2_000; i++) {
+            text.append("<CALL:6>ZP5QXA <COMMENT:20>" + String.format("%020d", random.nextInt(1 << 30)) + " <EOR>\n");
+        }
+        for (byte[] packed : List.of(
+                gzip(text.toString().getBytes(StandardCharsets.UTF_8)),
+                zip(text.toString().getBytes(StandardCharsets.UTF_8)))) {
+            List<AdifRecord> records = read(Arrays.copyOf(packed, packed.length / 2));
+            AdifRecord last = records.get(records.size() - 1);
+            assertThat(last.fault()).contains("cut short or damaged");
+            long whole =
+                    records.stream().filter(record -> record.fault() == null).count();
+            assertThat(whole).isBetween(800L, 1_200L);
+            assertThat(records.size() - whole).isLessThanOrEqualTo(2);
+        }
+        assertThatThrownBy(() -> read(Arrays.copyOf(gzip(new byte[100]), 5))).hasMessageContaining("gzip");
     }
 
     @Test

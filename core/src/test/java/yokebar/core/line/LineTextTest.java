@@ -5,9 +5,14 @@ import static org.junit.jupiter.api.Assertions.assertNotNull;
 import static org.junit.jupiter.api.Assertions.assertNull;
 import static org.junit.jupiter.api.Assertions.assertTrue;
 
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.time.LocalTime;
+import java.util.Objects;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.AlphaChars;
@@ -16,54 +21,54 @@ import net.jqwik.api.constraints.NumericChars;
 import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import yokebar.core.mode.Mode;
 
 class LineTextTest {
 
-    /** What each word was taken for, as {@code label=value}. */
+    /** What each word was taken for, as {@code label=value}, flagged with {@code !}, with {@code ?} and what else it could be. */
     private static String taken(String text) {
         return LineText.read(text).tokens().stream()
-                .map(token -> token.label() + "=" + token.value() + (token.problem() == null ? "" : "!"))
+                .map(token -> token.label() + "=" + token.value() + (token.problem() == null ? "" : "!")
+                        + (token.otherwise() == null ? "" : "?" + token.otherwise()))
                 .collect(Collectors.joining(" "));
     }
 
+    static Stream<Arguments> lines() throws IOException {
+        try (InputStream in = LineTextTest.class.getResourceAsStream("contact-lines.txt")) {
+            String text = new String(Objects.requireNonNull(in).readAllBytes(), StandardCharsets.UTF_8);
+            return text.lines()
+                    .filter(line -> !line.isEmpty() && !line.startsWith("#"))
+                    .map(line -> line.split(" \\| ", -1))
+                    .map(parts -> Arguments.of(parts[0], parts[1].strip()));
+        }
+    }
+
     @ParameterizedTest
-    @CsvSource(
-            delimiter = '|',
-            value = {
-                "zp5qxa 579 599 ana gg14 | call=ZP5QXA sent=579 rcvd=599 name=Ana locator=GG14",
-                "gg14 zp5qxa | call=GG14 ?=zp5qxa!",
-                "oz/cu9qyb/p 5nn | call=OZ/CU9QYB/P sent=599",
-                "zp5qxa -12 r+03 | call=ZP5QXA sent=-12 rcvd=+03",
-                "zp | call=ZP",
-                "zp5 | call=ZP5",
-                "zp5qxa 14250 | call=ZP5QXA frequency=14250000",
-                "zp5qxa 14.2505 ssb | call=ZP5QXA frequency=14250500 mode=SSB",
-                "14,025 cw | frequency=14025000 mode=CW",
-                "1840 | frequency=1840000",
-                "13900 | frequency=13900000!",
-                "cw | mode=CW",
-                "zp5qxa olivia | call=ZP5QXA name=Olivia",
-                "zp5qxa ft8 | call=ZP5QXA mode=FT8",
-                "zp5qxa 40m 5w | call=ZP5QXA band=40m power=5",
-                "zp5qxa ana ciudad del este | call=ZP5QXA name=Ana qth=Ciudad qth=Del qth=Este",
-                "zp5qxa 14:07 1412z | call=ZP5QXA began=14:07 ended=1412z",
-                "zp5qxa 14:07-14:12 | call=ZP5QXA began=14:07-14:12",
-                "zp5qxa 2026-11-20 14:07 | call=ZP5QXA day=2026-11-20 began=14:07",
-                "zp5qxa 2026-02-30 | call=ZP5QXA day=2026-02-30!",
-                "zp5qxa 25:07 | call=ZP5QXA began=25:07!",
-                "zp5qxa 599 599 ; thanks, 73 ana | call=ZP5QXA sent=599 rcvd=599 comment=thanks, 73 ana",
-                "zp5qxa qth:\"Ciudad del Este\" iota:sa-001 | call=ZP5QXA qth=Ciudad del Este iota=sa-001",
-                "zp5qxa loc:gg99zz | call=ZP5QXA locator=gg99zz!",
-                "zp5qxa via:rpt via:xyz | call=ZP5QXA via=rpt via=xyz!",
-                "zp5qxa mode:nonsense band:21m | call=ZP5QXA mode=nonsense! band=21m!",
-                "zp5qxa 59 59 59 | call=ZP5QXA sent=59 rcvd=59 ?=59!",
-                "zp5!qxa | call=ZP5!QXA!",
-                "name:ana | name=ana",
-            })
-    void takesWordsByTheirShape(String text, String tokens) {
-        assertEquals(tokens, taken(text));
+    @MethodSource("lines")
+    void takesWordsByTheirShapeAndPlace(String text, String tokens) {
+        assertEquals(tokens, taken(text).strip());
+    }
+
+    @ParameterizedTest
+    @MethodSource("lines")
+    void whatElseAWordCouldBeIsReadSo(String text, String tokens) {
+        for (Token token : LineText.read(text).tokens()) {
+            if (token.otherwise() != null) {
+                Word word = Word.of(text).stream()
+                        .filter(w -> w.from() <= token.from() && w.until() >= token.until())
+                        .findFirst()
+                        .orElseThrow();
+                String settled = text.substring(0, word.from()) + token.otherwise() + text.substring(word.until());
+                Line line = LineText.read(settled);
+                assertTrue(
+                        line.tokens().stream().noneMatch(t -> t.from() == word.from() && t.otherwise() != null),
+                        settled);
+                assertTrue(line.problems().isEmpty(), settled);
+            }
+        }
     }
 
     @Test
@@ -91,6 +96,16 @@ class LineTextTest {
     @CsvSource({"14250,true", "usb,true", "14250 usb,true", "zp5qxa 14250,false", "ana,false", "'',false", "5w,false"})
     void aFrequencyOrModeAloneTunes(String text, boolean tunes) {
         assertEquals(tunes, LineText.read(text).tunes());
+    }
+
+    @Test
+    void splitIsTheTransmitFrequencyAndWhereOneListens() {
+        for (String text : new String[] {"zp5qxa 14195 up5", "zp5qxa 14200 rx:14195", "zp5qxa 14195 tx:14200"}) {
+            Line line = LineText.read(text);
+            assertEquals(14_200_000L, line.frequencyHz(), text);
+            assertEquals(14_195_000L, line.receiveHz(), text);
+            assertEquals("14.195", line.fields().get("FREQ_RX"), text);
+        }
     }
 
     @Test

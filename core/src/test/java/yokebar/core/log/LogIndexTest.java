@@ -51,7 +51,7 @@ class LogIndexTest {
     }
 
     private List<Long> found(String search) {
-        return index.search(SearchText.read(search), Order.NEWEST_FIRST)
+        return index.search(SearchText.read(search, index::hasField), Order.NEWEST_FIRST)
                 .ids()
                 .boxed()
                 .toList();
@@ -111,7 +111,14 @@ class LogIndexTest {
                 "freq:14000..14350 | 1",
                 "40m date:2026 | 2",
                 "nobody |",
-                "nofield:x |"
+                "nofield:x |",
+                "-nofield:x |",
+                "-date:2026-02-30 |",
+                "freq:14.025 | 1",
+                "freq:14.0 | 1",
+                "time:13..14 | 1 3 4",
+                "time:14:07 | 4",
+                "time:15:00..13:30 | 2 3",
             })
     void searches(String search, String ids) {
         fourContacts();

@@ -88,13 +88,64 @@ class SearchTextTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"date:yesterday, yesterday", "date:2026-02-30, 2026-02-30", "freq:low, low", "date:.., .."})
-    void whatCannotBeUnderstoodIsSaidAndLeftOut(String text, String named) {
+    @CsvSource({
+        "time:14:07, 847, 848",
+        "time:1407z, 847, 848",
+        "time:14, 840, 900",
+        "time:14..16, 840, 1020",
+        "time:22:00..02:30, 1320, 151",
+        "time:>=20, 1200, 1440",
+        "time:<6, 0, 360",
+    })
+    void timesOfDay(String text, int from, int until) {
+        assertEquals(new Condition.AtTime(from, until), only(text));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "freq:14074, 14074000, 14074999",
+        "freq:14.074, 14074000, 14074999",
+        "freq:7.1, 7100000, 7199999",
+        "freq:7, 7000000, 7999999",
+        "freq:472, 472000, 472999",
+        "freq:137.5, 137500, 137599",
+        "freq:14..14.07, 14000000, 14070000",
+        "khz:474.2, 474200, 474299",
+        "mhz:432.2, 432200000, 432299999",
+        "freq:<7.1, 0, 7099999",
+    })
+    void frequenciesInKilohertzAndMegahertz(String text, long from, long until) {
+        assertEquals(new Condition.OnFrequency(from, until), only(text));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "date:yesterday, yesterday",
+        "date:2026-02-30, 2026-02-30",
+        "-date:2026-02-30, 2026-02-30",
+        "2026-13-01, 2026-13-01",
+        "freq:low, low",
+        "freq:1.2.3, 1.2.3",
+        "date:.., ..",
+        "time:25:00, 25:00",
+        "-colour:red, colour",
+        "nmae:none, nmae",
+        "-band:21m, 21m",
+        "mode:ccw, ccw",
+    })
+    void whatCannotBeUnderstoodIsSaidAndFindsNothing(String text, String named) {
         Search search = SearchText.read(text + " ana");
-        assertEquals(List.of(new Condition.Anywhere("ana")), search.conditions());
+        assertEquals(List.of(Condition.NOTHING, new Condition.Anywhere("ana")), search.conditions());
         assertTrue(
                 search.problems().get(0).contains("\"" + named + "\""),
                 search.problems().get(0));
+    }
+
+    @Test
+    void aFieldOfTheLogIsKnown() {
+        Search search = SearchText.read("-lamp:red", "LAMP"::equals);
+        assertEquals(List.of(), search.problems());
+        assertEquals(List.of(new Condition.Not(new Condition.Like("LAMP", List.of("red")))), search.conditions());
     }
 
     @Property

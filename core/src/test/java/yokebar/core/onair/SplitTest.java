@@ -4,24 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import yokebar.core.spot.SpotComments;
 
 class SplitTest {
 
     @ParameterizedTest(name = "{0}")
-    @CsvSource({
-        "up 2, 14027000",
-        "UP2, 14027000",
-        "up, 14026000",
-        "loud up 1.5 tnx, 14026500",
-        "dn 1, 14024000",
-        "down 3, 14022000",
-        "qsx 14028.5, 14028500",
-        "qsx 21028.5, 0",
-        "tnx, 0",
-        "group, 0",
-        "upgrade 2, 0",
-    })
-    void whereAStationListens(String comment, long hertz) {
-        assertThat(Split.listensAt(14_025_000, comment).orElse(0)).isEqualTo(hertz);
+    @MethodSource("yokebar.core.spot.SpotComments#all")
+    void whereAStationListens(SpotComments.Comment comment) {
+        boolean byKey = comment.hz() != 14_195_000;
+        assertThat(Split.listensAt(comment.hz(), comment.text(), byKey).orElse(0))
+                .isEqualTo(comment.listensHz());
+    }
+
+    @ParameterizedTest(name = "{0} {1}")
+    @CsvSource({"3785, qsx 3790, 3790", "7012, qsx 7.0135, 7013.5", "7012, qsx 7013.5, 7013.5", "21025, qsx 30, 0"})
+    void onTheLowBandsToo(long kilohertz, String comment, double listens) {
+        assertThat(Split.listensAt(kilohertz * 1_000, comment, true).orElse(0)).isEqualTo(Math.round(listens * 1_000));
     }
 }

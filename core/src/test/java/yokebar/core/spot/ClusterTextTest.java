@@ -2,6 +2,7 @@ package yokebar.core.spot;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.time.LocalTime;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -46,6 +47,34 @@ class ClusterTextTest {
             assertThat(spot.callingCq()).isTrue();
             assertThat(spot.at()).isEqualTo(LocalTime.of(23, 59));
         });
+    }
+
+    @Test
+    void anOlderSpotThatWasAskedFor() {
+        ClusterLine line =
+                ClusterText.read("  14025.0  ZP5QXA      3-Nov-2026 1407Z  loud, 25 dB up 2          <OZ1QAB-#>");
+        assertThat(line)
+                .isEqualTo(new ClusterLine.Spot(
+                        new Call("OZ1QAB"),
+                        true,
+                        14_025_000,
+                        new Call("ZP5QXA"),
+                        "loud, 25 dB up 2",
+                        25,
+                        false,
+                        LocalTime.of(14, 7),
+                        LocalDate.of(2026, 11, 3)));
+        assertThat(ClusterText.read("14025.0 ZP5QXA 33-Nov-2026 1407Z x <OZ1QAB>"))
+                .isInstanceOf(ClusterLine.Other.class);
+    }
+
+    @Test
+    void aTimeInLowerCaseAndWordsInOtherLetters() {
+        assertThat(ClusterText.read("DX de CU9QYB:   14025.0  ZP5QXA   olá, zoë   1407z"))
+                .isInstanceOfSatisfying(ClusterLine.Spot.class, spot -> {
+                    assertThat(spot.comment()).isEqualTo("olá, zoë");
+                    assertThat(spot.at()).isEqualTo(LocalTime.of(14, 7));
+                });
     }
 
     @ParameterizedTest(name = "{0}")

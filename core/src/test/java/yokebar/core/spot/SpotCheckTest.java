@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,5 +33,15 @@ class SpotCheckTest {
         assertThat(checked.fault()).isEqualTo(fault);
         assertThat(checked.at().toString()).contains("T" + (at.getSecond() == 0 ? at + ":00" : at.toString()));
         assertThat(checked.at()).isBeforeOrEqualTo(when);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2026-05-02, ", "2026-05-01, STALE", "2026-05-03, FUTURE"})
+    void whereTheDayIsSaidItCounts(LocalDate on, SpotCheck.Fault fault) {
+        ClusterLine.Spot spot = new ClusterLine.Spot(
+                new Call("OZ1QAB"), false, 14_025_000, new Call("ZP5QXA"), "", null, false, LocalTime.of(14, 7), on);
+        assertThat(SpotCheck.of(spot, Instant.parse("2026-05-02T14:30:00Z"), Duration.ofMinutes(60))
+                        .fault())
+                .isEqualTo(fault);
     }
 }
