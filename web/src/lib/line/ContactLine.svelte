@@ -3,6 +3,7 @@
   import NeedMark from '../partner/NeedMark.svelte';
   import { megaHertz } from '../shared/format';
   import LineFields from './LineFields.svelte';
+  import OpenLines from './OpenLines.svelte';
 
   let { app }: { app: AppState } = $props();
 
@@ -21,6 +22,8 @@
   );
   /** Something typed that cannot be. */
   const wrong = $derived(view?.tokens.some((t) => t.problem) ? view.problems[0]?.sentence : undefined);
+  /** What could be two things: the piece at the end, for that is where one types. */
+  const doubt = $derived(view?.tokens.filter((t) => t.otherwise).at(-1));
   /** What is still to be typed, or wrong though each word is right. */
   const missing = $derived(view?.problems[0]?.sentence);
 
@@ -49,6 +52,8 @@
       } else {
         void line.enter();
       }
+    } else if (event.key === '.' && (event.ctrlKey || event.metaKey)) {
+      line.settle(input?.selectionStart ?? line.text.length);
     } else if (event.key === 'Escape') {
       if (line.text === '') {
         input?.blur();
@@ -78,7 +83,7 @@
     const outcome = line.outcome;
     if (outcome?.changeId !== undefined) {
       void app.changes.undo(outcome.changeId);
-      line.type(outcome.text);
+      line.fill(outcome.text);
       line.outcome = undefined;
     }
   }
@@ -98,6 +103,7 @@
 </script>
 
 <section class="line" aria-label="Contact line" data-says-of={line.readText}>
+  <OpenLines {line} corrected={() => input?.focus()} />
   {#if likely.length > 0}
     <div class="likely" role="group" aria-label="Likely calls">
       {#each likely as guess, i (guess.call)}
@@ -133,9 +139,10 @@
           {#each view?.tokens ?? [] as token (token.from)}
             <span
               class:bad={token.problem}
+              class:doubt={token.otherwise}
               style:left={left(token.from)}
               style:width={left(token.until - token.from)}
-              title={token.problem}>{token.label}</span
+              title={token.problem}>{token.label}{token.otherwise ? '?' : ''}</span
             >
           {/each}
         </div>
@@ -154,16 +161,30 @@
             >{view.station.worked === 0 ? 'new station' : `worked ${view.station.worked}×`}</span
           >{/if}
         {#if missing}<span class="missing">{missing}</span>{/if}
-      {:else if line.outcome && !line.outcome.good}
-        <span class="trouble">{line.outcome.text}: {line.outcome.sentence}</span>
       {:else if line.outcome}
         <span class="done">{line.outcome.sentence}</span>
         {#if line.outcome.changeId !== undefined}<button class="more" onclick={undo}>Undo</button>{/if}
+      {/if}
+      {#if doubt?.otherwise}
+        <button
+          class="more"
+          onclick={() => {
+            line.settle(doubt.from);
+            input?.focus();
+          }}><kbd>Ctrl</kbd>+<kbd>.</kbd> or <span class="mono">{doubt.otherwise}</span></button
+        >
       {/if}
       {#if line.underWay > 0}<span class="muted">logging…</span>{/if}
     </div>
     <div class="set">
       {#each view?.notices ?? [] as notice (notice)}<span class="notice">{notice}</span>{/each}
+      {#if line.aside[0] !== undefined}
+        <button class="more" onclick={() => line.recall(1)} title="Bring it back into the line"
+          ><kbd>↑</kbd> <span class="mono aside">{line.aside[0]}</span>{line.aside.length > 1
+            ? ` +${line.aside.length - 1}`
+            : ''}</button
+        >
+      {/if}
       {#each keepable as token (token.from)}
         <button class="more" onclick={() => line.stick(token.field ?? '', token.value)}
           >Keep this {STICKS.get(token.field ?? '')}</button
@@ -279,6 +300,21 @@
   .labels .bad {
     border-top: 2px solid var(--yb-trouble);
     color: var(--yb-trouble);
+  }
+
+  .labels .doubt {
+    border-top: 2px dashed var(--yb-accent);
+    color: var(--yb-ink);
+  }
+
+  .aside {
+    display: inline-block;
+    max-width: 14ch;
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+    vertical-align: bottom;
+    text-transform: uppercase;
   }
 
   .says {

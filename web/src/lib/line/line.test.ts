@@ -1,6 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import { Problem, type LineView } from '../api/client';
-import { LineStore, lineOf, type LineBody, type LineServer } from './line.svelte';
+import type { Memory } from '../position/positions.svelte';
+import { LineStore, lineOf, type LineBody, type LineServer, type OpenLine } from './line.svelte';
 
 const VIEW: LineView = {
   tokens: [],
@@ -17,6 +18,7 @@ const VIEW: LineView = {
 class FakeLine implements LineServer {
   done: string[] = [];
   fail = '';
+  asks = '';
   async read(body: LineBody): Promise<LineView> {
     return { ...VIEW, tunes: /^\d+$/.test(body.text), notices: [body.text] };
   }
@@ -25,7 +27,13 @@ class FakeLine implements LineServer {
       throw new Problem('It cannot be logged.');
     }
     this.done.push(`log ${body.text}`);
-    return { contactId: 7, call: body.text, fresh: true, sentence: 'New.', changeId: 3 };
+    if (this.asks && body.text.startsWith(this.asks) && body.sameAs === undefined) {
+      return { question: { contactId: 5, sentence: 'Same contact as ZP5QXA at 12:00 UTC?' } };
+    }
+    if (body.sameAs !== undefined) {
+      this.done.push(`same as ${body.sameAs}`);
+    }
+    return { logged: { contactId: 7, call: body.text, fresh: true, sentence: 'New.', changeId: 3 } };
   }
   async tune(body: LineBody) {
     await new Promise((resolve) => setTimeout(resolve, 5));
@@ -34,10 +42,26 @@ class FakeLine implements LineServer {
   }
 }
 
-const NO_MEMORY = { getItem: () => null, setItem: () => undefined };
+const NO_MEMORY: Memory = { getItem: () => null, setItem: () => undefined };
 
-function storeOn(server: FakeLine): LineStore {
-  return new LineStore(() => 1, server, NO_MEMORY);
+function storeOn(server: FakeLine, tab = NO_MEMORY): LineStore {
+  return new LineStore(() => 1, server, NO_MEMORY, tab);
+}
+
+function open(line: LineStore, index: number): OpenLine {
+  const found = line.open[index];
+  if (!found) {
+    throw new Error(`no line ${index} is open`);
+  }
+  return found;
+}
+
+function tab(): Memory {
+  const kept = new Map<string, string>();
+  return {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => void kept.set(key, value),
+  };
 }
 
 describe('LineStore', () => {
@@ -59,25 +83,116 @@ describe('LineStore', () => {
     }
     await line.enter();
     expect(server.done).toEqual(['tune 14025', 'log zp5qxa', 'tune 7012', 'log k1qab']);
-    expect(line.outcome).toMatchObject({ good: true, contactId: 7, changeId: 3 });
+    expect(line.outcome).toMatchObject({ contactId: 7, changeId: 3 });
     expect(line.underWay).toBe(0);
   });
 
-  it('brings back a line that could not be logged, unless another is being typed', async () => {
+  it('keeps each line that was refused in sight until it is dealt with', async () => {
+    const server = new FakeLine();
+    server.fail = 'zp5';
+    const line = storeOn(server);
+    for (const text of ['zp5qxa', 'k1qab', 'zp5qxb']) {
+      line.type(text);
+      void line.enter();
+    }
+    line.type('oz1');
+    await line.enter();
+    expect(line.open.map((o) => o.text)).toEqual(['zp5qxa', 'zp5qxb']);
+    expect(line.open[0]?.sentence).toBe('It cannot be logged.');
+    expect(server.done).toEqual(['log k1qab', 'log oz1']);
+    line.type('half a');
+    line.correct(open(line, 1));
+    expect(line.text).toBe('zp5qxb');
+    expect(line.open.map((o) => o.text)).toEqual(['zp5qxa']);
+    line.recall(1);
+    expect(line.text).toBe('half a');
+    line.dismiss(line.open[0]);
+    expect(line.open).toEqual([]);
+  });
+
+  it('takes nothing typed meanwhile for the line that was refused', async () => {
     const server = new FakeLine();
     server.fail = 'zp5';
     const line = storeOn(server);
     line.type('zp5qxa');
-    await line.enter();
-    expect(line.text).toBe('zp5qxa');
-    expect(line.outcome).toMatchObject({ good: false, sentence: 'It cannot be logged.' });
     const sent = line.enter();
     line.type('k1');
     await sent;
     expect(line.text).toBe('k1');
-    line.clear();
-    line.recall(1);
+    expect(line.open).toHaveLength(1);
+  });
+
+  it('does not send off what is known to be wrong', async () => {
+    const server = new FakeLine();
+    server.read = async () => ({ ...VIEW, problems: [{ field: 'MODE', sentence: 'In which mode?' }] });
+    const line = storeOn(server);
+    line.type('zp5qxa');
+    await vi.waitFor(() => expect(line.readText).toBe('zp5qxa'));
+    expect(await line.enter()).toBe(false);
     expect(line.text).toBe('zp5qxa');
+    expect(server.done).toEqual([]);
+  });
+
+  it.each([
+    [true, 'same as 5'],
+    [false, 'same as 0'],
+  ])('asks whether a late contact is the same: %s', async (same, told) => {
+    const server = new FakeLine();
+    server.asks = 'zp5';
+    const line = storeOn(server);
+    line.type('zp5qxa 12:10');
+    await line.enter();
+    expect(line.open).toMatchObject([{ text: 'zp5qxa 12:10', sameAs: 5 }]);
+    expect(server.done).toEqual(['log zp5qxa 12:10']);
+    await line.answer(open(line, 0), same);
+    expect(server.done).toContain(told);
+    expect(line.open).toEqual([]);
+  });
+
+  it('puts the other meaning in the place of a word in doubt', async () => {
+    const server = new FakeLine();
+    server.read = async (body) => ({
+      ...VIEW,
+      tokens: body.text.includes(':')
+        ? []
+        : [{ from: 7, until: 13, field: 'NAME', label: 'name', value: 'Olivia', otherwise: 'mode:olivia' }],
+    });
+    const line = storeOn(server);
+    line.type('zp5qxa olivia 599');
+    await vi.waitFor(() => expect(line.view?.tokens).toHaveLength(1));
+    expect(line.settle(9)).toBe(true);
+    expect(line.text).toBe('zp5qxa mode:olivia 599');
+    await vi.waitFor(() => expect(line.view?.tokens).toEqual([]));
+    expect(line.settle(9)).toBe(false);
+  });
+
+  it('sets aside what is being typed when a station is chosen, and brings it back with one key', () => {
+    const line = storeOn(new FakeLine());
+    line.type('zp5qxa 57');
+    line.fill('k1qab ');
+    line.fill('oz1qab ');
+    expect(line.text).toBe('oz1qab ');
+    expect(line.aside).toEqual(['zp5qxa 57']);
+    line.type('oz1qab 59');
+    line.recall(1);
+    expect(line.text).toBe('zp5qxa 57');
+    expect(line.aside).toEqual([]);
+  });
+
+  it('has everything again when the page is loaded again', async () => {
+    const server = new FakeLine();
+    server.fail = 'zp5';
+    const kept = tab();
+    const before = storeOn(server, kept);
+    before.type('zp5qxa');
+    await before.enter();
+    before.type('k1qab 57');
+    before.fill('oz1qab ');
+    before.type('oz1qab 5');
+    const after = storeOn(server, kept);
+    expect(after.text).toBe('oz1qab 5');
+    expect(after.aside).toEqual(['k1qab 57']);
+    expect(after.open).toMatchObject([{ text: 'zp5qxa', sentence: 'It cannot be logged.' }]);
   });
 
   it('asks again when the radio has moved under the line', async () => {
