@@ -280,7 +280,7 @@ class RadioSoakTest {
             try {
                 JsonNode answer = yokebar.post(
                         "api/line/log", "{\"text\":\"" + call + "\",\"typedForMs\":0,\"key\":\"soak" + i + "\"}");
-                if (answer.path("fresh").asBoolean()) {
+                if (answer.path("logged").path("fresh").asBoolean()) {
                     logged.put(call, new Logged(asked, System.nanoTime(), slowestMs()));
                 }
             } catch (IOException e) {

@@ -239,7 +239,7 @@ class LineReading {
         return new LineView.StationHint(
                 call.text(),
                 situation == null ? null : situation.entity().name(),
-                situation == null ? null : situation.entity().continent(),
+                situation == null ? null : situation.continent(),
                 situation == null ? null : situation.cqZone(),
                 situation == null || facts == null
                         ? null

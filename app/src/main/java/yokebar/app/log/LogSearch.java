@@ -104,6 +104,7 @@ public class LogSearch implements SmartLifecycle {
                     HttpStatus.SERVICE_UNAVAILABLE,
                     "The log could not be read for searching. Start Yokebar again; its own log tells more.");
         }
+        index.declare(marks().values());
         return question.apply(index);
     }
 

@@ -105,7 +105,7 @@ class PartnerController {
                         : new PartnerView.EntityView(
                                 situation.entity().number(),
                                 situation.entity().name(),
-                                situation.entity().continent(),
+                                situation.continent(),
                                 situation.cqZone(),
                                 situation.ituZone()),
                 firstOf(lines.stream().map(LogLine::name).toList(), known == null ? null : known.name()),

@@ -68,7 +68,7 @@ class CallbookTest extends AppTest {
                 sendJson("POST", "/api/line/log", Map.of("text", line, "typedForMs", 1000, "key", "callbook " + key));
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
         return get("/api/contacts/"
-                + JSON.readTree(answer.body()).path("contactId").asLong());
+                + JSON.readTree(answer.body()).path("logged").path("contactId").asLong());
     }
 
     @Test

@@ -46,22 +46,54 @@ class LineTest extends AppTest {
 
     @Test
     void logsOnceHoweverOftenThePageTriesAndCanBeTakenBack() throws Exception {
-        HttpResponse<String> first = log("zp5qxa 20m cw 579 599 ana", "one");
+        HttpResponse<String> first = log("zp5qxa 20m cw 579 599 ana 2026-05-01 14:07-14:12", "one");
         assertThat(first.statusCode()).as(first.body()).isEqualTo(200);
-        assertThat(log("zp5qxa 20m cw 579 599 ana", "one").body()).isEqualTo(first.body());
+        assertThat(log("zp5qxa 20m cw 579 599 ana 2026-05-01 14:07-14:12", "one")
+                        .body())
+                .isEqualTo(first.body());
         assertThat(count("contact")).isEqualTo(1);
         assertThat(count("intake_journal")).isEqualTo(1);
         // A page that was reloaded makes another key; the same contact is still one.
-        JsonNode second = JSON.readTree(log("zp5qxa 20m cw 579 599 ana", "two").body());
-        assertThat(second.path("fresh").asBoolean()).isFalse();
+        JsonNode second = JSON.readTree(
+                log("zp5qxa 20m cw 579 599 ana 2026-05-01 14:07-14:12", "two").body());
+        assertThat(second.path("logged").path("fresh").asBoolean()).isFalse();
         assertThat(count("contact")).isEqualTo(1);
         JsonNode row = get("/api/log/rows?columns=TIME_OFF").path("lines").get(0);
         assertThat(row.path("reportSent").asString()).isEqualTo("579");
         assertThat(row.path("country").asString()).isEqualTo("Paraguay");
-        assertThat(row.path("more").path("TIME_OFF").asString()).hasSize(6);
-        long change = JSON.readTree(first.body()).path("changeId").asLong();
+        assertThat(row.path("more").path("TIME_OFF").asString()).isEqualTo("1412");
+        long change =
+                JSON.readTree(first.body()).path("logged").path("changeId").asLong();
         changed(sendJson("POST", "/api/changes/" + change + "/undo", Map.of()));
         assertThat(count("contact")).isZero();
+    }
+
+    /** Typed from memory or paper, a few minutes off or another contact: the operator says which. */
+    @Test
+    void aLateEntryNearAnotherAsksWhetherItIsTheSame() throws Exception {
+        importText(
+                contact("ZP5QXA", "qso_date", "20260501", "time_on", "120000", "rst_sent", "599", "rst_rcvd", "579"));
+        String line = "zp5qxa 20m ft8 sent:599 rcvd:579 2026-05-01 12:10";
+        JsonNode question = JSON.readTree(log(line, "late").body()).path("question");
+        assertThat(question.path("sentence").asString()).isEqualTo("Same contact as ZP5QXA at 12:00 UTC?");
+        assertThat(count("contact")).isEqualTo(1);
+        JsonNode same = JSON.readTree(
+                answered(line, "late", question.path("contactId").asLong()).body());
+        assertThat(same.path("logged").path("fresh").asBoolean()).isFalse();
+        assertThat(count("contact")).isEqualTo(1);
+        JsonNode another = JSON.readTree(answered(line, "late again", 0).body());
+        assertThat(another.path("logged").path("fresh").asBoolean()).isTrue();
+        assertThat(count("contact")).isEqualTo(2);
+        assertThat(JSON.readTree(log("zp5qxa 20m ft8 sent:599 rcvd:579 2026-05-01 12:00", "at the minute")
+                                .body())
+                        .has("question"))
+                .as("the minute agrees")
+                .isFalse();
+        assertThat(count("contact")).isEqualTo(2);
+    }
+
+    private HttpResponse<String> answered(String text, String key, long sameAs) throws Exception {
+        return sendJson("POST", "/api/line/log", Map.of("text", text, "typedForMs", 0, "key", key, "sameAs", sameAs));
     }
 
     @Test

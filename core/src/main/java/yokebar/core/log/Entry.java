@@ -76,7 +76,7 @@ public record Entry(long id, long startSecond, long frequencyHz, AdifFields fiel
             situation.ifPresent(s -> {
                 fields.put(LogFields.ENTITY, Integer.toString(s.entity().number()));
                 fields.put(LogFields.ENTITY_NAME, s.entity().name());
-                fields.put(LogFields.CONTINENT, s.entity().continent());
+                fields.put(LogFields.CONTINENT, s.continent());
                 if (given.get("CQZ") == null) {
                     fields.put("CQZ", Integer.toString(s.cqZone()));
                 }

@@ -71,6 +71,11 @@ public final class LogIndex {
         return Set.copyOf(columns.keySet());
     }
 
+    /** Makes these fields known, though no contact may have them. */
+    public void declare(Collection<String> fields) {
+        fields.forEach(this::column);
+    }
+
     /** Whether any contact has, or had, this field. */
     public boolean hasField(String name) {
         return columns.containsKey(name);

@@ -17,7 +17,7 @@ public record Whereabouts(@Nullable Situation situation, String area, @Nullable 
 
     /** ADIF's two letters; null when unknown. */
     public @Nullable String continent() {
-        return situation == null ? null : situation.entity().continent();
+        return situation == null ? null : situation.continent();
     }
 
     /** ADIF's number of its entity; 0 when it is in none. */

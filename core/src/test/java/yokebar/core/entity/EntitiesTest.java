@@ -73,6 +73,23 @@ class EntitiesTest {
                 .isEqualTo(name);
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "TA1QAA, EU, 20, 39",
+        "TA2QAA, AS, 20, 39",
+        "IG9QAA, AF, 33, 37",
+        "IT9QAA, EU, 15, 28",
+        "VO2QAA, NA, 2, 9",
+        "UA9XQA, EU, 17, 20",
+    })
+    void partsOfAnEntityHaveZonesAndContinentsOfTheirOwn(String call, String continent, int cqZone, int ituZone) {
+        Situation found = ENTITIES.of(new Call(call), TODAY).orElseThrow();
+        assertThat(found.continent()).isEqualTo(continent);
+        assertThat(found.cqZone()).isEqualTo(cqZone);
+        assertThat(found.ituZone()).isEqualTo(ituZone);
+        assertThat(found.fields().get("CONT")).isEqualTo(continent);
+    }
+
     @Test
     void aDigitChangesTheCallArea() {
         assertThat(ENTITIES.of(new Call("K1QAA/6"), TODAY).orElseThrow().cqZone())
@@ -118,6 +135,11 @@ class EntitiesTest {
                 "gone; an entity has 8 columns, not 1",
                 "gone|lately|1|EU|14|36|38|-27|Here|CU; is no date",
                 "call|CU9QYB|||7; there is no entity 7",
+                "'1|EU|14|36|38|-27|Here|CU\nwas|||7|CT|before'; there is no entity 7",
+                "'1|EU|14|36|38|-27|Here|CU\nwas|||1|CT'; two days, a number, prefixes and a source",
+                "'1|EU|14|36|38|-27|Here|CU\nwas|||1|CT|'; two days, a number, prefixes and a source",
+                "'1|EU|14|36|38|-27|Here|CU\nwas|1990-01-01|1989-01-01|1|CT|x'; its last day is before its first",
+                "'1|EU|14|36|38|-27|Here|CU\nwas|soon||1|CT|x'; is no date",
                 "# nothing; There is no entity in it.",
             })
     void aFileThatIsWrongIsRefusedByLine(String text, String why) {

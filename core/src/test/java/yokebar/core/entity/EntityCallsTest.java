@@ -14,7 +14,7 @@ import org.junit.jupiter.api.function.Executable;
 import yokebar.core.call.Call;
 import yokebar.core.data.DataLines;
 
-/** Some five hundred calls of almost every entity there is, against a list of their own. */
+/** Calls of almost every entity there is, on days of eighty years, against lists of their own. */
 class EntityCallsTest {
     private static final int NOWHERE = 9999;
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 23);
@@ -24,12 +24,14 @@ class EntityCallsTest {
 
     private static List<Expected> expected() {
         List<Expected> all = new ArrayList<>();
-        for (DataLines.Line line : DataLines.beside(EntityCallsTest.class, "calls.txt")) {
-            String[] words = line.words();
-            for (int i = 1; i < words.length; i++) {
-                String[] callAndDay = words[i].split("@");
-                LocalDate day = callAndDay.length == 1 ? TODAY : LocalDate.parse(callAndDay[1]);
-                all.add(new Expected(Integer.parseInt(words[0]), new Call(callAndDay[0]), day));
+        for (String file : List.of("calls.txt", "calls-by-series.txt", "calls-by-day.txt")) {
+            for (DataLines.Line line : DataLines.beside(EntityCallsTest.class, file)) {
+                String[] words = line.words();
+                for (int i = 1; i < words.length; i++) {
+                    String[] callAndDay = words[i].split("@");
+                    LocalDate day = callAndDay.length == 1 ? TODAY : LocalDate.parse(callAndDay[1]);
+                    all.add(new Expected(Integer.parseInt(words[0]), new Call(callAndDay[0]), day));
+                }
             }
         }
         return all;
@@ -49,8 +51,9 @@ class EntityCallsTest {
     void theListIsLongEnoughToMeanSomething() {
         List<Expected> all = expected();
         Set<Integer> entities = new HashSet<>(all.stream().map(Expected::number).toList());
-        assertTrue(all.size() >= 400, all.size() + " calls");
-        assertTrue(entities.size() >= 320, entities.size() + " entities");
+        assertTrue(all.size() >= 2_500, all.size() + " calls");
+        assertTrue(all.stream().filter(one -> one.day().isBefore(TODAY)).count() >= 500, "of other days");
+        assertTrue(entities.size() >= 390, entities.size() + " entities");
         assertEquals(all.size(), new HashSet<>(all).size(), "none stands there twice");
     }
 }
