@@ -5,6 +5,7 @@
     ConnectionSignal,
     Dashboard,
     Download,
+    Help,
     Light,
     Radio,
     Satellite,
@@ -59,6 +60,9 @@
   </button>
   <button onclick={() => app.nextTheme()} title={`Change to the ${theme.next} theme`}>
     <ThemeIcon size={20} /><span>{theme.label}</span>
+  </button>
+  <button onclick={() => app.showKeys()} title="Keys and help (?)">
+    <Help size={20} /><span>Help</span>
   </button>
 </nav>
 

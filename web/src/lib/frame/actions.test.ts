@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { fitting, type Action } from './actions';
+import { actions, fitting, type Action } from './actions';
+import { AppState } from './app.svelte';
 
 const all: Action[] = ['Go to Log', 'Search the log', 'Next radio'].map((label) => ({
   label,
@@ -13,6 +14,21 @@ describe('fitting', () => {
     ['LOG sea', ['Search the log']],
     ['nothing', []],
   ])('%s', (typed, labels) => expect(fitting(all, typed).map((a) => a.label)).toEqual(labels));
+
+  it.each([
+    ['spot', 'Post a spot'],
+    ['help', 'Show the keys'],
+    ['cluster', 'Connect a cluster node or skimmer feed'],
+    ['export', 'Export the log'],
+    ['backup', 'Back up and restore'],
+    ['connect radio', 'Connect a radio'],
+    ['repeater', 'Bands, channels and units'],
+    ['adif', 'Import a log'],
+    ['qsl', 'Paper cards and labels'],
+    ['grid', 'Places'],
+  ])('finds by an everyday word: %s', (typed, label) =>
+    expect(fitting(actions(new AppState()), typed).map((a) => a.label)).toContain(label),
+  );
 
   it('leaves out what cannot be done now', () => {
     const beam: Action = { label: 'Beam', possible: () => false, run: () => undefined };

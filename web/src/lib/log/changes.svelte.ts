@@ -40,9 +40,12 @@ export class ChangeStore {
     }
   }
 
-  /** The last thing that can be taken back. */
+  /** The last thing somebody did that can be taken back; merges happen by themselves and have an undo of their own. */
   get undoable(): LogChange | undefined {
-    return this.all.find((c) => c.undoneBy === undefined && c.undoes === undefined && c.state !== 'RUNNING');
+    return this.all.find(
+      (c) =>
+        c.undoneBy === undefined && c.undoes === undefined && c.state !== 'RUNNING' && c.kind !== 'MERGED',
+    );
   }
 
   async undo(id: number | undefined): Promise<void> {

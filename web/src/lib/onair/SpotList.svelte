@@ -37,10 +37,13 @@
       air.step(1);
     } else if (event.key === 'ArrowUp') {
       air.step(-1);
+    } else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
+      // The program transmits then: only on purpose, and not by a key that is held down.
+      if (spot?.answers && !event.repeat) {
+        void app.goToSpot(spot.id, true);
+      }
     } else if (event.key === 'Enter' && spot) {
       void app.goToSpot(spot.id);
-    } else if (event.key === 'a' && spot?.answers) {
-      void app.goToSpot(spot.id, true);
     } else if (event.key === 'x' && spot) {
       void air.strike(spot.id);
     } else {

@@ -350,10 +350,13 @@ describe('the lists', () => {
     const list = screen.getByRole('listbox');
     await fireEvent.keyDown(list, { key: 'ArrowDown' });
     await fireEvent.keyDown(list, { key: 'Enter' });
-    await fireEvent.keyDown(list, { key: 'a' });
+    await fireEvent.keyDown(list, { key: 'Enter', ctrlKey: true });
     expect(go.mock.calls).toEqual([[1]]);
     await fireEvent.keyDown(list, { key: 'ArrowDown' });
     await fireEvent.keyDown(list, { key: 'a' });
+    await fireEvent.keyDown(list, { key: 'Enter', ctrlKey: true, repeat: true });
+    expect(go.mock.calls).toEqual([[1]]);
+    await fireEvent.keyDown(list, { key: 'Enter', ctrlKey: true });
     await fireEvent.keyDown(list, { key: 'x' });
     expect(go.mock.calls).toEqual([[1], [2, true]]);
     expect(strike).toHaveBeenCalledWith(2);

@@ -87,9 +87,20 @@
 {/if}
 {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
 
+{#if lane.counts['REFUSED']}
+  <p class="choose">
+    <Button
+      kind="ghost"
+      size="small"
+      on:click={() => act(() => app.lanes.sendRefusedAgain(lane.id), 'They are due again.')}
+      >Send {counted(lane.counts['REFUSED'], 'refused contact')} again</Button
+    >
+    <span class="hint">If the refusal was a mistake; one that still holds comes back.</span>
+  </p>
+{/if}
 <ProblemList
   title="Refused"
-  hint="Correct the contact and it goes again by itself."
+  hint="Correct the contact and it is sent again automatically."
   lines={app.lanes.refused[lane.id] ?? []}
   total={lane.counts['REFUSED'] ?? 0}
   {lane}

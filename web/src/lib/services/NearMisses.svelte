@@ -13,16 +13,23 @@
     $props();
 
   let problem = $state('');
+  /** The contact whose own call would be rewritten; that is asked first. */
+  let asked = $state(0);
 
   const WORDS: Record<Guess['differences'][number], string> = {
     CALL: 'one character of the call',
-    OWN_CALL: 'our call',
+    PORTABLE: 'what follows the stroke',
+    OWN_CALL: 'your call',
     BAND: 'the band',
     MODE: 'the mode',
     MODE_GROUP: 'the mode',
     HOURS: 'whole hours',
     DAY: 'a day',
     TIME: 'the time',
+    MONTH: 'the month',
+    YEAR: 'the year',
+    DIGITS: 'two digits that change places',
+    RELAYED: 'nothing, but it was made over a repeater or an internet link and does not count there',
   };
 
   const differs = (guess: Guess, ...which: Guess['differences']) =>
@@ -30,6 +37,10 @@
 
   async function correct(one: Unmatched, guess: Guess) {
     problem = '';
+    if (differs(guess, 'OWN_CALL') && asked !== guess.contact.id) {
+      asked = guess.contact.id;
+      return;
+    }
     try {
       await app.lanes.correct(app, guess);
       await onchanged(
@@ -82,11 +93,11 @@
         {#each one.guesses as guess (guess.contact.id)}
           <tr class="ours">
             <td class="muted">we logged</td>
-            <td class="mono" class:other={differs(guess, 'DAY')}>{utcDate(guess.contact.start)}</td>
-            <td class="mono" class:other={differs(guess, 'HOURS', 'TIME')}
+            <td class="mono" class:other={differs(guess, 'DAY', 'MONTH', 'YEAR', 'DIGITS')}>{utcDate(guess.contact.start)}</td>
+            <td class="mono" class:other={differs(guess, 'HOURS', 'TIME', 'DIGITS')}
               >{utcMinute(guess.contact.start)}</td
             >
-            <td class="mono" class:other={differs(guess, 'CALL')}>
+            <td class="mono" class:other={differs(guess, 'CALL', 'PORTABLE')}>
               <button class="more mono" onclick={() => app.showContact(guess.contact.id)}
                 >{guess.contact.call}</button
               >
@@ -97,13 +108,16 @@
             <td class="why"
               >{guess.differences.map((d) => WORDS[d]).join(' and ')}{#if guess.confirmed}<span class="muted"
                   >; ours is confirmed as it stands</span
+                >{/if}{#if asked === guess.contact.id}<strong role="alert"
+                  >: the contact would say that you were {one.ownCall}, and would be sent again as that. Were you?</strong
                 >{/if}</td
             >
             <td class="act">
               <Button
                 kind={guess.confirmed ? 'ghost' : 'tertiary'}
                 size="small"
-                on:click={() => correct(one, guess)}>Correct ours</Button
+                on:click={() => correct(one, guess)}
+                >{asked === guess.contact.id ? `Yes, I was ${one.ownCall}` : 'Correct ours'}</Button
               >
             </td>
           </tr>

@@ -90,6 +90,11 @@ export class LaneStore {
   }
 
   /** What was asked to go and is not on its way yet stays due. */
+  async sendRefusedAgain(id: number): Promise<void> {
+    await got(api.POST('/api/services/{id}/refused/again', { params: { path: { id } } }));
+    await this.load();
+  }
+
   async stopHandingOver(id: number): Promise<void> {
     this.#put(await got(api.DELETE('/api/services/{id}/handovers', { params: { path: { id } } })));
   }

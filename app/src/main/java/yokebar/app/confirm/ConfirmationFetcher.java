@@ -3,6 +3,7 @@ package yokebar.app.confirm;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.HashSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -35,7 +36,7 @@ class ConfirmationFetcher implements SmartLifecycle {
     /** A service that is not set up or cannot be reached is looked at again so much later. */
     private static final Duration NOT_READY = Duration.ofSeconds(2);
     /** A service with an endless list of pages must not keep us for ever. */
-    private static final int MOST_PAGES = 10_000;
+    private static final int MAX_PAGES = 10_000;
     /** How long the page that is being stored may take at the end. */
     private static final Duration PAGE_WITHIN = Duration.ofSeconds(5);
     /** What was received while our log was still empty cannot be of it, but clocks and dates differ. */
@@ -162,6 +163,13 @@ class ConfirmationFetcher implements SmartLifecycle {
         } catch (ServiceRefused | ServiceUnreachable e) {
             return new FetchResult(false, fetched, String.valueOf(e.getMessage()));
         }
+        if (unreadable > 0) {
+            lines.happened(
+                    serviceId,
+                    unreadable == 1
+                            ? "1 entry of the last fetch made no sense"
+                            : unreadable + " entries of the last fetch made no sense");
+        }
         String said =
                 fetched == 0 ? "Nothing new." : fetched == 1 ? "1 new confirmation." : fetched + " new confirmations.";
         return new FetchResult(
@@ -170,22 +178,39 @@ class ConfirmationFetcher implements SmartLifecycle {
                 unreadable == 0 ? said : said + " " + unreadable + " entries made no sense and were left.");
     }
 
+    /** What was read is kept; how far the fetch came is not, so that the next one begins there again. */
+    private void endless(int serviceId, String page) throws ServiceRefused, ServiceUnreachable {
+        String sentence = services.name(serviceId) + " gives page after page without an end (\"" + page
+                + "\" came again or is" + " one too many).";
+        lines.broken(
+                serviceId,
+                new ServiceUnreachable(
+                        "endless answer",
+                        sentence,
+                        "What was read is kept; it is tried again by itself. Tell the service.",
+                        null));
+    }
+
     private record Brought(int fresh, int unreadable) {}
 
     private Brought fetch(int serviceId, FetchPlan.Window window) throws ServiceRefused, ServiceUnreachable {
         int fresh = 0;
         int unreadable = 0;
         @Nullable String page = null;
-        for (int pages = 0; pages < MOST_PAGES && running; pages++) {
+        Set<String> seen = new HashSet<>();
+        while (running) {
             ConfirmationPage got = lines.confirmations(serviceId, window, page);
             fresh += confirmations.take(serviceId, got.entries());
             unreadable += got.unreadable();
             underWay.merge(serviceId, got.entries().size(), Integer::sum);
-            if (got.next() == null || got.next().equals(page)) {
+            if (got.next() == null) {
                 services.setFetched(serviceId, FetchPlan.done(services.fetched(serviceId), window, clock.instant()));
                 break;
             }
             page = got.next();
+            if (!seen.add(page) || seen.size() > MAX_PAGES) {
+                endless(serviceId, page);
+            }
         }
         return new Brought(fresh, unreadable);
     }

@@ -33,6 +33,8 @@ import yokebar.app.log.JourneyStep;
 import yokebar.core.confirm.ConfirmationMatch;
 import yokebar.core.confirm.ConfirmedRecord;
 import yokebar.core.contact.LoggedContact;
+import yokebar.core.delivery.Choices;
+import yokebar.core.delivery.ServiceRules;
 import yokebar.links.delivery.ConfirmationPage;
 
 /** Stores confirmations and finds the contacts they speak of, also when either comes or changes later. */
@@ -92,7 +94,9 @@ class Confirmations implements JourneySource {
 
     /** Finds the contacts that rows speak of, and tells. */
     private void match(int serviceId, Collection<ConfirmationRow> rows) {
-        ConfirmationMatch.Terms terms = services.rules(serviceId).agrees();
+        ServiceRules rules = services.rules(serviceId);
+        Choices choices = services.choices(serviceId);
+        ConfirmationMatch.Terms terms = rules.agrees();
         Map<String, List<LoggedContact>> byCall = log
                 .around(
                         rows.stream()
@@ -106,7 +110,9 @@ class Confirmations implements JourneySource {
         Set<String> brought = new HashSet<>();
         for (ConfirmationRow row : rows) {
             ConfirmedRecord record = row.record();
-            List<LoggedContact> candidates = byCall.getOrDefault(row.callSign, List.of());
+            List<LoggedContact> candidates = byCall.getOrDefault(row.callSign, List.of()).stream()
+                    .filter(candidate -> rules.confirms(candidate.contact(), choices))
+                    .toList();
             Optional<LoggedContact> contact =
                     record == null ? Optional.empty() : ConfirmationMatch.find(record, candidates, terms);
             row.contactId = contact.map(LoggedContact::id).orElse(null);
@@ -184,7 +190,8 @@ class Confirmations implements JourneySource {
                     && ConfirmationMatch.matches(
                             contact.contact(),
                             record,
-                            services.rules(row.serviceId).agrees());
+                            services.rules(row.serviceId).agrees())
+                    && services.rules(row.serviceId).confirms(contact.contact(), services.choices(row.serviceId));
             if (!fits && contactId != null) {
                 lost.computeIfAbsent(row.serviceId, id -> new TreeSet<>()).add(contactId);
                 row.contactId = null;

@@ -20,12 +20,16 @@ import yokebar.app.delivery.Services;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.LogLine;
 import yokebar.app.log.LogSearch;
+import yokebar.core.call.Call;
+import yokebar.core.call.CallParts;
 import yokebar.core.call.NearCalls;
 import yokebar.core.confirm.ConfirmationMatch;
 import yokebar.core.confirm.ConfirmedRecord;
 import yokebar.core.confirm.NearMiss;
 import yokebar.core.contact.LoggedContact;
+import yokebar.core.delivery.Choices;
 import yokebar.core.delivery.DeliveryState;
+import yokebar.core.delivery.ServiceRules;
 import yokebar.core.need.Kind;
 import yokebar.core.need.WorkedBefore;
 
@@ -89,13 +93,16 @@ class NearMisses {
                 .setParameter("service", serviceId)
                 .setMaxResults(SHOWN)
                 .getResultList();
-        ConfirmationMatch.Terms terms = services.rules(serviceId).agrees();
+        ServiceRules rules = services.rules(serviceId);
+        Choices choices = services.choices(serviceId);
+        ConfirmationMatch.Terms terms = rules.agrees();
         Map<ConfirmationRow, List<NearMiss>> misses = new HashMap<>();
         Collection<LoggedContact> candidates = candidates(rows, terms);
         for (ConfirmationRow row : rows) {
             ConfirmedRecord record = row.record();
             if (record != null) {
-                List<NearMiss> found = NearMiss.of(record, candidates, terms);
+                List<NearMiss> found =
+                        NearMiss.of(record, candidates, terms, contact -> rules.confirms(contact, choices));
                 misses.put(row, found.subList(0, Math.min(GUESSES, found.size())));
             }
         }
@@ -126,7 +133,11 @@ class NearMisses {
         WorkedBefore before = search.workedBefore();
         Set<ContactLog.Moment> moments = new LinkedHashSet<>();
         for (ConfirmationRow row : rows) {
-            moments.add(new ContactLog.Moment(row.callSign, row.startedAt));
+            NearMiss.moments(row.startedAt).forEach(moment -> moments.add(new ContactLog.Moment(row.callSign, moment)));
+            for (String same :
+                    before.callsOf(CallParts.of(new Call(row.callSign)).base())) {
+                moments.add(new ContactLog.Moment(same, row.startedAt));
+            }
             for (String near : NearCalls.of(row.callSign, call -> before.has(Kind.CALL, call))) {
                 moments.add(new ContactLog.Moment(near, row.startedAt));
             }

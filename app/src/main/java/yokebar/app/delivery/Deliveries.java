@@ -5,6 +5,7 @@ import jakarta.persistence.Tuple;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -30,6 +31,8 @@ import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.Journey;
 import yokebar.app.log.JourneyStep;
 import yokebar.app.log.SealsChanged;
+import yokebar.app.station.Station;
+import yokebar.core.adif.AdifFields;
 import yokebar.core.confirm.ConfirmationMarks;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.LoggedContact;
@@ -42,6 +45,7 @@ import yokebar.core.delivery.Eligibility;
 @Service
 public class Deliveries {
     private static final int REVIEW_AT_ONCE = 1000;
+    private static final int MOST_RETRIED = 10_000;
     /** Where contacts stand must be there before others look at it, such as for a confirmation that waited. */
     private static final int BEFORE_OTHERS = 0;
 
@@ -50,6 +54,7 @@ public class Deliveries {
     private final List<ServiceAdapter> adapters;
     private final Services services;
     private final Identities identities;
+    private final Station station;
     private final ContactLog log;
     private final Journey journey;
     private final Clock clock;
@@ -61,6 +66,7 @@ public class Deliveries {
             List<ServiceAdapter> adapters,
             Services services,
             Identities identities,
+            Station station,
             ContactLog log,
             Journey journey,
             Clock clock,
@@ -70,6 +76,7 @@ public class Deliveries {
         this.adapters = adapters;
         this.services = services;
         this.identities = identities;
+        this.station = station;
         this.log = log;
         this.journey = journey;
         this.clock = clock;
@@ -257,12 +264,37 @@ public class Deliveries {
         return deliveries.stream().collect(Collectors.toMap(delivery -> delivery.id, delivery -> delivery));
     }
 
-    private static void review(Delivery delivery, RulesNow rules, Contact before, Contact after, StateTally tally) {
+    private void review(Delivery delivery, RulesNow rules, Contact before, Contact after, StateTally tally) {
         ServiceAdapter service = rules.service();
-        if (!service.render(before).equals(service.render(after))) {
-            delivery.apply(DeliveryEvent.CONTENT_CHANGED, delivery.reason, rules.at(), tally);
+        AdifFields now = service.render(after);
+        if (!service.render(before).equals(now)) {
+            contentChanged(delivery, rules, now, tally);
         }
         rules.apply(delivery, after, tally);
+    }
+
+    private void contentChanged(Delivery delivery, RulesNow rules, AdifFields now, StateTally tally) {
+        boolean settled = delivery.state == DeliveryState.ACCEPTED || delivery.state == DeliveryState.CONFIRMED;
+        if (delivery.state == DeliveryState.CHANGED && ContentHash.isOf(delivery.contentHash, now)) {
+            // Edited and edited back: the service has what the log says.
+            delivery.apply(DeliveryEvent.CONTENT_RESTORED, null, rules.at(), tally);
+            if (isConfirmed(delivery)) {
+                delivery.apply(DeliveryEvent.CONFIRMED, null, rules.at(), tally);
+            }
+        } else if (!settled || rules.service().rules().takesChanges() && !ContentHash.isOf(delivery.contentHash, now)) {
+            delivery.apply(DeliveryEvent.CONTENT_CHANGED, delivery.reason, rules.at(), tally);
+        }
+    }
+
+    private boolean isConfirmed(Delivery delivery) {
+        return !db.createNativeQuery(
+                        "select 1 from confirmation where contact_id = :contact and service_id = :service",
+                        Integer.class)
+                .setParameter("contact", delivery.contactId())
+                .setParameter("service", delivery.serviceId)
+                .setMaxResults(1)
+                .getResultList()
+                .isEmpty();
     }
 
     /** Takes contacts out of a service's deliveries, or back in. */
@@ -316,6 +348,36 @@ public class Deliveries {
         happened(serviceId, contactIds, DeliveryEvent.DISPROVED);
     }
 
+    /**
+     * Lets contacts that a service refused go there again.
+     *
+     * @return how many there were; the rules have the last word on each
+     */
+    @Transactional
+    public int tryRefusedAgain(int serviceId) {
+        StateTally tally = new StateTally();
+        RulesNow rules = rules(adapter(serviceId), clock.instant());
+        List<Delivery> refused = db.createQuery(
+                        "from Delivery where serviceId = :service and state = :state order by serviceId, state, id",
+                        Delivery.class)
+                .setParameter("service", serviceId)
+                .setParameter("state", DeliveryState.REFUSED)
+                .setMaxResults(MOST_RETRIED)
+                .getResultList();
+        Map<Long, LoggedContact> contacts =
+                log.find(refused.stream().map(Delivery::contactId).toList());
+        for (Delivery delivery : refused) {
+            LoggedContact contact = contacts.get(delivery.contactId());
+            if (contact != null && delivery.apply(DeliveryEvent.RETRIED, null, rules.at(), tally)) {
+                rules.apply(delivery, contact.contact(), tally);
+            }
+        }
+        store(tally);
+        events.publishEvent(
+                new SealsChanged(refused.stream().map(Delivery::contactId).toList()));
+        return refused.size();
+    }
+
     /** Something happened to contacts at a service; those it cannot happen to stay as they are. */
     @Transactional(propagation = Propagation.MANDATORY)
     public void happened(int serviceId, Collection<Long> contactIds, DeliveryEvent event) {
@@ -325,6 +387,25 @@ public class Deliveries {
         found.forEach(delivery -> delivery.apply(event, null, now, tally));
         store(tally);
         events.publishEvent(new SealsChanged(List.copyOf(contactIds)));
+    }
+
+    /** Looks again at contacts held for a reason that passes by itself; those that may go are due then. */
+    @Transactional
+    public void reviewWhatPasses(int serviceId) {
+        List<Delivery> held = db.createQuery(
+                        "from Delivery where serviceId = :service and state = :state and holdRule in :rules"
+                                + " order by serviceId, state, id",
+                        Delivery.class)
+                .setParameter("service", serviceId)
+                .setParameter("state", DeliveryState.HELD)
+                .setParameter(
+                        "rules",
+                        Arrays.stream(Eligibility.Rule.values())
+                                .filter(Eligibility.Rule::passesByItself)
+                                .toList())
+                .setMaxResults(REVIEW_AT_ONCE)
+                .getResultList();
+        reviewed(serviceId, DeliveryState.HELD, held);
     }
 
     /**
@@ -342,6 +423,11 @@ public class Deliveries {
                 .setParameter("after", afterId)
                 .setMaxResults(REVIEW_AT_ONCE)
                 .getResultList();
+        reviewed(serviceId, state, held);
+        return held.size() < REVIEW_AT_ONCE ? null : held.get(held.size() - 1).id;
+    }
+
+    private void reviewed(int serviceId, DeliveryState state, List<Delivery> held) {
         Map<Long, LoggedContact> contacts =
                 log.find(held.stream().map(Delivery::contactId).toList());
         StateTally tally = new StateTally();
@@ -361,7 +447,6 @@ public class Deliveries {
             events.publishEvent(new SealsChanged(List.copyOf(moved)));
             events.publishEvent(new LaneChanged(serviceId));
         }
-        return held.size() < REVIEW_AT_ONCE ? null : held.get(held.size() - 1).id;
     }
 
     /** How many contacts are in each state at a service. */
@@ -431,7 +516,8 @@ public class Deliveries {
     /** What a service takes now. */
     RulesNow rules(ServiceAdapter service, Instant now) {
         int serviceId = service.serviceId();
-        return new RulesNow(service, services.setup(serviceId).choices(), identities.of(serviceId), now);
+        return new RulesNow(
+                service, station.ownCalls(), services.setup(serviceId).choices(), identities.of(serviceId), now);
     }
 
     static void hold(Delivery delivery, Eligibility.Hold hold) {

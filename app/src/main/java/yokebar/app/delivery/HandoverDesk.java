@@ -309,14 +309,14 @@ class HandoverDesk {
             rules.apply(delivery, contact.contact(), tally);
             return;
         }
-        boolean edited = !Objects.equals(delivery.contentHash, ContentHash.of(service.render(contact.contact())));
+        boolean edited = ContentHash.differs(delivery.contentHash, service.render(contact.contact()));
         if (!result.taken()) {
             delivery.apply(DeliveryEvent.REJECTED, result.words(), now, tally);
             deliveries.refusedNote(contact.id(), service.rules().serviceName(), result.words());
         } else {
             delivery.apply(DeliveryEvent.LISTED, null, now, tally);
         }
-        if (edited) {
+        if (edited && service.rules().takesChanges()) {
             delivery.apply(DeliveryEvent.CONTENT_CHANGED, null, now, tally);
             rules.apply(delivery, contact.contact(), tally);
         }
@@ -378,7 +378,7 @@ class HandoverDesk {
                     LoggedContact contact = contacts.get(delivery.contactId());
                     return !delivery.claimed()
                             || contact == null
-                            || !Objects.equals(delivery.contentHash, ContentHash.of(service.render(contact.contact())));
+                            || !ContentHash.isOf(delivery.contentHash, service.render(contact.contact()));
                 });
     }
 

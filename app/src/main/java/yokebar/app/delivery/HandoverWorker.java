@@ -23,6 +23,7 @@ import yokebar.app.hookup.HookupChanged;
 import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
+import yokebar.app.station.StationChanged;
 import yokebar.core.delivery.DeliveryState;
 
 /** Carries handovers through their steps, each service for itself, so that a slow one keeps no other waiting. */
@@ -38,6 +39,7 @@ public class HandoverWorker implements SmartLifecycle {
 
     private static final Duration AT_EXIT_AT_MOST = Duration.ofSeconds(20);
     private static final Duration AT_A_STRETCH = Duration.ofSeconds(3);
+    private static final Duration PASSES_EVERY = Duration.ofMinutes(10);
     private static final int WITHDRAWALS_AT_ONCE = 50;
     private static final int PICTURES_AT_ONCE = 5;
     private static final int FILLS_AT_ONCE = 20;
@@ -55,6 +57,8 @@ public class HandoverWorker implements SmartLifecycle {
     private final Clock clock;
     /** Until when there is nothing to do, by service. */
     private final Map<Integer, Instant> restUntil = new ConcurrentHashMap<>();
+
+    private final Map<Integer, Instant> passingReviewed = new ConcurrentHashMap<>();
 
     private final Set<Integer> toReview = ConcurrentHashMap.newKeySet();
     private final Set<Integer> busy = ConcurrentHashMap.newKeySet();
@@ -197,8 +201,23 @@ public class HandoverWorker implements SmartLifecycle {
         }
     }
 
+    @TransactionalEventListener(fallbackExecution = true)
+    void stationChanged(StationChanged event) {
+        services.active().forEach(this::review);
+    }
+
+    /** Some contacts are held until a time comes, such as the first day of a certificate. */
+    private void reviewWhatPasses(int serviceId) {
+        Instant last = passingReviewed.get(serviceId);
+        if (last == null || last.plus(PASSES_EVERY).isBefore(clock.instant())) {
+            passingReviewed.put(serviceId, clock.instant());
+            deliveries.reviewWhatPasses(serviceId);
+        }
+    }
+
     private void look(int serviceId) {
         try {
+            reviewWhatPasses(serviceId);
             if (toReview.remove(serviceId)) {
                 reviewAll(serviceId);
             }

@@ -10,6 +10,7 @@ import yokebar.core.contact.LoggedContact;
 import yokebar.core.delivery.Choices;
 import yokebar.core.delivery.DeliveryEvent;
 import yokebar.core.delivery.Eligibility;
+import yokebar.core.delivery.OwnCalls;
 import yokebar.core.delivery.SigningIdentity;
 
 /**
@@ -18,11 +19,12 @@ import yokebar.core.delivery.SigningIdentity;
  *
  * @param at UTC
  */
-record RulesNow(ServiceAdapter service, Choices choices, List<SigningIdentity> identities, Instant at) {
+record RulesNow(
+        ServiceAdapter service, OwnCalls ownCalls, Choices choices, List<SigningIdentity> identities, Instant at) {
 
     /** What holds a contact; empty when it may go. */
     Optional<Eligibility.Hold> check(Contact contact) {
-        return Eligibility.check(contact, service.rules(), choices, identities, at);
+        return ownCalls.check(contact).or(() -> Eligibility.check(contact, service.rules(), choices, identities, at));
     }
 
     /** Looks at the rules again where they have a say: waiting, held, refused and changed contacts. */

@@ -161,6 +161,12 @@ class ServiceController {
         return lanes.lane(id);
     }
 
+    /** Lets what the service refused go there again; how many contacts that are. */
+    @PostMapping("/{id}/refused/again")
+    int refusedAgain(@PathVariable int id) {
+        return OnConflict.tryAgain(() -> deliveries.tryRefusedAgain(id));
+    }
+
     /** What was asked to go and is not on its way yet stays due. */
     @DeleteMapping("/{id}/handovers")
     LaneView stopHandingOver(@PathVariable int id) {

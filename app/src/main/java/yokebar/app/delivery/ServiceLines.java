@@ -118,6 +118,18 @@ public class ServiceLines {
         return line(serviceId).call(line -> line.confirmations(window, page));
     }
 
+    /** The service answered in a way that cannot be gone on with; its lane says so. */
+    public void broken(int serviceId, ServiceUnreachable trouble) throws ServiceRefused, ServiceUnreachable {
+        line(serviceId).call(line -> {
+            throw trouble;
+        });
+    }
+
+    /** Something worth knowing happened; the lane shows it as the last thing that did. */
+    public void happened(int serviceId, String event) {
+        line(serviceId).moved(0, event);
+    }
+
     /** The picture of a card. */
     public byte[] picture(int serviceId, String path) throws ServiceRefused, ServiceUnreachable {
         return line(serviceId).call(line -> line.picture(path));

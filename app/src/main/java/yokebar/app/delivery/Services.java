@@ -226,6 +226,12 @@ public class Services {
                 .orElseThrow(() -> new FieldProblem("service", "There is no service " + serviceId + "."));
     }
 
+    /** What the operator wants to go to a service. */
+    @Transactional(readOnly = true)
+    public Choices choices(int serviceId) {
+        return setup(serviceId).choices();
+    }
+
     @Transactional(readOnly = true)
     Setup setup(int serviceId) {
         return setups.computeIfAbsent(serviceId, id -> {

@@ -26,6 +26,11 @@ import yokebar.core.contact.Provenance;
 /** The stored contacts. Whoever changes them does so here, inside a transaction, and the others hear of it in the same one. */
 @Service
 public class ContactLog {
+    /** At most one contact in so many, and no more than so many, may have a date that says nothing of where the log begins. */
+    private static final long CONTACTS_PER_ODD_START = 200;
+
+    private static final long MAX_ODD_STARTS = 20;
+
     private final EntityManager db;
     private final ApplicationEventPublisher events;
     private final Clock clock;
@@ -110,11 +115,18 @@ public class ContactLog {
         return rows.stream().map(ContactRow::logged).toList();
     }
 
-    /** When the first contact of the log started, UTC; empty for an empty log. */
+    /**
+     * When the log begins, UTC; empty for an empty log. Of a long log the oldest few contacts do not count: one with a wrong date
+     * is not the beginning.
+     */
     @Transactional(readOnly = true)
     public Optional<Instant> firstStart() {
-        return Optional.ofNullable(db.createQuery("select min(startedAt) from ContactRow", Instant.class)
-                .getSingleResult());
+        long odd = Math.min(MAX_ODD_STARTS, size() / CONTACTS_PER_ODD_START);
+        return db.createQuery("select startedAt from ContactRow order by startedAt", Instant.class)
+                .setFirstResult((int) odd)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst();
     }
 
     /** Stores new contacts; the numbers they got are in the result, in the same order. */

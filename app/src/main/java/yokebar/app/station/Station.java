@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.FieldProblem;
 import yokebar.core.call.Call;
+import yokebar.core.delivery.OwnCalls;
 
 /** Who we are: calls, operators, places, and how we like things. */
 @Service
@@ -57,6 +59,22 @@ public class Station {
                         .map(l -> new StationView.LicenceView(l.id(), l.name()))
                         .toList(),
                 licences.problem());
+    }
+
+    /** All calls we may use, with their days; none while the station has no call. */
+    @Transactional(readOnly = true)
+    public OwnCalls ownCalls() {
+        String own = row().ownCall;
+        if (own == null) {
+            return new OwnCalls(List.of());
+        }
+        List<OwnCalls.OwnCall> all = new ArrayList<>();
+        all.add(new OwnCalls.OwnCall(new Call(own), null, null));
+        db.createQuery("from FurtherCall", FurtherCall.class)
+                .getResultStream()
+                .map(c -> new OwnCalls.OwnCall(new Call(c.callSign), c.validFrom, c.validUntil))
+                .forEach(all::add);
+        return new OwnCalls(all);
     }
 
     private List<StationView.CallView> calls() {

@@ -2,7 +2,8 @@ package yokebar.app.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.Arrays;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -47,8 +48,10 @@ class OddAnswersTest extends ServiceTest {
     }
 
     private static Answer report(String... results) {
-        List<Map<String, String>> records =
-                Arrays.stream(results).map(r -> Map.of("result", r)).toList();
+        List<Map<String, Object>> records = new ArrayList<>();
+        for (String result : results) {
+            records.add(Map.of("record", records.size() + 1, "result", result));
+        }
         return Answer.json(200, Map.of("state", "processed", "records", records));
     }
 
@@ -94,11 +97,30 @@ class OddAnswersTest extends ServiceTest {
         handOver();
         awaitState("ZP5QXA", COUNTERSIGN, "ACCEPTED");
         assertThat(state("OZ1QAB", COUNTERSIGN)).isEqualTo("REFUSED");
+        // Wrongly refused, the operator thinks: from the lane they go again.
+        assertThat(sendJson("POST", "/api/services/1/refused/again", Map.of()).statusCode())
+                .isEqualTo(200);
+        awaitState("OZ1QAB", COUNTERSIGN, "DUE");
+        handOver();
+        awaitState("OZ1QAB", COUNTERSIGN, "ACCEPTED");
+    }
+
+    @Test
+    void aPageInThePlaceOfTheServiceRefusesNothing() throws Exception {
+        toBatch = new Answer(404, "text/html", "<html>Not found</html>".getBytes(StandardCharsets.UTF_8));
+        handOver();
+        await("the trouble", () -> trouble().contains("answered 404"));
+        assertThat(List.of(state("ZP5QXA", COUNTERSIGN), state("OZ1QAB", COUNTERSIGN)))
+                .containsOnly("DUE");
+        toBatch = RECEIPT;
+        toReport = report("accepted", "accepted");
+        handOver();
+        awaitState("ZP5QXA", COUNTERSIGN, "ACCEPTED");
     }
 
     @Test
     void aReceiptNobodyKnowsLaterProvesNothingAndIsAskedForAgain() throws Exception {
-        toReport = Answer.json(404, Map.of("words", "no batch has this number"));
+        toReport = Answer.json(404, Map.of("found", false, "words", "no batch has this number"));
         handOver();
         await("the trouble", () -> trouble().contains("no batch has this number"));
         assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("HANDED_OVER");
@@ -123,10 +145,14 @@ class OddAnswersTest extends ServiceTest {
     }
 
     @Test
-    void unknownWordsInAReportAreARefusalAndNeverAProof() throws Exception {
+    void unknownWordsInAReportAreNoRefusalAndNoProof() throws Exception {
         toReport = report("perhaps", "accepted");
         handOver();
-        awaitState("OZ1QAB", COUNTERSIGN, "ACCEPTED");
-        assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("REFUSED");
+        await("the trouble", () -> trouble().contains("\"perhaps\""));
+        assertThat(List.of(state("ZP5QXA", COUNTERSIGN), state("OZ1QAB", COUNTERSIGN)))
+                .containsOnly("HANDED_OVER");
+        toReport = report("accepted", "accepted");
+        handOver();
+        awaitState("ZP5QXA", COUNTERSIGN, "ACCEPTED");
     }
 }

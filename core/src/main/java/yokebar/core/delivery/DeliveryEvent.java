@@ -20,6 +20,10 @@ public enum DeliveryEvent {
     TAKEN_BACK,
     /** Something in it that this service receives was edited. */
     CONTENT_CHANGED,
+    /** Such an edit was taken back: it is again what the service has. */
+    CONTENT_RESTORED,
+    /** The operator thinks that it was refused wrongly and wants it to go again. */
+    RETRIED,
     /** The operator does not want it to go there. */
     EXCLUDED,
     /** The operator takes the exclusion back. */

@@ -53,6 +53,7 @@ public final class DeliveryTransitions {
                 .on(DeliveryEvent.DISPROVED, ACCEPTED)
                 .on(DeliveryEvent.CONTENT_CHANGED, CHANGED);
         from(REFUSED)
+                .on(DeliveryEvent.RETRIED, DUE)
                 .on(DeliveryEvent.RULES_ALLOW, DUE)
                 .on(DeliveryEvent.RULES_HOLD, HELD)
                 .on(DeliveryEvent.CONFIRMED, CONFIRMED)
@@ -65,6 +66,7 @@ public final class DeliveryTransitions {
                 .on(DeliveryEvent.REJECTED, REFUSED)
                 .on(DeliveryEvent.CONFIRMED, CONFIRMED)
                 .on(DeliveryEvent.CONTENT_CHANGED, CHANGED)
+                .on(DeliveryEvent.CONTENT_RESTORED, ACCEPTED)
                 .on(DeliveryEvent.EXCLUDED, NOT_MEANT);
         from(NOT_MEANT).on(DeliveryEvent.INCLUDED, DUE).on(DeliveryEvent.CONFIRMED, CONFIRMED);
     }

@@ -39,6 +39,8 @@ public final class Eligibility {
         MODE_NOT_TAKEN,
         BAND_NOT_TAKEN,
         FIELD_MISSING,
+        /** Made as a call that is not the station's, or not on that day. */
+        NOT_OWN_CALL,
         /** Made under an own call the operator keeps from this service. */
         OTHER_OWN_CALL,
         /** Before the first day that goes there. */
@@ -49,6 +51,11 @@ public final class Eligibility {
         /** The source it came from waits until the operator lets it go. */
         BY_SOURCE;
 
+        /** Whether it stops holding a contact without anybody doing anything: a time comes. */
+        public boolean passesByItself() {
+            return this == IN_THE_FUTURE || this == NO_IDENTITY;
+        }
+
         /** What an operator can do about all that it holds at once, the most likely first. */
         public List<Remedy> remedies() {
             return switch (this) {
@@ -58,7 +65,8 @@ public final class Eligibility {
                 case FIELD_MISSING -> List.of(Remedy.FILL_FIELD, Remedy.LEAVE_OUT);
                 case OTHER_OWN_CALL, TOO_OLD -> List.of(Remedy.CHANGE_CHOICES, Remedy.LEAVE_OUT);
                 case BY_SOURCE -> List.of(Remedy.LET_SOURCE_GO);
-                case MODE_NOT_TAKEN, BAND_NOT_TAKEN, IN_THE_FUTURE, COUNTED_ALREADY -> List.of(Remedy.LEAVE_OUT);
+                case MODE_NOT_TAKEN, BAND_NOT_TAKEN, IN_THE_FUTURE, COUNTED_ALREADY, NOT_OWN_CALL ->
+                    List.of(Remedy.LEAVE_OUT);
             };
         }
     }

@@ -12,6 +12,7 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.band.Band;
 import yokebar.core.confirm.ConfirmationMatch;
+import yokebar.core.contact.Contact;
 import yokebar.core.contact.PropagationMode;
 import yokebar.core.data.DataLines;
 
@@ -46,6 +47,15 @@ public record ServiceRules(
         ConfirmationMatch.Terms agrees,
         boolean takesChanges,
         boolean takesBack) {
+
+    /**
+     * Whether a contact may be confirmed there, by the way it travelled: one that may not go there is not confirmed, whatever the
+     * other side sent in.
+     */
+    public boolean confirms(Contact contact, Choices choices) {
+        PropagationMode way = contact.propagation();
+        return way == null || !waysNever.contains(way) && (choices.relayed() || !waysOnRequest.contains(way));
+    }
 
     private static final Map<String, ServiceRules> ALL = read(DataLines.textBeside(ServiceRules.class, "services.txt"));
 

@@ -40,6 +40,14 @@ class NearMissTest {
         "ZP5QXA, 20m, CW,   2026-05-01T20:45, CU9QYB, ",
         "ZP5QXA, 20m, CW,   2026-05-02T14:07, CU9QYB, DAY",
         "ZP5QXA, 20m, CW,   2026-05-03T14:07, CU9QYB, ",
+        "ZP5QXA, 20m, CW,   2026-04-01T14:07, CU9QYB, MONTH",
+        "ZP5QXA, 20m, CW,   2025-05-01T14:07, CU9QYB, YEAR",
+        "ZP5QXA, 20m, CW,   2026-05-10T14:07, CU9QYB, DIGITS",
+        "ZP5QXA, 20m, CW,   2026-05-01T14:17, CU9QYB, ",
+        "ZP5QXA, 20m, CW,   2025-04-01T14:07, CU9QYB, ",
+        "ZP5QXA/P, 20m, CW, 2026-05-01T14:07, CU9QYB, PORTABLE",
+        "OZ/ZP5QXA, 20m, CW, 2026-05-01T14:07, CU9QYB, PORTABLE",
+        "ZP5QXA/P, 20m, CW, 2026-04-01T14:07, CU9QYB, MONTH PORTABLE",
         "ZP5QXA, 20m, CW,   2026-05-01T14:07, CU9QLZ, OWN_CALL",
         "ZP5QXA, 15m, CW,   2026-05-01T15:07, CU9QYB, BAND HOURS",
         "ZP5QXB, 15m, CW,   2026-05-01T14:07, CU9QYB, ",
@@ -56,6 +64,38 @@ class NearMissTest {
                                                 .map(Enum::name)
                                                 .toList()))
                 .isEqualTo(expected);
+    }
+
+    @Test
+    void digitsOfTheTimeMayChangePlaces() {
+        LoggedContact ours = logged(7, Source.OPERATOR, "TIME_ON", "123400");
+        assertThat(NearMiss.of(confirmed("ZP5QXA", "20m", "CW", "2026-05-01T21:34", "CU9QYB"), List.of(ours), TERMS))
+                .singleElement()
+                .satisfies(miss -> assertThat(miss.differences()).containsExactly(NearMiss.Difference.DIGITS));
+    }
+
+    @Test
+    void whatMustNotCountIsNearlyAMatchWithThatReason() {
+        LoggedContact relayed = logged(7, Source.OPERATOR, "PROP_MODE", "RPT");
+        List<NearMiss> found = NearMiss.of(
+                confirmed("ZP5QXA", "20m", "CW", "2026-05-01T14:07", "CU9QYB"),
+                List.of(relayed),
+                TERMS,
+                contact -> contact.propagation() == null);
+        assertThat(found).singleElement().satisfies(miss -> assertThat(miss.differences())
+                .containsExactly(NearMiss.Difference.RELAYED));
+    }
+
+    @Test
+    void contactsAreLookedForWhereASlipWouldPutThem() {
+        List<Instant> moments = NearMiss.moments(Instant.parse("2026-05-31T14:07:00Z"));
+        assertThat(moments)
+                .contains(
+                        Instant.parse("2026-05-31T14:07:00Z"),
+                        Instant.parse("2026-01-31T14:07:00Z"),
+                        Instant.parse("2025-05-31T14:07:00Z"),
+                        Instant.parse("2026-05-13T14:07:00Z"))
+                .doesNotHaveDuplicates();
     }
 
     @Test
@@ -76,6 +116,8 @@ class NearMissTest {
         "ZP5QXA, 15m, CW,   2026-05-01T15:07, CU9QYB",
         "ZP5QXA, 20m, SSB,  2026-05-01T14:07, CU9QYB",
         "ZP5QXA, 20m, CW,   2026-05-02T14:07, CU9QYB",
+        "ZP5QXA, 20m, CW,   2026-04-01T14:07, CU9QYB",
+        "ZP5QXA/P, 20m, CW, 2026-05-01T14:07, CU9QYB",
         "ZP5QXA, 20m, CW,   2026-05-01T14:07, CU9QLZ",
     })
     void theCorrectionMakesItMatch(String call, String band, String mode, String start, String ownCall) {

@@ -12,7 +12,6 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Locale;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.ScheduledThreadPoolExecutor;
@@ -36,12 +35,13 @@ public final class ClusterNode extends KeptLink {
     private static final int CONNECT_WITHIN_MS = 8_000;
     /** A node that asks nothing within this time gets the login all the same. */
     private static final Duration ASKS_WITHIN = Duration.ofSeconds(4);
+    /** What has no end of line for so long is a question. */
+    private static final Duration QUESTION_AFTER = Duration.ofMillis(600);
 
     private static final Duration STEADY = Duration.ofSeconds(30);
     /** Longer lines are cut, the rest of them thrown away. */
     private static final int LONGEST_LINE = 1_000;
 
-    private static final int LONGEST_QUESTION = 200;
     private static final int MOST_NEGOTIATION = 10_000;
 
     private final NodeSetting setting;
@@ -50,8 +50,10 @@ public final class ClusterNode extends KeptLink {
     private volatile @Nullable TelnetClient open;
     private volatile Instant lastSaid;
     private volatile boolean loggedIn;
-    private boolean passwordGiven;
-    private boolean commandsSaid;
+    /** Why the node did not let us in, found on another thread than the one that reads. */
+    private volatile NodeLogin.@Nullable Refused refused;
+
+    private volatile String whyClosed = "";
 
     /** Hears what goes over the line, on the link's thread. */
     public interface Listener {
@@ -98,8 +100,14 @@ public final class ClusterNode extends KeptLink {
             Instant began = clock.instant();
             try {
                 converse();
-                failed = 1;
-                trouble(failed, "hung up", setting.name() + " closed the connection.", "It is called again by itself.");
+                failed = loggedIn ? 1 : failed + 1;
+                trouble(failed, "hung up", whyClosed, "It is called again by itself.");
+            } catch (NodeLogin.Refused e) {
+                trouble(
+                        ++failed,
+                        "not let in",
+                        e.getMessage() + ".",
+                        "Check call and password under Set up. It is called again by itself, less and less often.");
             } catch (IOException e) {
                 boolean steady =
                         loggedIn && Duration.between(began, clock.instant()).compareTo(STEADY) > 0;
@@ -132,60 +140,101 @@ public final class ClusterNode extends KeptLink {
         if (closed()) {
             return;
         }
-        ScheduledFuture<?> unasked = timer.schedule(this::logIn, ASKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
+        NodeLogin login = new NodeLogin(setting.name(), setting.login(), setting.password());
+        Unfinished unfinished = new Unfinished();
+        ScheduledFuture<?> unasked = timer.schedule(
+                () -> onTime(() -> answer(login.unasked())), ASKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
+        ScheduledFuture<?> questions = timer.scheduleWithFixedDelay(
+                () -> onTime(() -> question(login, unfinished)),
+                QUESTION_AFTER.toMillis(),
+                QUESTION_AFTER.toMillis() / 2,
+                TimeUnit.MILLISECONDS);
         ScheduledFuture<?> alive = keepAlive();
-        passwordGiven = false;
-        commandsSaid = false;
-
+        refused = null;
         try (InputStream in = new BufferedInputStream(client.getInputStream())) {
-            StringBuilder line = new StringBuilder();
             for (int c = in.read(); c >= 0; c = in.read()) {
                 if (c == '\n' || c == '\r') {
-                    if (line.length() > 0) {
-                        takeIn(line.toString());
-                        line.setLength(0);
-                    }
-                } else if (line.length() < LONGEST_LINE && c != 0) {
-                    line.append((char) c);
-                    if (c == ':' && answered(line.toString().toLowerCase(Locale.ROOT), unasked)) {
-                        takeIn(line.toString());
-                        line.setLength(0);
-                    }
+                    takeIn(login, unfinished.take());
+                } else if (unfinished.add(c) && c == ':') {
+                    question(login, unfinished);
                 }
+                throwRefused();
             }
         } finally {
             unasked.cancel(false);
+            questions.cancel(false);
             alive.cancel(false);
+            throwRefused();
+            whyClosed = login.whyClosed();
         }
     }
 
-    /** Answers a question that stands at the end of what came, which has no end of line; says whether it was one. */
-    private boolean answered(String asked, ScheduledFuture<?> unasked) throws IOException {
-        if (asked.length() > LONGEST_QUESTION) {
-            return false;
+    private void throwRefused() throws NodeLogin.Refused {
+        NodeLogin.Refused refusal = refused;
+        if (refusal != null) {
+            refused = null;
+            throw refusal;
         }
-        if (!loggedIn && asksForCall(asked)) {
-            unasked.cancel(false);
-            logIn();
-            return true;
-        }
-        String password = setting.password();
-        if (!passwordGiven && password != null && asked.contains("password")) {
-            passwordGiven = true;
-            send(password, false);
-            sayCommands();
-            return true;
-        }
-        return false;
     }
 
-    private static boolean asksForCall(String asked) {
-        return asked.contains("login") || asked.contains("your call") || asked.contains("callsign");
+    private interface Step {
+        void run() throws IOException;
     }
 
-    private void takeIn(String line) {
+    private synchronized void onTime(Step step) {
+        try {
+            step.run();
+        } catch (NodeLogin.Refused e) {
+            refused = e;
+            hangUp();
+        } catch (IOException e) {
+            LOG.debug("{} hung up during the login", setting.name(), e);
+            hangUp();
+        }
+    }
+
+    /** Answers a question that stands at the end of what came, which has no end of line. */
+    private synchronized void question(NodeLogin login, Unfinished unfinished) throws IOException {
+        if (login.in() || !unfinished.stands(QUESTION_AFTER)) {
+            return;
+        }
+        String text = unfinished.text();
+        NodeLogin.Answer answer = login.question(text);
+        if (answer != null || login.in()) {
+            takeIn(login, unfinished.take());
+        }
+        answer(answer);
+        if (login.in()) {
+            enter();
+        }
+    }
+
+    private synchronized void answer(NodeLogin.@Nullable Answer answer) throws IOException {
+        if (answer != null) {
+            send(answer.text(), !answer.secret());
+        }
+    }
+
+    private synchronized void takeIn(NodeLogin login, String line) throws IOException {
+        if (line.isEmpty()) {
+            return;
+        }
+        if (login.line(line)) {
+            enter();
+        }
         heard(clock.instant());
         listener.heard(line.strip());
+    }
+
+    /** The login is over: what is said from now on is heard as commands. */
+    private void enter() throws IOException {
+        if (!loggedIn) {
+            loggedIn = true;
+            for (String command : setting.commands()) {
+                send(command, true);
+            }
+            works();
+        }
     }
 
     private ScheduledFuture<?> keepAlive() {
@@ -209,48 +258,6 @@ public final class ClusterNode extends KeptLink {
                 TimeUnit.MILLISECONDS);
     }
 
-    private synchronized void logIn() {
-        if (loggedIn) {
-            return;
-        }
-        loggedIn = true;
-        try {
-            if (!setting.login().isEmpty()) {
-                send(setting.login(), true);
-            }
-            if (setting.password() == null) {
-                sayCommands();
-            } else {
-                // A node that asks for the password only now and then gets the commands all the same.
-                timer.schedule(this::sayCommandsAnyway, ASKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
-            }
-            works();
-        } catch (IOException e) {
-            LOG.debug("{} hung up during the login", setting.name(), e);
-            hangUp();
-        }
-    }
-
-    /** What is said before the password would be taken for it. */
-    private synchronized void sayCommands() throws IOException {
-        if (!commandsSaid) {
-            commandsSaid = true;
-            for (String command : setting.commands()) {
-                send(command, true);
-            }
-        }
-    }
-
-    private void sayCommandsAnyway() {
-        try {
-            if (loggedIn) {
-                sayCommands();
-            }
-        } catch (IOException e) {
-            LOG.debug("{} hung up before the commands were said", setting.name(), e);
-        }
-    }
-
     private void send(String line, boolean tell) throws IOException {
         TelnetClient client = open;
         if (client == null) {
@@ -258,7 +265,7 @@ public final class ClusterNode extends KeptLink {
         }
         synchronized (this) {
             OutputStream out = client.getOutputStream();
-            out.write((line + "\r\n").getBytes(StandardCharsets.ISO_8859_1));
+            out.write((line + "\r\n").getBytes(StandardCharsets.UTF_8));
             out.flush();
         }
         lastSaid = clock.instant();

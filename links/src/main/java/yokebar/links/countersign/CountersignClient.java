@@ -3,14 +3,14 @@ package yokebar.links.countersign;
 import java.net.http.HttpRequest;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import yokebar.links.delivery.BatchReport;
 import yokebar.links.delivery.ConfirmationPage;
 import yokebar.links.delivery.Receipt;
+import yokebar.links.delivery.RecordResults;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
 import yokebar.links.web.AccountCalls;
@@ -18,6 +18,8 @@ import yokebar.links.web.WebService;
 
 /** Talks to the certified confirmation service; the protocol is in {@code docs/protocols/countersign.md}. */
 public final class CountersignClient {
+    private static final Set<String> TAKEN = Set.of("accepted", "duplicate");
+    private static final int REFUSED = 400;
     private static final WebService.Limits LIMITS = new WebService.Limits(Duration.ofSeconds(30), 16 << 20);
 
     private final WebService web;
@@ -57,27 +59,39 @@ public final class CountersignClient {
 
     /** The receipt of a batch that came there by another way, by the key it carries; null when it has not arrived. */
     public @Nullable Receipt receiptFor(String idempotencyKey) throws ServiceRefused, ServiceUnreachable {
-        JsonNode answer = calls.get("api/batches?key=" + WebService.encode(idempotencyKey));
-        JsonNode receipt = answer.path("receipt");
-        return receipt.isString() ? new Receipt(receipt.asString(), web.text(answer, "words")) : null;
+        WebService.Answer answer = calls.ask(calls.request("api/batches?key=" + WebService.encode(idempotencyKey))
+                .GET()
+                .build());
+        if (WebService.saysNone(answer)) {
+            return null;
+        }
+        if (answer.status() >= REFUSED) {
+            throw web.unexpected(answer);
+        }
+        JsonNode receipt = web.json(answer);
+        return new Receipt(web.text(receipt, "receipt"), web.text(receipt, "words"));
     }
 
     /** What became of a batch handed over before. */
     public BatchReport report(String receiptNumber) throws ServiceRefused, ServiceUnreachable {
-        JsonNode answer = calls.get("api/batches/" + WebService.encode(receiptNumber));
+        WebService.Answer reply = calls.ask(calls.request("api/batches/" + WebService.encode(receiptNumber))
+                .GET()
+                .build());
+        if (WebService.saysNone(reply)) {
+            throw new ServiceRefused(
+                    ServiceRefused.About.CONTENT,
+                    "knows no such batch",
+                    "Countersign says: " + WebService.words(reply) + ".",
+                    "It is asked again by itself. Should it stay so, ask the service about the receipt.");
+        }
+        if (reply.status() >= REFUSED) {
+            throw web.unexpected(reply);
+        }
+        JsonNode answer = web.json(reply);
         if (!web.text(answer, "state").equals("processed")) {
             return BatchReport.QUEUED;
         }
-        List<BatchReport.Result> results = new ArrayList<>();
-        for (JsonNode entry : web.array(answer, "records")) {
-            String result = web.text(entry, "result");
-            boolean taken = result.equals("accepted") || result.equals("duplicate");
-            results.add(
-                    taken
-                            ? BatchReport.Result.taken(null)
-                            : BatchReport.Result.refused(entry.path("words").asString(result)));
-        }
-        return new BatchReport(true, results);
+        return new BatchReport(true, new RecordResults(web, TAKEN, "refused").of(web.array(answer, "records")));
     }
 
     /**

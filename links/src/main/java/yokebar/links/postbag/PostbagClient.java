@@ -5,13 +5,14 @@ import java.net.http.HttpRequest;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import yokebar.links.delivery.BatchReport;
 import yokebar.links.delivery.ConfirmationPage;
 import yokebar.links.delivery.Receipt;
+import yokebar.links.delivery.RecordResults;
 import yokebar.links.delivery.Submission;
 import yokebar.links.status.ServiceRefused;
 import yokebar.links.status.ServiceUnreachable;
@@ -22,7 +23,7 @@ import yokebar.links.web.WebService;
 public final class PostbagClient {
     private static final WebService.Limits LIMITS = new WebService.Limits(Duration.ofSeconds(30), 8 << 20);
 
-    private static final int NOT_THERE = 404;
+    private static final int REFUSED = 400;
 
     private final WebService web;
     private final AccountCalls calls;
@@ -61,18 +62,18 @@ public final class PostbagClient {
         WebService.Answer answer = calls.ask(calls.request("api/logs?key=" + WebService.encode(idempotencyKey))
                 .GET()
                 .build());
-        return answer.status() == NOT_THERE ? null : submission(web.json(answer));
+        if (WebService.saysNone(answer)) {
+            return null;
+        }
+        if (answer.status() >= REFUSED) {
+            throw web.unexpected(answer);
+        }
+        return submission(web.json(answer));
     }
 
     private Submission submission(JsonNode answer) throws ServiceUnreachable {
-        List<BatchReport.Result> results = new ArrayList<>();
-        for (JsonNode entry : web.array(answer, "records")) {
-            boolean stored = web.text(entry, "result").equals("stored");
-            results.add(
-                    stored
-                            ? BatchReport.Result.taken(null)
-                            : BatchReport.Result.refused(entry.path("words").asString("refused")));
-        }
+        List<BatchReport.Result> results =
+                new RecordResults(web, Set.of("stored"), "refused").of(web.array(answer, "records"));
         return new Submission(
                 new Receipt(web.text(answer, "receipt"), web.text(answer, "words")), new BatchReport(true, results));
     }

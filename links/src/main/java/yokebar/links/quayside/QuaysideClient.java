@@ -85,6 +85,9 @@ public final class QuaysideClient {
                             .GET()
                             .build());
             boolean there = answer.status() < REFUSED;
+            if (!there && !WebService.saysNone(answer)) {
+                throw web.unexpected(answer);
+            }
             any |= there;
             results.add(
                     there ? BatchReport.Result.taken(web.text(web.json(answer), "number")) : BatchReport.Result.ABSENT);
@@ -98,7 +101,7 @@ public final class QuaysideClient {
             WebService.Answer answer = calls.ask(request("api/contacts/" + WebService.encode(push.number()), key)
                     .PUT(WebService.json(body))
                     .build());
-            if (answer.status() != GONE) {
+            if (answer.status() != GONE || !WebService.saysNone(answer)) {
                 return result(answer);
             }
             // Somebody deleted it there; the log has it, so it goes there anew.
@@ -108,8 +111,11 @@ public final class QuaysideClient {
     }
 
     private BatchReport.Result result(WebService.Answer answer) throws ServiceUnreachable {
-        if (answer.status() >= REFUSED) {
+        if (WebService.isRefusal(answer)) {
             return BatchReport.Result.refused(WebService.words(answer));
+        }
+        if (answer.status() >= REFUSED) {
+            throw web.unexpected(answer);
         }
         JsonNode node = web.json(answer);
         return BatchReport.Result.taken(web.text(node, "number"));
@@ -120,6 +126,9 @@ public final class QuaysideClient {
         WebService.Answer answer = calls.ask(request("api/contacts/" + WebService.encode(number), "delete-" + number)
                 .DELETE()
                 .build());
+        if (answer.status() == GONE && !WebService.saysNone(answer)) {
+            throw web.unexpected(answer);
+        }
         if (answer.status() >= REFUSED && answer.status() != GONE) {
             throw new ServiceRefused(
                     ServiceRefused.About.CONTENT,

@@ -27,6 +27,9 @@ public final class RadioShare implements AutoCloseable {
     static final int MAX_PROGRAMS = 32;
     private static final int MAX_INCIDENTS = 20;
 
+    private static final long WATCH_EVERY_MS = 1000;
+
+    private final Object watched = new Object();
     private final SharedRadio radio;
     private final Clock clock;
     private final Runnable changed;
@@ -83,6 +86,7 @@ public final class RadioShare implements AutoCloseable {
             throw e;
         }
         thread("radio-share-" + server.getLocalPort(), this::accept);
+        thread("radio-share-watch-" + server.getLocalPort(), this::watch);
     }
 
     public int port() {
@@ -125,6 +129,7 @@ public final class RadioShare implements AutoCloseable {
     @Override
     public void close() {
         closed = true;
+        wakeWatch();
         closeQuietly(server);
         programs.forEach(program -> program.hangUp(null));
     }
@@ -144,6 +149,29 @@ public final class RadioShare implements AutoCloseable {
         }
     }
 
+    /** Looks for programs that do not read; rests while there is none. */
+    private void watch() {
+        try {
+            while (!closed) {
+                synchronized (watched) {
+                    while (programs.isEmpty() && !closed) {
+                        watched.wait();
+                    }
+                }
+                programs.forEach(SharingProgram::dropIfStuck);
+                Thread.sleep(WATCH_EVERY_MS);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
+    private void wakeWatch() {
+        synchronized (watched) {
+            watched.notifyAll();
+        }
+    }
+
     private void accept() {
         while (!closed) {
             try {
@@ -159,6 +187,7 @@ public final class RadioShare implements AutoCloseable {
                 SharingProgram program = new SharingProgram(socket, radio, this, clock.instant());
                 programs.add(program);
                 program.start();
+                wakeWatch();
                 changed.run();
             } catch (IOException e) {
                 if (!closed) {

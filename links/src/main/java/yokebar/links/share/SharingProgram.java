@@ -2,21 +2,22 @@ package yokebar.links.share;
 
 import java.io.IOException;
 import java.io.InputStream;
-import java.io.OutputStream;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.locks.ReentrantLock;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import yokebar.links.wire.WebRequestSign;
 
 /**
- * One program's connection to a shared radio. A thread reads, another one writes from a bounded queue: whoever has an answer
- * or news for the program only puts it there.
+ * One program's connection to a shared radio. A thread reads and writes its answers; news go through a bounded queue and another
+ * thread, so that whoever has news for the program only puts it there. A program that does not read what it is sent holds up nobody
+ * but itself, and is disconnected.
  */
 final class SharingProgram implements ShareSentences.Events {
     private static final Logger LOG = LoggerFactory.getLogger(SharingProgram.class);
@@ -27,6 +28,8 @@ final class SharingProgram implements ShareSentences.Events {
     private static final int BUFFER_BYTES = 2048;
     /** Put behind the last answer. */
     private static final String END = "";
+
+    private static final long STUCK_AFTER_NANOS = 2_000_000_000L;
     /** A program that has ended its own side has so long to read its last answers, ms. */
     private static final long FINISH_MS = 1000;
 
@@ -39,6 +42,12 @@ final class SharingProgram implements ShareSentences.Events {
     private final BlockingQueue<String> waiting = new ArrayBlockingQueue<>(MAX_WAITING);
     private final AtomicBoolean gone = new AtomicBoolean();
     private final Object newsLock = new Object();
+    /** Held by whichever of the two threads writes. */
+    private final ReentrantLock writing = new ReentrantLock();
+
+    /** When the write that is under way began, {@link System#nanoTime()}; 0 while there is none. */
+    private volatile long writingSince;
+
     private @Nullable Thread writer;
     private String lastNews = "";
     private volatile @Nullable Instant lastKeyed;
@@ -113,11 +122,11 @@ final class SharingProgram implements ShareSentences.Events {
     }
 
     /** @return why the program is to be disconnected; null when it is not */
-    private @Nullable String sentences(byte[] bytes, int count, StringBuilder sentence) {
+    private @Nullable String sentences(byte[] bytes, int count, StringBuilder sentence) throws IOException {
         for (int i = 0; i < count; i++) {
             char c = (char) (bytes[i] & 0xff);
             if (c == ';') {
-                send(sentences.answer(sentence.toString()));
+                answer(sentences.answer(sentence.toString()));
                 sentence.setLength(0);
             } else if (c == '\r' || c == '\n') {
                 // Between sentences some programs send line ends; within one nobody does.
@@ -134,10 +143,10 @@ final class SharingProgram implements ShareSentences.Events {
     }
 
     private void finish() {
-        Thread writing = writer;
-        if (writing != null && !gone.get() && waiting.offer(END)) {
+        Thread writes = writer;
+        if (writes != null && !gone.get() && waiting.offer(END)) {
             try {
-                writing.join(FINISH_MS);
+                writes.join(FINISH_MS);
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
             }
@@ -146,14 +155,51 @@ final class SharingProgram implements ShareSentences.Events {
 
     private void write() {
         try {
-            OutputStream out = socket.getOutputStream();
             for (String text = waiting.take(); !text.equals(END) && !gone.get(); text = waiting.take()) {
-                out.write(text.getBytes(StandardCharsets.US_ASCII));
+                writing.lock();
+                try {
+                    put(text);
+                } finally {
+                    writing.unlock();
+                }
             }
         } catch (IOException e) {
             LOG.debug("The program at {} takes no answer", address, e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
+        }
+    }
+
+    /** An answer goes out at once on the thread that read the question: handing it on would wake another for each. */
+    private void answer(String text) throws IOException {
+        if (text.isEmpty()) {
+            return;
+        }
+        if (waiting.isEmpty() && writing.tryLock()) {
+            try {
+                put(text);
+            } finally {
+                writing.unlock();
+            }
+        } else {
+            send(text);
+        }
+    }
+
+    private void put(String text) throws IOException {
+        writingSince = System.nanoTime();
+        try {
+            socket.getOutputStream().write(text.getBytes(StandardCharsets.US_ASCII));
+        } finally {
+            writingSince = 0;
+        }
+    }
+
+    /** Disconnects it when it has not read for so long that a write cannot end. */
+    void dropIfStuck() {
+        long since = writingSince;
+        if (since != 0 && System.nanoTime() - since > STUCK_AFTER_NANOS) {
+            hangUp("It was disconnected: it did not read what it was sent.");
         }
     }
 
@@ -202,9 +248,9 @@ final class SharingProgram implements ShareSentences.Events {
             radio.release(sentences);
         }
         share.gone(this, reason);
-        Thread writing = writer;
-        if (writing != null) {
-            writing.interrupt();
+        Thread writes = writer;
+        if (writes != null) {
+            writes.interrupt();
         }
         // Closing waits for nothing, but whoever called may be the radio's own thread.
         RadioShare.closeQuietly(socket);

@@ -89,6 +89,9 @@ public final class AccountCalls {
     public WebService.Answer send(HttpRequest request) throws ServiceRefused, ServiceUnreachable {
         WebService.Answer answer = ask(request);
         if (answer.status() >= REFUSED) {
+            if (!WebService.isRefusal(answer)) {
+                throw web.unexpected(answer);
+            }
             throw new ServiceRefused(
                     ServiceRefused.About.CONTENT,
                     "refuses the batch",

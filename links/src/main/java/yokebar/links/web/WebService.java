@@ -11,6 +11,8 @@ import java.net.http.HttpResponse;
 import java.net.http.HttpTimeoutException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -25,6 +27,8 @@ public final class WebService {
     private static final int MOST_WAITS = 3;
     private static final int LONGEST_WAIT_S = 10;
     private static final int SERVER_FAULT = 500;
+    /** Not acceptable, not wanted, too large, of another kind. */
+    private static final Set<Integer> REFUSALS = Set.of(400, 422, 413, 415);
 
     private final HttpClient http = HttpClient.newBuilder()
             .version(HttpClient.Version.HTTP_1_1)
@@ -135,15 +139,46 @@ public final class WebService {
 
     /** The service's own words in a refusal, without the point at their end. */
     public static String words(Answer answer) {
+        return ownWords(answer).orElse("status " + answer.status());
+    }
+
+    private static Optional<String> ownWords(Answer answer) {
         try {
             String words = JSON.readTree(answer.body()).path("words").asString("");
-            if (!words.isEmpty()) {
-                return words.endsWith(".") ? words.substring(0, words.length() - 1) : words;
-            }
+            return words.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(words.endsWith(".") ? words.substring(0, words.length() - 1) : words);
         } catch (JacksonException e) {
-            // a refusal without words
+            return Optional.empty();
         }
-        return "status " + answer.status();
+    }
+
+    /**
+     * Whether the service refuses what was sent: only with the statuses its protocol has for that, and in its own words. A page
+     * of a proxy, or of another server at a wrong address, refuses nothing.
+     */
+    public static boolean isRefusal(Answer answer) {
+        return REFUSALS.contains(answer.status()) && ownWords(answer).isPresent();
+    }
+
+    /** Whether the service says that it knows nothing of what was asked for: {@code "found": false}, and no mere 404. */
+    public static boolean saysNone(Answer answer) {
+        try {
+            JsonNode found = JSON.readTree(answer.body()).path("found");
+            return found.isBoolean() && !found.asBoolean();
+        } catch (JacksonException e) {
+            return false;
+        }
+    }
+
+    /** The service, or something in its place, answered with a status its protocol does not have there. */
+    public ServiceUnreachable unexpected(Answer answer) {
+        return new ServiceUnreachable(
+                "answers " + answer.status(),
+                name + " at " + base.getAuthority() + " answered " + answer.status()
+                        + ownWords(answer).map(words -> ": " + words).orElse("") + ".",
+                "Nothing was marked. Check the address and the account; is a proxy in between? It is tried again by itself.",
+                null);
     }
 
     /** @throws ServiceUnreachable when it is no JSON object */

@@ -24,6 +24,9 @@ final class BusLine {
     private static final int START = 0xFE;
     private static final int END = 0xFD;
     private static final int COMPUTER = 0xE0;
+    /** What comes is heard at once; without it, a thread of its own need not wake more often than to find the line closed. */
+    private static final int REST_MS = 250;
+
     private static final int BUFFER_BYTES = 4096;
     /** Pieces a user of the line may leave unread. */
     private static final int MAX_PIECES = 1024;
@@ -81,7 +84,7 @@ final class BusLine {
         byte[] buffer = new byte[BUFFER_BYTES];
         try {
             while (lost == null) {
-                int count = wire.read(buffer, Wire.READ_WAIT_MS);
+                int count = wire.read(buffer, REST_MS);
                 if (count > 0) {
                     heard(Arrays.copyOf(buffer, count));
                 }

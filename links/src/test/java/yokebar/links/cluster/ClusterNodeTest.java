@@ -111,8 +111,29 @@ class ClusterNodeTest {
         hill.setPassword("another");
         node(hill.port(), "wrong", Duration.ZERO);
         await("trouble", () -> node.status().state() == LinkState.TROUBLE);
-        assertThat(node.status().reason()).contains("Beacon Hill");
+        assertThat(node.status().reason()).contains("Beacon Hill does not let CU9QYB in");
+        assertThat(node.status().brief()).isEqualTo("not let in");
         assertThat(node.status().nextAttempt()).isNotNull();
+        assertThat(said).as("no commands into the login").doesNotContain("sh/dx");
+    }
+
+    /** A question need not end with a colon. */
+    @Test
+    void questionsWithoutAColon() throws IOException {
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            node(server.getLocalPort(), "lamp-of-the-hill", Duration.ZERO);
+            try (Socket line = server.accept()) {
+                BufferedReader in =
+                        new BufferedReader(new InputStreamReader(line.getInputStream(), StandardCharsets.US_ASCII));
+                line.getOutputStream().write("Please enter your call".getBytes(StandardCharsets.US_ASCII));
+                assertThat(in.readLine()).isEqualTo("CU9QYB");
+                line.getOutputStream().write("\r\npassword >".getBytes(StandardCharsets.US_ASCII));
+                assertThat(in.readLine()).isEqualTo("lamp-of-the-hill");
+                line.getOutputStream()
+                        .write("\r\nCU9QYB de BEACON 26-Nov-2026 1407Z >".getBytes(StandardCharsets.US_ASCII));
+                assertThat(in.readLine()).isEqualTo("sh/dx");
+            }
+        }
     }
 
     @Test
@@ -184,7 +205,7 @@ class ClusterNodeTest {
     }
 
     @Test
-    void aNodeThatOnlyAsksAndWithholdsItsPasswordGetsTheCommandsAllTheSame() throws IOException {
+    void aNodeThatWantsNoPasswordAfterAllGetsTheCommandsAtItsWelcome() throws IOException {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             node(server.getLocalPort(), "lamp-of-the-hill", Duration.ofMillis(40));
             try (Socket line = server.accept()) {
@@ -192,6 +213,7 @@ class ClusterNodeTest {
                 BufferedReader in =
                         new BufferedReader(new InputStreamReader(line.getInputStream(), StandardCharsets.US_ASCII));
                 assertThat(in.readLine()).isEqualTo("CU9QYB");
+                line.getOutputStream().write("\r\nHello CU9QYB\r\n".getBytes(StandardCharsets.US_ASCII));
                 String next = in.readLine();
                 while (next.isEmpty()) {
                     next = in.readLine();

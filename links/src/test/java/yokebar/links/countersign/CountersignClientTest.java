@@ -70,14 +70,68 @@ class CountersignClientTest {
         assertThat(client.report("CS-1").processed()).isFalse();
         replies.add(new Reply(
                 200,
-                "{\"state\":\"processed\",\"records\":[{\"result\":\"accepted\"},{\"result\":\"duplicate\"},"
-                        + "{\"result\":\"refused\",\"words\":\"no\"},{\"result\":\"something new\"}]}"));
+                "{\"state\":\"processed\",\"records\":[{\"result\":\"accepted\"},{\"record\":2,\"result\":\"duplicate\"},"
+                        + "{\"record\":3,\"result\":\"refused\",\"words\":\"no\"}]}"));
         assertThat(client.report("CS-1").results())
                 .containsExactly(
                         BatchReport.Result.taken(null),
                         BatchReport.Result.taken(null),
-                        BatchReport.Result.refused("no"),
-                        BatchReport.Result.refused("something new"));
+                        BatchReport.Result.refused("no"));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"result\":\"something new\"}|which its protocol does not know",
+                "{\"result\":\"refused\",\"words\":\"no\"}|without saying which",
+                "{\"record\":2,\"result\":\"refused\"}|in the place of record 1",
+                "{\"record\":2,\"result\":\"accepted\"}|in the place of record 1",
+            })
+    void aReportThatIsNotAsAgreedProvesNothingAndRefusesNothing(String entry, String says) {
+        replies.add(new Reply(200, "{\"state\":\"processed\",\"records\":[" + entry + "]}"));
+        assertThatThrownBy(() -> client.report("CS-1"))
+                .isInstanceOf(ServiceUnreachable.class)
+                .hasMessageContaining(says);
+    }
+
+    /** A page of a proxy, or of another server at a wrong address, says nothing about the contacts. */
+    @ParameterizedTest(name = "{0} {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "404|<html>Not found</html>",
+                "404|{\"words\":\"no such page\"}",
+                "405|{\"words\":\"not so\"}",
+                "407|",
+                "410|gone",
+                "400|<html>Bad request</html>",
+                "422|{}",
+            })
+    void onlyTheProtocolsOwnRefusalIsOne(int status, String body) {
+        String text = body == null ? "" : body;
+        replies.add(new Reply(status, text));
+        assertThatThrownBy(() -> client.submit(new byte[0], "k"))
+                .isInstanceOf(ServiceUnreachable.class)
+                .hasMessageContaining("answered " + status);
+        replies.add(new Reply(status, text));
+        assertThatThrownBy(() -> client.report("CS-1"))
+                .isInstanceOf(ServiceUnreachable.class)
+                .hasMessageContaining("answered " + status);
+        replies.add(new Reply(status, text));
+        assertThatThrownBy(() -> client.receiptFor("k"))
+                .as("never taken for: it has not arrived")
+                .isInstanceOf(ServiceUnreachable.class);
+    }
+
+    @Test
+    void onlyTheProtocolsOwnNoneIsNone() throws Exception {
+        replies.add(new Reply(200, "{\"found\":false,\"words\":\"not here\"}"));
+        assertThat(client.receiptFor("k")).isNull();
+        replies.add(new Reply(200, "{\"words\":\"not here\"}"));
+        assertThatThrownBy(() -> client.receiptFor("k")).isInstanceOf(ServiceUnreachable.class);
+        replies.add(new Reply(404, "{\"found\":false,\"words\":\"no batch has this number\"}"));
+        assertThatThrownBy(() -> client.report("CS-1")).isInstanceOf(ServiceRefused.class);
     }
 
     @Test

@@ -176,7 +176,7 @@ public final class Countersign extends SimulatedService {
             return ledger.batchWithKey(key)
                     .map(batch -> Answer.json(
                             200, Map.of("receipt", batch.number(), "words", "Queued for " + batch.signedFor())))
-                    .orElse(Answer.json(200, Map.of("words", "not here")));
+                    .orElse(Answer.json(200, Map.of("found", false, "words", "not here")));
         }
         return report(request.path());
     }
@@ -213,16 +213,19 @@ public final class Countersign extends SimulatedService {
     private Answer report(String path) {
         Ledger.Batch batch = ledger.batch(path.replaceFirst("^/", "")).orElse(null);
         if (batch == null) {
-            return Answer.json(404, Map.of("words", "No batch has this number"));
+            return Answer.json(404, Map.of("found", false, "words", "No batch has this number"));
         }
         if (batch.outcomes() == null) {
             return Answer.json(200, Map.of("receipt", batch.number(), "state", "queued"));
         }
-        List<Map<String, String>> records = batch.outcomes().stream()
-                .map(outcome -> outcome.startsWith("refused: ")
-                        ? Map.of("result", "refused", "words", outcome.substring(9))
-                        : Map.of("result", outcome))
-                .toList();
+        List<Map<String, Object>> records = new ArrayList<>();
+        for (String outcome : batch.outcomes()) {
+            int record = records.size() + 1;
+            records.add(
+                    outcome.startsWith("refused: ")
+                            ? Map.of("record", record, "result", "refused", "words", outcome.substring(9))
+                            : Map.of("record", record, "result", outcome));
+        }
         return Answer.json(200, Map.of("receipt", batch.number(), "state", "processed", "records", records));
     }
 

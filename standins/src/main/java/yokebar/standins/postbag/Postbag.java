@@ -106,7 +106,7 @@ public final class Postbag extends SimulatedService {
         if (request.method().equals("GET")) {
             return books.answer(request.query("key", ""))
                     .map(known -> new Answer(200, "application/json", known.getBytes(StandardCharsets.UTF_8)))
-                    .orElse(Answer.json(404, Map.of("words", "nothing came with this key")));
+                    .orElse(Answer.json(404, Map.of("found", false, "words", "nothing came with this key")));
         }
         String key = request.header("Idempotency-Key");
         if (key == null) {
@@ -116,16 +116,16 @@ public final class Postbag extends SimulatedService {
         if (answered != null) {
             return new Answer(200, "application/json", answered.getBytes(StandardCharsets.UTF_8));
         }
-        List<Map<String, String>> results = new ArrayList<>();
+        List<Map<String, Object>> results = new ArrayList<>();
         int stored = 0;
         for (Map<String, String> fields : AdifText.records(request.body())) {
             String refusal = refusal(fields);
             if (refusal.isEmpty()) {
                 store(fields);
                 stored++;
-                results.add(Map.of("result", "stored"));
+                results.add(Map.of("record", results.size() + 1, "result", "stored"));
             } else {
-                results.add(Map.of("result", "refused", "words", refusal));
+                results.add(Map.of("record", results.size() + 1, "result", "refused", "words", refusal));
             }
         }
         String answer = JSON.writeValueAsString(Map.of(

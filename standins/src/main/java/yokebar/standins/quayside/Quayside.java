@@ -124,11 +124,11 @@ public final class Quayside extends SimulatedService {
 
     private Answer picture(Request request, String number) {
         if (books.numbered(number).filter(entry -> !entry.gone()).isEmpty()) {
-            return Answer.json(404, Map.of("words", "no contact has this number"));
+            return Answer.json(404, Map.of("found", false, "words", "no contact has this number"));
         }
         if (request.method().equals("DELETE")) {
             return pictures.remove(number) == null
-                    ? Answer.json(404, Map.of("words", "there is no picture"))
+                    ? Answer.json(404, Map.of("found", false, "words", "there is no picture"))
                     : Answer.json(200, Map.of("words", "taken away"));
         }
         if (!String.valueOf(request.header("Content-Type")).startsWith("image/")) {
@@ -154,7 +154,7 @@ public final class Quayside extends SimulatedService {
         if (request.method().equals("DELETE")) {
             Books.Entry entry = books.numbered(number).orElse(null);
             if (entry == null) {
-                return Answer.json(404, Map.of("words", "no contact has this number"));
+                return Answer.json(404, Map.of("found", false, "words", "no contact has this number"));
             }
             books.save(new Books.Entry(number, entry.key(), entry.fields(), entry.copies(), true, null));
             return Answer.json(200, Map.of("number", number, "words", "deleted"));
@@ -162,7 +162,7 @@ public final class Quayside extends SimulatedService {
         if (request.method().equals("GET")) {
             return books.answer(request.query("key", ""))
                     .map(answered -> Answer.json(200, Map.of("number", answered)))
-                    .orElse(Answer.json(404, Map.of("words", "nothing came with this key")));
+                    .orElse(Answer.json(404, Map.of("found", false, "words", "nothing came with this key")));
         }
         String key = request.header("Idempotency-Key");
         if (key == null) {
@@ -202,7 +202,7 @@ public final class Quayside extends SimulatedService {
     private Answer change(String key, String number, Map<String, String> fields) {
         Books.Entry entry = books.numbered(number).orElse(null);
         if (entry == null) {
-            return Answer.json(404, Map.of("words", "no contact has this number"));
+            return Answer.json(404, Map.of("found", false, "words", "no contact has this number"));
         }
         books.save(new Books.Entry(number, AdifText.key(fields), fields, entry.copies(), false, null));
         books.answered(key, number);
