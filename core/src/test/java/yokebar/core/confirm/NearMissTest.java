@@ -68,8 +68,8 @@ class NearMissTest {
 
     @Test
     void digitsOfTheTimeMayChangePlaces() {
-        LoggedContact ours = logged(7, Source.OPERATOR, "TIME_ON", "123400");
-        assertThat(NearMiss.of(confirmed("ZP5QXA", "20m", "CW", "2026-05-01T21:34", "CU9QYB"), List.of(ours), TERMS))
+        LoggedContact ours = logged(7, Source.OPERATOR, "TIME_ON", "023400");
+        assertThat(NearMiss.of(confirmed("ZP5QXA", "20m", "CW", "2026-05-01T20:34", "CU9QYB"), List.of(ours), TERMS))
                 .singleElement()
                 .satisfies(miss -> assertThat(miss.differences()).containsExactly(NearMiss.Difference.DIGITS));
     }
