@@ -49,9 +49,17 @@ export function actions(app: AppState): Action[] {
     },
     { label: 'Strike the station off', keys: 'x', possible: onAir, run: () => app.strikeSpot() },
     { label: 'Post a spot', words: 'cluster announce', run: () => app.go('on-air') },
-    { label: 'What counts as needed', words: 'goals wanted new one award', run: () => app.go('on-air', 'goals') },
+    {
+      label: 'What counts as needed',
+      words: 'goals wanted new one award',
+      run: () => app.go('on-air', 'goals'),
+    },
     { label: 'What is announced', words: 'alerts sound notification', run: () => app.go('on-air', 'alerts') },
-    { label: 'Solar figures and grey line', words: 'sun propagation flux', run: () => app.go('on-air', 'sun') },
+    {
+      label: 'Solar figures and grey line',
+      words: 'sun propagation flux',
+      run: () => app.go('on-air', 'sun'),
+    },
     { label: 'Who hears us', words: 'spotted skimmer', run: () => app.go('on-air', 'us') },
     { label: 'Search the log', keys: '/', words: 'find filter', run: () => app.searchLog() },
     ...VIEWS.map(({ view, key, label }) => ({
@@ -59,7 +67,11 @@ export function actions(app: AppState): Action[] {
       keys: `g ${key}`,
       run: () => app.go(view),
     })),
-    { label: 'Import a log', words: 'adif adi adx cabrillo file open', run: () => app.go('intake', 'import') },
+    {
+      label: 'Import a log',
+      words: 'adif adi adx cabrillo file open',
+      run: () => app.go('intake', 'import'),
+    },
     { label: 'Export the log', words: 'adif adi adx csv save print download', run: () => app.go('log') },
     {
       label: 'Connect a radio',
@@ -85,9 +97,17 @@ export function actions(app: AppState): Action[] {
     { label: 'Set up a service', words: 'upload account confirmation qsl', run: () => app.go('services') },
     { label: 'Paper cards and labels', words: 'qsl bureau print', run: () => app.go('services', 'cards') },
     { label: 'Radio mail', words: 'outbox packet offline', run: () => app.go('services', 'mail') },
-    { label: 'Calls and operators', words: 'callsign licence special event', run: () => app.go('station', 'calls') },
+    {
+      label: 'Calls and operators',
+      words: 'callsign licence special event',
+      run: () => app.go('station', 'calls'),
+    },
     { label: 'Places', words: 'locator grid portable qth antenna', run: () => app.go('station', 'places') },
-    { label: 'Positions', words: 'browser tablet second operator', run: () => app.go('station', 'positions') },
+    {
+      label: 'Positions',
+      words: 'browser tablet second operator',
+      run: () => app.go('station', 'positions'),
+    },
     { label: 'Bands, channels and units', words: 'repeater km miles', run: () => app.go('station', 'bands') },
     { label: 'Clocks', words: 'time utc ntp', run: () => app.go('station', 'clocks') },
     { label: 'Callbook', words: 'lookup name address', run: () => app.go('station', 'callbook') },
@@ -122,7 +142,11 @@ export function actions(app: AppState): Action[] {
     },
     { label: 'Who and where I am', keys: 'p', run: () => app.showPosition() },
     { label: 'Contact line in fields, or in one line', run: () => (app.lineInFields = !app.lineInFields) },
-    { label: 'Back up and restore', words: 'backup copy save recover disk', run: () => app.go('station', 'safety') },
+    {
+      label: 'Back up and restore',
+      words: 'backup copy save recover disk',
+      run: () => app.go('station', 'safety'),
+    },
     { label: 'Next theme: night, day, red lamp', words: 'dark light colour', run: () => app.nextTheme() },
     { label: 'Show the keys', keys: '?', words: 'help shortcuts keyboard', run: () => app.showKeys() },
   ];
@@ -161,6 +185,7 @@ export function fitting(all: Action[], typed: string): Action[] {
   const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
   return all.filter(
     (action) =>
-      (action.possible?.() ?? true) && words.every((word) => `${action.label} ${action.words ?? ''}`.toLowerCase().includes(word)),
+      (action.possible?.() ?? true) &&
+      words.every((word) => `${action.label} ${action.words ?? ''}`.toLowerCase().includes(word)),
   );
 }

@@ -93,7 +93,9 @@
         {#each one.guesses as guess (guess.contact.id)}
           <tr class="ours">
             <td class="muted">we logged</td>
-            <td class="mono" class:other={differs(guess, 'DAY', 'MONTH', 'YEAR', 'DIGITS')}>{utcDate(guess.contact.start)}</td>
+            <td class="mono" class:other={differs(guess, 'DAY', 'MONTH', 'YEAR', 'DIGITS')}
+              >{utcDate(guess.contact.start)}</td
+            >
             <td class="mono" class:other={differs(guess, 'HOURS', 'TIME', 'DIGITS')}
               >{utcMinute(guess.contact.start)}</td
             >
@@ -109,7 +111,8 @@
               >{guess.differences.map((d) => WORDS[d]).join(' and ')}{#if guess.confirmed}<span class="muted"
                   >; ours is confirmed as it stands</span
                 >{/if}{#if asked === guess.contact.id}<strong role="alert"
-                  >: the contact would say that you were {one.ownCall}, and would be sent again as that. Were you?</strong
+                  >: the contact would say that you were {one.ownCall}, and would be sent again as that. Were
+                  you?</strong
                 >{/if}</td
             >
             <td class="act">
