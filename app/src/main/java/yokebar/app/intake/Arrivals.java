@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdiReader;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.adif.AdifRecord;
+import yokebar.core.contact.FilledFields;
 
 /** Makes arrivals out of ADI text. */
 final class Arrivals {
@@ -35,7 +36,7 @@ final class Arrivals {
     }
 
     static Arrival of(AdifRecord record, String raw, String sender, Instant arrivedAt) {
-        return new Arrival(sender, arrivedAt, raw, record.fields(), fault(record, raw), null);
+        return new Arrival(sender, arrivedAt, raw, FilledFields.strip(record.fields()), fault(record, raw), null);
     }
 
     private static @Nullable String fault(AdifRecord record, String raw) {

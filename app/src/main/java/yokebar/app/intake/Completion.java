@@ -26,8 +26,8 @@ import yokebar.core.radio.RadioCompletion;
 /**
  * Completes the records of contacts that programs send: from the radio those made just now, and from the position at that
  * radio those of the same day's operating. A record that is sent again gets what it got the first time, though the radio has
- * moved on: else it would become another contact. Older records, and those from files, get nothing but the station's own call
- * and what the other station's call says of where it is: who operated then, from where and with which event call, nobody knows.
+ * moved on: else it would become another contact. Older records, and those from files, get nothing but the station's own call: who
+ * operated then, from where and with which event call, nobody knows.
  */
 @Component
 class Completion {
@@ -130,7 +130,7 @@ class Completion {
                 : radios.onlyOne().orElse(null);
         Completed made = today ? madeToday(arrival.raw(), given, said, radioId, settings) : given;
         Completed known = path.options().lookUp() ? lookedUp(made) : made;
-        return placed(path.source().program() ? channelled(known) : known);
+        return path.source().program() ? placed(channelled(known)) : known;
     }
 
     /** Where a record names no station call, ADIF takes its operator's for that, and else its owner's. */
@@ -140,7 +140,8 @@ class Completion {
         }
         String operator = fields.get("OPERATOR");
         String said = operator != null ? operator : fields.get("OWNER_CALLSIGN");
-        return said == null ? null : Call.read(said);
+        boolean likeACall = said != null && said.chars().anyMatch(Character::isDigit);
+        return likeACall ? Call.read(said) : null;
     }
 
     /** What the operator said of all records of a source. */

@@ -16,6 +16,7 @@ import org.springframework.web.server.ResponseStatusException;
 import yokebar.app.OnConflict;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.Provenance;
+import yokebar.core.contact.Source;
 
 /** Contacts over HTTP. */
 @RestController
@@ -24,10 +25,12 @@ class ContactController {
     private static final int MOST_LINES = 500;
 
     private final ContactLog log;
+    private final EntityFields entities;
     private final ContactEditing editing;
     private final Journey journey;
 
-    ContactController(ContactLog log, ContactEditing editing, Journey journey) {
+    ContactController(ContactLog log, ContactEditing editing, Journey journey, EntityFields entities) {
+        this.entities = entities;
         this.log = log;
         this.editing = editing;
         this.journey = journey;
@@ -85,6 +88,10 @@ class ContactController {
         Provenance provenance = Provenance.parse(row.provenance);
         Map<String, String> sources = new LinkedHashMap<>();
         fields.keySet().forEach(name -> sources.put(name, provenance.of(name).words()));
+        entities.missing(ContactColumns.contact(row)).forEach((name, value) -> {
+            fields.put(name, value);
+            sources.put(name, Source.ENTITY.words());
+        });
         LogLine line = log.lines(List.of(id)).get(0);
         return new ContactDetail(line, row.version, fields, sources, journey.of(id));
     }

@@ -38,6 +38,7 @@ public class ContactLog {
     private final BulkInsert bulk;
     private final LogChanges changes;
     private final LogSize size;
+    private final EntityFields entities;
 
     ContactLog(
             EntityManager db,
@@ -46,7 +47,9 @@ public class ContactLog {
             Clock clock,
             Seals seals,
             LogSize size,
-            LogChanges changes) {
+            LogChanges changes,
+            EntityFields entities) {
+        this.entities = entities;
         this.db = db;
         this.events = events;
         this.clock = clock;
@@ -305,7 +308,7 @@ public class ContactLog {
         Map<Long, List<Seal>> byContact =
                 seals.of(rows.stream().map(row -> row.id).toList());
         return rows.stream()
-                .map(row -> LogLine.of(row, byContact.getOrDefault(row.id, List.of()), columns))
+                .map(row -> LogLine.of(row, byContact.getOrDefault(row.id, List.of()), columns, entities))
                 .toList();
     }
 }

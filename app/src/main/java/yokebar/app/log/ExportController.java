@@ -22,7 +22,6 @@ import org.springframework.web.util.HtmlUtils;
 import yokebar.core.adif.AdiWriter;
 import yokebar.core.adif.AdifFields;
 import yokebar.core.adif.AdxWriter;
-import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.exchange.CsvCell;
 import yokebar.core.log.LogIndex;
@@ -39,9 +38,11 @@ class ExportController {
 
     private final ContactLog log;
     private final LogSearch search;
+    private final EntityFields entities;
     private final Clock clock;
 
-    ExportController(ContactLog log, LogSearch search, Clock clock) {
+    ExportController(ContactLog log, LogSearch search, EntityFields entities, Clock clock) {
+        this.entities = entities;
         this.log = log;
         this.search = search;
         this.clock = clock;
@@ -155,7 +156,7 @@ class ExportController {
             for (Long id : some) {
                 LoggedContact contact = contacts.get(id);
                 if (contact != null) {
-                    receiver.write(ContactAdif.write(contact.contact()));
+                    receiver.write(entities.complete(contact.contact()));
                 }
             }
         }

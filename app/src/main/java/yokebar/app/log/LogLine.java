@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
-import yokebar.core.contact.ContactAdif;
 import yokebar.core.mode.Mode;
 
 /**
@@ -37,7 +36,10 @@ public record LogLine(
         Map<String, String> more) {
 
     /** @param columns ADIF names of fields to give besides */
-    static LogLine of(ContactRow row, List<Seal> seals, Collection<String> columns) {
+    static LogLine of(ContactRow row, List<Seal> seals, Collection<String> columns, EntityFields entities) {
+        AdifFields all = columns.isEmpty() && row.country != null
+                ? AdifFields.EMPTY
+                : entities.complete(ContactColumns.contact(row));
         return new LogLine(
                 row.number(),
                 row.version,
@@ -50,15 +52,14 @@ public record LogLine(
                 row.reportSent,
                 row.reportReceived,
                 row.name,
-                row.country,
+                row.country == null ? all.get("COUNTRY") : row.country,
                 row.locator,
                 row.propagation,
                 seals,
-                columns.isEmpty() ? Map.of() : more(row, columns));
+                columns.isEmpty() ? Map.of() : more(all, columns));
     }
 
-    private static Map<String, String> more(ContactRow row, Collection<String> columns) {
-        AdifFields fields = ContactAdif.write(ContactColumns.contact(row));
+    private static Map<String, String> more(AdifFields fields, Collection<String> columns) {
         Map<String, String> more = new TreeMap<>();
         for (String column : columns) {
             String value = fields.get(column);

@@ -98,11 +98,14 @@ class HandoverTest extends CountersignTest {
 
     @Test
     void relayedContactsAndThoseWithoutIdentityAreHeldWithTheReason() throws Exception {
+        useEventCall("CU9QLZ", "2026-05-01", "2026-05-31");
         importText(contact("ZP5QXA", "prop_mode", "RPT")
                 + contact("OZ1QAB", "station_callsign", "CU9QLZ")
+                + contact("OZ2QAB", "station_callsign", "CU9QZZ")
                 + contact("OZ1QCD").replace("20260501", "20190501"));
         handOver();
         assertThat(reason("ZP5QXA")).contains("takes direct contacts only");
+        assertThat(reason("OZ2QAB")).contains("Made as CU9QZZ, which is none of the station's calls");
         assertThat(reason("OZ1QAB")).contains("No certificate for CU9QLZ");
         assertThat(reason("OZ1QCD")).contains("from 2020-01-01 to 2030-01-01");
         assertThat(count("handover")).isZero();

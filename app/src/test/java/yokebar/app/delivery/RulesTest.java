@@ -59,18 +59,18 @@ class RulesTest extends ServiceTest {
         useCountersign();
         installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
         installIdentity("CU9QLZ", "2026-05-01", "2026-05-07");
+        useEventCall("CU9QLZ", "2026-05-01", "2026-05-10");
         importText(contact("ZP5QXA", "station_callsign", "CU9QLZ")
-                + contact("OZ1QAB", "station_callsign", "CU9QLZ").replace("20260501", "20260509"));
+                + contact("OZ1QAB", "station_callsign", "CU9QLZ").replace("20260501", "20260509")
+                + contact("OZ1QAC", "station_callsign", "CU9QLZ").replace("20260501", "20260511"));
         sendJson("POST", "/api/services/1/handovers", Map.of());
         awaitState("ZP5QXA", COUNTERSIGN, "ACCEPTED");
         assertThat(countersign.books().toString()).contains("CU9QLZ ZP5QXA");
         assertThat(state("OZ1QAB", COUNTERSIGN)).isEqualTo("HELD");
-        assertThat(get("/api/services/1/outlook")
-                        .path("held")
-                        .get(0)
-                        .path("reason")
-                        .asString())
-                .isEqualTo("The certificate for CU9QLZ covers contacts from 2026-05-01 to 2026-05-07 only.");
+        assertThat(get("/api/services/1/outlook").path("held").toString())
+                .contains("The certificate for CU9QLZ covers contacts from 2026-05-01 to 2026-05-07 only.")
+                .contains("CU9QLZ was not yours to use on 2026-05-11");
+        assertThat(state("OZ1QAC", COUNTERSIGN)).isEqualTo("HELD");
     }
 
     @Test

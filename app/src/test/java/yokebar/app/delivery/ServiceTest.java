@@ -79,6 +79,11 @@ abstract class ServiceTest extends AppTest {
         upload("/api/services/1/identities", "id.p12", file, Map.of("passphrase", "lamp-oil"));
     }
 
+    /** A call the station may use for some days. */
+    void useEventCall(String call, String from, String until) throws Exception {
+        sendJson("POST", "/api/station/calls", Map.of("callSign", call, "validFrom", from, "validUntil", until));
+    }
+
     void useQuayside() throws Exception {
         put(
                 "/api/services/2",

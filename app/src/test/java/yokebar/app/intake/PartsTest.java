@@ -27,7 +27,8 @@ class PartsTest extends AppTest {
         String first = contact("ZP5QXA", "name", "Ana");
         String second = contact("ZP5QXA", "time_on", "140830", "qth", "Luque", "gridsquare", "GG14");
         importText(first);
-        importText(second);
+        sendDatagram(second);
+        await("the second", () -> count("intake_journal") == 2);
         assertThat(count("contact")).isEqualTo(1);
         List<Long> journal = jdbc.queryForList("select id from intake_journal order by id", Long.class);
         JsonNode outcome =

@@ -61,7 +61,7 @@ class LineTest extends AppTest {
         JsonNode row = get("/api/log/rows?columns=TIME_OFF").path("lines").get(0);
         assertThat(row.path("reportSent").asString()).isEqualTo("579");
         assertThat(row.path("country").asString()).isEqualTo("Paraguay");
-        assertThat(row.path("more").path("TIME_OFF").asString()).isEqualTo("1412");
+        assertThat(row.path("more").path("TIME_OFF").asString()).startsWith("1412");
         long change =
                 JSON.readTree(first.body()).path("logged").path("changeId").asLong();
         changed(sendJson("POST", "/api/changes/" + change + "/undo", Map.of()));
