@@ -14,6 +14,7 @@
     chosen,
     newDay,
     editing,
+    text,
     onclick,
     onchoose,
     onedit,
@@ -30,6 +31,8 @@
     chosen: boolean;
     newDay: boolean;
     editing: string | undefined;
+    /** What the cell that is being changed says at first; as it is, when left out. */
+    text?: string;
     onclick: (event: MouseEvent) => void;
     onchoose: (extend: boolean) => void;
     onedit: (field: string) => void;
@@ -93,7 +96,7 @@
           <input
             class="cell"
             aria-label={`${c.label} of ${line.call}`}
-            value={c.text(line)}
+            value={text ?? c.text(line)}
             use:focused
             onkeydown={typed}
             onclick={(event) => event.stopPropagation()}

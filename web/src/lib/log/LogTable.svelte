@@ -1,10 +1,11 @@
 <script lang="ts">
   import { onDestroy, untrack } from 'svelte';
-  import { api, got, Problem, type LogLine } from '../api/client';
+  import { api, got, type LogLine } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
   import LogRow from './LogRow.svelte';
   import type { Chosen } from './chosen.svelte';
   import { column, fitting } from './columns';
+  import { EditQueue, type Unsaved } from './edits.svelte';
   import SealHeads from '../services/SealHeads.svelte';
   import { placeAt, rowWindow, scrollFor } from './row-window';
 
@@ -23,8 +24,11 @@
   let width = $state(1200);
   let pointed = $state(false);
   let cursor = $state(-1);
-  let editing = $state<{ id: number; field: string } | undefined>(undefined);
-  let problem = $state('');
+  /** The contact the cursor stands on, which keeps it when rows come in above. */
+  let cursorId = $state<number | undefined>(undefined);
+  let focused = $state(false);
+  let editing = $state<{ id: number; field: string; text?: string } | undefined>(undefined);
+  const edits = new EditQueue();
 
   const log = $derived(app.log);
   const lanes = $derived(app.lanes.sealed);
@@ -34,7 +38,24 @@
   const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} ${sealsPx}px`);
   const view = $derived(rowWindow(scrollTop, viewHeight, log.found, ROW_HEIGHT));
   const places = $derived(Array.from({ length: view.end - view.first }, (_, i) => view.first + i));
-  const holding = $derived(pointed || scrollTop > ROW_HEIGHT / 2 || editing !== undefined);
+  /** Nothing moves under the pointer, or under the cursor of the keyboard. */
+  const holding = $derived(
+    pointed || scrollTop > ROW_HEIGHT / 2 || editing !== undefined || (focused && cursor >= 0),
+  );
+
+  $effect(() => {
+    const here = log.at(cursor)?.id;
+    if (cursorId !== undefined && here !== undefined && here !== cursorId) {
+      const place = places.find((p) => log.at(p)?.id === cursorId);
+      untrack(() => (cursor = place ?? -1));
+    }
+  });
+
+  /** Puts the cursor on the contact at a place. */
+  function stand(place: number) {
+    cursor = place;
+    cursorId = log.at(place)?.id;
+  }
 
   $effect(() => {
     const hold = holding;
@@ -52,12 +73,12 @@
   /** Goes to the newest rows. */
   export function toTop() {
     scroller?.scrollTo({ top: 0 });
-    cursor = -1;
+    stand(-1);
   }
 
   export function focus() {
     scroller?.focus();
-    cursor = Math.max(cursor, 0);
+    stand(Math.max(cursor, 0));
   }
 
   function newDay(place: number): boolean {
@@ -89,7 +110,7 @@
       const query = { search, sort: order.field, descending: order.descending, from, limit };
       chosen.add(await got(api.GET('/api/log/ids', { params: { query } })));
     }
-    cursor = place;
+    stand(place);
   }
 
   function click(event: MouseEvent, place: number) {
@@ -98,7 +119,7 @@
       event.preventDefault();
       void chooseTo(place, event.shiftKey);
     } else if (line && editing?.id !== line.id) {
-      cursor = place;
+      stand(place);
       clearTimeout(opening);
       // The drawer moves the cells aside; a second click, which edits one, must find it where it was.
       opening = setTimeout(() => app.showContact(line.id), OPEN_AFTER_MS);
@@ -110,7 +131,7 @@
     if (extend) {
       void chooseTo(next, true);
     }
-    cursor = next;
+    stand(next);
     const top = scrollFor(next, log.found, viewHeight, ROW_HEIGHT);
     if (scroller && (next < view.first + 13 || next > view.end - 14)) {
       scroller.scrollTo({ top: Math.max(0, top - viewHeight / 2) });
@@ -153,7 +174,6 @@
   function edit(line: LogLine, field: string | undefined) {
     if (field) {
       clearTimeout(opening);
-      problem = '';
       editing = { id: line.id, field };
     }
   }
@@ -164,23 +184,24 @@
     return fields[fields.indexOf(field) + step];
   }
 
-  async function save(line: LogLine, field: string, value: string, step: number) {
-    try {
-      const body = { version: line.version, changes: { [field]: value } };
-      await got(api.PATCH('/api/contacts/{id}', { params: { path: { id: line.id } }, body }));
-      problem = '';
-      const next = step === 0 ? undefined : beside(field, step);
-      editing = next ? { id: line.id, field: next } : undefined;
-      if (!next) scroller?.focus();
-    } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
+  /** The next cell is there at once; what is typed while the last is being saved belongs to it. */
+  function save(line: LogLine, field: string, value: string, step: number) {
+    const next = step === 0 ? undefined : beside(field, step);
+    editing = next ? { id: line.id, field: next } : undefined;
+    if (!next) scroller?.focus();
+    if (value !== column(field).text(line)) {
+      void edits.put(line, field, value);
     }
   }
 
   function stopEditing() {
     editing = undefined;
-    problem = '';
     scroller?.focus();
+  }
+
+  function correct(unsaved: Unsaved) {
+    edits.dismiss(unsaved);
+    editing = { id: unsaved.id, field: unsaved.field, text: unsaved.value };
   }
 </script>
 
@@ -209,7 +230,13 @@
       <span role="columnheader"><SealHeads {lanes} word={lanes.length === 1} /></span>
     {/if}
   </div>
-  {#if problem}<p class="problem trouble" role="alert">{problem}</p>{/if}
+  {#each edits.unsaved as unsaved (`${unsaved.id} ${unsaved.field}`)}
+    <p class="problem trouble" role="alert">
+      {unsaved.call}, {column(unsaved.field).label}: “{unsaved.value}” is not saved. {unsaved.sentence}
+      <button class="more" onclick={() => correct(unsaved)}>Correct</button>
+      <button class="more" onclick={() => edits.dismiss(unsaved)}>Dismiss</button>
+    </p>
+  {/each}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <div
     class="scroller"
@@ -220,6 +247,8 @@
     bind:clientHeight={viewHeight}
     bind:clientWidth={width}
     onscroll={() => (scrollTop = scroller?.scrollTop ?? 0)}
+    onfocusin={() => (focused = true)}
+    onfocusout={() => (focused = false)}
     onpointerenter={() => (pointed = true)}
     onpointerleave={() => (pointed = false)}
     {onkeydown}
@@ -237,10 +266,11 @@
           chosen={line !== undefined && chosen.has(line.id)}
           newDay={newDay(place)}
           editing={line && editing?.id === line.id ? editing.field : undefined}
+          text={editing?.text}
           onclick={(event) => click(event, place)}
           onchoose={(extend) => void chooseTo(place, extend)}
           onedit={(field) => line && edit(line, field)}
-          onsave={(value, step) => line && editing && void save(line, editing.field, value, step)}
+          onsave={(value, step) => line && editing && save(line, editing.field, value, step)}
           oncancel={stopEditing}
         />
       {/each}

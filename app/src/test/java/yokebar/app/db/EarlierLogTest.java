@@ -65,6 +65,46 @@ class EarlierLogTest {
                 .isEqualTo(4);
     }
 
+    private void delivery(long contactId, int serviceId, String state, String changedAt) {
+        jdbc.update(
+                "insert into delivery (id, version, service_id, state, changed_at) values (?, 0, ?, ?, ?)",
+                contactId * 64 + serviceId,
+                serviceId,
+                state,
+                java.time.OffsetDateTime.parse(changedAt));
+        jdbc.update(
+                "update delivery_tally set contacts = contacts + 1 where service_id = ? and state = ?", serviceId, state);
+    }
+
+    /** Contacts nobody had edited were marked as changed when the order of their fields was another after a start. */
+    @Test
+    void contactsWronglyMarkedAsChangedStandWhereTheyStood() {
+        bringTo("15");
+        delivery(1, 1, "CHANGED", "2026-05-02T12:00:00Z");
+        delivery(2, 1, "CHANGED", "2026-05-02T12:00:00Z");
+        delivery(3, 1, "CHANGED", "2026-05-02T12:00:00Z");
+        delivery(4, 3, "CHANGED", "2026-05-02T12:00:00Z");
+        delivery(5, 1, "ACCEPTED", "2026-05-02T12:00:00Z");
+        // 2 was edited before, 3 was confirmed.
+        jdbc.update("insert into log_change (id, version, made_at, kind, sentence, planned, done, state) values"
+                + " (9, 0, timestamp with time zone '2026-05-02 11:59:59Z', 'EDITED', 'x', 1, 1, 'DONE')");
+        jdbc.update("insert into contact_past (change_id, fate, id, version, own_call, call_sign, started_at, seconds_known,"
+                + " band, mode, provenance) values (9, 'EDITED', 2, 0, 'CU9QYB', 'ZP5QXA',"
+                + " timestamp with time zone '2026-05-01 12:00:00Z', true, '20m', 'CW', '')");
+        jdbc.update("insert into confirmation (id, service_id, number, received_at, fetched_at, own_call, call_sign, band,"
+                + " mode, started_at, contact_id) values (1, 1, 'n', current_timestamp, current_timestamp, 'CU9QYB', 'ZP5QXA',"
+                + " '20m', 'CW', current_timestamp, 3)");
+        bringTo("latest");
+        assertThat(jdbc.queryForList("select state from delivery order by id", String.class))
+                .containsExactly("ACCEPTED", "CHANGED", "CONFIRMED", "ACCEPTED", "ACCEPTED");
+        assertThat(jdbc.queryForObject(
+                        "select contacts from delivery_tally where service_id = 1 and state = 'ACCEPTED'", Long.class))
+                .isEqualTo(2);
+        assertThat(jdbc.queryForObject(
+                        "select contacts from delivery_tally where service_id = 1 and state = 'CHANGED'", Long.class))
+                .isEqualTo(1);
+    }
+
     @Test
     void lettersUnderWayGoOnWhereTheyStood() {
         bringTo("11");
