@@ -6,6 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.net.DatagramPacket;
+import java.net.DatagramSocket;
+import java.net.InetAddress;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
@@ -130,9 +134,12 @@ class IntakeTest extends BrowserTest {
     @Test
     @Order(4)
     void aWrongMergeIsTakenApartAndJoinedAgain() throws Exception {
-        Path file = folder.resolve("wavelet.adi");
-        Files.writeString(
-                file, record("ZP5QXA", "140815", "<NAME:3>Bia <GRIDSQUARE:4>GG14 "), StandardOpenOption.APPEND);
+        byte[] record =
+                record("ZP5QXA", "140815", "<NAME:3>Bia <GRIDSQUARE:4>GG14 ").getBytes(StandardCharsets.UTF_8);
+        try (DatagramSocket program = new DatagramSocket()) {
+            program.send(
+                    new DatagramPacket(record, record.length, InetAddress.getLoopbackAddress(), yokebar.adifPort()));
+        }
         open("log");
         page.getByText("ZP5QXA").first().click();
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Records"))

@@ -127,18 +127,63 @@ class LineAndLogTest extends BrowserTest {
 
     @Test
     @Order(3)
-    void whatCannotBeLoggedIsSaidAtItsFieldAndComesBack() {
+    void whatCannotBeLoggedIsSaidAtItsFieldAndStaysInSight() {
         emptyLine();
         page.keyboard().type("zp5qxa loc:gg99zz");
-        page.keyboard().press("Enter");
         assertThat(page.getByText("A locator looks like HM49 or HM49kq.").first())
                 .isVisible();
+        page.keyboard().press("Enter");
         assertThat(line()).hasValue("zp5qxa loc:gg99zz");
         page.keyboard().press("Escape");
+        // Sent off before it was read: it waits above the line, whatever is typed meanwhile.
         page.keyboard().type("zp5qxa 2027-01-01 10:00 20m cw");
         page.keyboard().press("Enter");
-        assertThat(page.getByText("That is still to come").first()).isVisible();
+        page.keyboard().type("k1q");
+        Locator open = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Lines that are not logged"));
+        assertThat(open).containsText("zp5qxa 2027-01-01 10:00 20m cw");
+        assertThat(open).containsText("That is still to come");
+        assertThat(line()).hasValue("k1q");
+        page.reload();
+        assertThat(open).containsText("zp5qxa 2027-01-01 10:00 20m cw");
+        assertThat(line()).hasValue("k1q");
+        open.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Edit"))
+                .click();
+        assertThat(line()).hasValue("zp5qxa 2027-01-01 10:00 20m cw");
+        assertThat(open).isHidden();
+        page.keyboard().press("ArrowUp");
+        assertThat(line()).hasValue("k1q");
         page.keyboard().press("Escape");
+    }
+
+    /** Typed later and a few minutes off: the operator says whether it is the same. */
+    @Test
+    @Order(3)
+    void aLateContactNearAnotherAsksAndIsAnsweredFromTheKeyboard() throws Exception {
+        emptyLine();
+        int before = get("/api/log/rows?limit=0").path("total").asInt();
+        page.keyboard().type("oz9qxy 2026-05-01 12:00 20m cw 599 599");
+        page.keyboard().press("Enter");
+        assertThat(page.getByTestId("log-total")).hasText(Integer.toString(before + 1));
+        page.evaluate("() => fetch('/api/imports', {method: 'POST', body: (() => {"
+                + " const f = new FormData(); f.append('file', new Blob(['<CALL:6>OZ9QXZ<QSO_DATE:8>20260501<TIME_ON:6>120030"
+                + "<BAND:3>20m<MODE:2>CW<RST_SENT:3>599<RST_RCVD:3>599<EOR>']), 'x.adi'); return f; })()})");
+        assertThat(page.getByTestId("log-total")).hasText(Integer.toString(before + 2));
+        page.keyboard().type("oz9qxz 2026-05-01 12:10 20m cw 599 599");
+        page.keyboard().press("Enter");
+        assertThat(page.getByText("Same contact as OZ9QXZ at 12:00 UTC?")).isVisible();
+        page.keyboard().press("Alt+n");
+        assertThat(page.getByTestId("log-total")).hasText(Integer.toString(before + 3));
+        assertThat(page.getByText("Same contact as OZ9QXZ")).isHidden();
+        deleteContactsOf("oz9qx");
+        assertThat(page.getByTestId("log-total")).hasText(Integer.toString(before));
+        page.keyboard().press("Escape");
+    }
+
+    private void deleteContactsOf(String start) {
+        page.evaluate(
+                "call => fetch('/api/changes/delete', {method: 'POST', headers: {'Content-Type': 'application/json'},"
+                        + " body: JSON.stringify({search: 'call:' + call + '*'})})",
+                start);
     }
 
     @Test
@@ -190,10 +235,10 @@ class LineAndLogTest extends BrowserTest {
         assertThat(page.locator("[data-contact] .call").first()).isVisible();
         page.keyboard().press("Control+a");
         page.keyboard().type("date:yesterday");
-        assertThat(page.getByText("\"yesterday\" is no date")).isVisible();
+        assertThat(page.getByText("\"yesterday\" is not a date")).isVisible();
         page.keyboard().press("Control+a");
         page.keyboard().press("Delete");
-        assertThat(page.getByText("\"yesterday\" is no date")).isHidden();
+        assertThat(page.getByText("\"yesterday\" is not a date")).isHidden();
         Locator counts = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Counts"));
         counts.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("40m"))
                 .click();

@@ -73,7 +73,9 @@ class EarlierLogTest {
                 state,
                 java.time.OffsetDateTime.parse(changedAt));
         jdbc.update(
-                "update delivery_tally set contacts = contacts + 1 where service_id = ? and state = ?", serviceId, state);
+                "update delivery_tally set contacts = contacts + 1 where service_id = ? and state = ?",
+                serviceId,
+                state);
     }
 
     /** Contacts nobody had edited were marked as changed when the order of their fields was another after a start. */
@@ -88,12 +90,14 @@ class EarlierLogTest {
         // 2 was edited before, 3 was confirmed.
         jdbc.update("insert into log_change (id, version, made_at, kind, sentence, planned, done, state) values"
                 + " (9, 0, timestamp with time zone '2026-05-02 11:59:59Z', 'EDITED', 'x', 1, 1, 'DONE')");
-        jdbc.update("insert into contact_past (change_id, fate, id, version, own_call, call_sign, started_at, seconds_known,"
-                + " band, mode, provenance) values (9, 'EDITED', 2, 0, 'CU9QYB', 'ZP5QXA',"
-                + " timestamp with time zone '2026-05-01 12:00:00Z', true, '20m', 'CW', '')");
-        jdbc.update("insert into confirmation (id, service_id, number, received_at, fetched_at, own_call, call_sign, band,"
-                + " mode, started_at, contact_id) values (1, 1, 'n', current_timestamp, current_timestamp, 'CU9QYB', 'ZP5QXA',"
-                + " '20m', 'CW', current_timestamp, 3)");
+        jdbc.update(
+                "insert into contact_past (change_id, fate, id, version, own_call, call_sign, started_at, seconds_known,"
+                        + " band, mode, provenance) values (9, 'EDITED', 2, 0, 'CU9QYB', 'ZP5QXA',"
+                        + " timestamp with time zone '2026-05-01 12:00:00Z', true, '20m', 'CW', '')");
+        jdbc.update(
+                "insert into confirmation (id, service_id, number, received_at, fetched_at, own_call, call_sign, band,"
+                        + " mode, started_at, contact_id) values (1, 1, 'n', current_timestamp, current_timestamp, 'CU9QYB', 'ZP5QXA',"
+                        + " '20m', 'CW', current_timestamp, 3)");
         bringTo("latest");
         assertThat(jdbc.queryForList("select state from delivery order by id", String.class))
                 .containsExactly("ACCEPTED", "CHANGED", "CONFIRMED", "ACCEPTED", "ACCEPTED");
