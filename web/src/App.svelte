@@ -2,7 +2,7 @@
   import FirstSteps from './lib/steps/FirstSteps.svelte';
   import DeskView from './lib/desk/DeskView.svelte';
   import { actions } from './lib/frame/actions';
-  import { AppState } from './lib/frame/app.svelte';
+  import { AppState, type View } from './lib/frame/app.svelte';
   import KeyMap from './lib/frame/KeyMap.svelte';
   import Palette from './lib/frame/Palette.svelte';
   import Mishap from './lib/frame/Mishap.svelte';
@@ -32,6 +32,17 @@
 
   let awaitingView = false;
   const onAirNow = $derived(app.page === '' || app.page === 'now');
+
+  const TITLES: Record<View, string> = {
+    desk: 'Desk',
+    'on-air': 'On air',
+    log: 'Log',
+    intake: 'Intake',
+    services: 'Services',
+    hookups: 'Hookups',
+    station: 'Station',
+    'first-steps': 'First steps',
+  };
 
   function typing(target: EventTarget | null): boolean {
     return (
@@ -76,6 +87,7 @@
   }
 </script>
 
+<svelte:head><title>{TITLES[app.view]} · Yokebar</title></svelte:head>
 <svelte:window {onkeydown} />
 
 {#if app.paletteOpen}<Palette {app} />{/if}

@@ -93,6 +93,8 @@
     ['TX_PWR', 'power'],
     ['COMMENT', 'comment'],
   ]);
+  /** What is kept, in words. */
+  const KEPT = new Map([...STICKS, ['FREQ', 'MHz'], ['MODE', 'mode']]);
   const keepable = $derived(
     (view?.tokens ?? []).filter(
       (t) => STICKS.has(t.field ?? '') && !t.problem && line.sticking[t.field ?? ''] !== t.value,
@@ -152,7 +154,7 @@
       {#if wrong && line.text.trim() !== '' && !view?.tunes}
         <span class="trouble">{wrong}</span>
       {:else if view?.tunes}
-        <span>Enter tunes the radio</span>
+        <span>{view.radio ? 'Enter tunes the radio' : 'Enter keeps this for the contacts to come'}</span>
       {:else if view?.station}
         {#if view.station.need}<NeedMark mark={view.station.need} />{/if}
         <span class="entity">{view.station.entity ?? 'no entity'}</span>
@@ -194,7 +196,7 @@
         <button
           class="kept"
           title="Kept for each contact; click to let go"
-          onclick={() => line.stick(field, undefined)}>{STICKS.get(field) ?? field} {value} ×</button
+          onclick={() => line.stick(field, undefined)}>{KEPT.get(field) ?? field} {value} ×</button
         >
       {/each}
       <span class="mono muted">{setting.join(' · ')}</span>

@@ -263,7 +263,12 @@ export class LineStore {
     const now = () => ({ ...body, typedForMs: Math.round(performance.now() - firstTyped) });
     try {
       const view = await this.#server.read(now());
-      if (view.tunes) {
+      if (!view.radio && !view.late) {
+        this.#keepTuning(view);
+      }
+      if (view.tunes && !view.radio) {
+        this.outcome = undefined;
+      } else if (view.tunes) {
         const { there } = await this.#server.tune(now());
         if (!there) {
           this.#leaveOpen(body, firstTyped, 'The radio has not reported that frequency yet.');
@@ -281,6 +286,16 @@ export class LineStore {
       this.#leaveOpen(body, firstTyped, e instanceof Problem ? e.message : String(e));
     }
     this.refresh();
+  }
+
+  /** Without a radio that tells, frequency and mode stay as they were typed last. */
+  #keepTuning(view: LineView): void {
+    if (view.frequencyHz) {
+      this.stick('FREQ', String(view.frequencyHz / 1e6));
+    }
+    if (view.mode) {
+      this.stick('MODE', view.mode);
+    }
   }
 
   #leaveOpen(body: LineBody, firstTyped: number, sentence: string, sameAs?: number): void {

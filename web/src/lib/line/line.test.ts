@@ -8,6 +8,7 @@ const VIEW: LineView = {
   tunes: false,
   start: '2026-11-23T14:07:31Z',
   relayed: false,
+  radio: true,
   late: false,
   problems: [],
   notices: [],
@@ -210,6 +211,26 @@ describe('LineStore', () => {
     await vi.waitFor(() => expect(line.view).toBeDefined());
     line.refresh();
     await vi.waitFor(() => expect(asked).toBe(2));
+  });
+
+  it('keeps frequency and mode typed last while no radio tells them', async () => {
+    const server = new FakeLine();
+    const read: LineServer['read'] = async (body) => ({
+      ...VIEW,
+      radio: false,
+      tunes: body.text === '7.012 cw',
+      frequencyHz: 7_012_000,
+      mode: 'CW',
+    });
+    server.read = read;
+    const line = storeOn(server);
+    line.type('7.012 cw');
+    await line.enter();
+    expect(line.sticking).toEqual({ FREQ: '7.012', MODE: 'CW' });
+    expect(server.done).toEqual([]);
+    line.type('zp5qxa');
+    await line.enter();
+    expect(server.done).toEqual(['log zp5qxa']);
   });
 
   it('keeps a value for the contacts to come until it is let go', async () => {

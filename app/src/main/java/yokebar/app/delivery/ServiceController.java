@@ -143,6 +143,9 @@ class ServiceController {
         if (!services.complete(id)) {
             throw new FieldProblem("service", services.name(id) + " is not set up yet.");
         }
+        if (services.setup(id).paused()) {
+            throw new FieldProblem("service", "Handing over is paused, so nothing was sent. Resume it first.");
+        }
         if (wish != null && wish.contactIds() != null) {
             worker.handOver(id, wish.contactIds());
         } else if (wish != null && (wish.fromDay() != null || wish.untilDay() != null)) {

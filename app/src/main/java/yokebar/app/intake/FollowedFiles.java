@@ -164,6 +164,9 @@ class FollowedFiles implements SmartLifecycle {
             if (Files.isDirectory(path)) {
                 throw new FieldProblem("path", path + " is a folder; name the file in it.");
             }
+            if (Files.exists(path) && !Files.isRegularFile(path)) {
+                throw new FieldProblem("path", path + " is a device, a pipe or a socket; name a file.");
+            }
             return path;
         } catch (InvalidPathException e) {
             throw new FieldProblem("path", "\"" + tidy + "\" is no path: " + e.getReason() + ".");

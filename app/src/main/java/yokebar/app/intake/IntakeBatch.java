@@ -1,5 +1,6 @@
 package yokebar.app.intake;
 
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -31,6 +32,8 @@ import yokebar.core.radio.RadioCompletion;
 final class IntakeBatch {
 
     private record Verdict(Decision decision, String sentence, long contactNumber) {}
+
+    private static final Duration CLOCKS_DIFFER = Duration.ofHours(26);
 
     private final Map<String, List<LoggedContact>> known = new HashMap<>();
     private final Map<Long, LoggedContact> added = new LinkedHashMap<>();
@@ -90,6 +93,14 @@ final class IntakeBatch {
                             + String.join(", ", new TreeSet<>(path.options().ownCalls())) + " only.",
                     0);
         }
+        if (reading instanceof Reading.Readable ahead && isAhead(ahead.contact(), arrival)) {
+            return new Verdict(
+                    Decision.REFUSED,
+                    named(ahead.contact()) + " starts on "
+                            + ahead.contact().start().toString().substring(0, 10)
+                            + ", which is still to come. Is the date right? Correct it here and send it again.",
+                    0);
+        }
         if (reading instanceof Reading.Readable readable) {
             return place(arrival, readable, completed);
         }
@@ -99,6 +110,11 @@ final class IntakeBatch {
                         ? unreadable.sentence() + (completed.notice() == null ? "" : " " + completed.notice())
                         : String.valueOf(arrival.fault()),
                 0);
+    }
+
+    /** Clocks differ by hours at most; a date further ahead is a slip, and would stand at the head of the log for years. */
+    private static boolean isAhead(Contact contact, Arrival arrival) {
+        return contact.start().isAfter(arrival.arrivedAt().plus(CLOCKS_DIFFER));
     }
 
     /** What would be new. */

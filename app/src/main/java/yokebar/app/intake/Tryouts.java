@@ -91,6 +91,14 @@ class Tryouts implements SmartLifecycle {
     /** Begins to look at a file of this computer. */
     Tryout look(Path file) {
         try {
+            if (Files.exists(file) && !Files.isRegularFile(file)) {
+                throw new FieldProblem(
+                        "path",
+                        file
+                                + (Files.isDirectory(file)
+                                        ? " is a folder; choose a file in it."
+                                        : " is a device, a pipe or a socket; choose a file."));
+            }
             if (!Files.isReadable(file)) {
                 throw new FieldProblem(
                         "path",

@@ -75,17 +75,18 @@ class LineReading {
     }
 
     /** A line with all that is known around it. */
-    record Known(Line line, Draft draft, ContactSetting setting, List<String> fromRadio) {}
+    record Known(Line line, Draft draft, ContactSetting setting, List<String> fromRadio, boolean radio) {}
 
     Known read(LineRequest request) {
         Line line = LineText.read(request.text());
         ContactSetting setting = positions.settingAt(request.positionId());
         Optional<RadioCompletion.Reading> radio = radio(request.positionId());
-        Long hz = radio.map(r -> r.state().transmitHz()).orElse(null);
-        Mode mode = hz == null
-                ? null
+        Long radioHz = radio.map(r -> r.state().transmitHz()).orElse(null);
+        Long hz = radioHz != null || radio.isPresent() ? radioHz : KeptTuning.frequencyHz(request.sticking());
+        Mode mode = radioHz == null
+                ? radio.isPresent() ? null : KeptTuning.mode(request.sticking())
                 : radio.filter(r -> r.state().mode() != null)
-                        .map(r -> r.mapping().toLog(r.state().mode(), hz))
+                        .map(r -> r.mapping().toLog(r.state().mode(), radioHz))
                         .orElse(null);
         boolean keepsPower = request.sticking() != null && request.sticking().containsKey("TX_PWR");
         Integer watts = keepsPower ? null : radio.map(r -> r.state().powerW()).orElse(null);
@@ -101,7 +102,8 @@ class LineReading {
                         watts,
                         station.preferences().knownChannels(),
                         sticking(setting, request)));
-        return new Known(line, draft, setting, fromRadio(line, draft, watts));
+        return new Known(
+                line, draft, setting, radio.isPresent() ? fromRadio(line, draft, watts) : List.of(), radio.isPresent());
     }
 
     LineView view(LineRequest request) {
@@ -116,6 +118,7 @@ class LineReading {
                 draft.mode() == null ? null : draft.mode().label(),
                 draft.start(),
                 draft.channel() != null,
+                known.radio(),
                 draft.late(),
                 known.line().isEmpty() ? List.of() : draft.problems(),
                 notices(known),
@@ -133,7 +136,7 @@ class LineReading {
 
     private static AdifFields sticking(ContactSetting setting, LineRequest request) {
         AdifFields fields = setting.fields();
-        Map<String, String> kept = request.sticking() == null ? Map.of() : request.sticking();
+        Map<String, String> kept = KeptTuning.without(request.sticking());
         for (Map.Entry<String, String> field : kept.entrySet()) {
             fields = fields.with(field.getKey(), field.getValue());
         }

@@ -14,6 +14,7 @@ import yokebar.core.need.NeedMark;
  * @param band where the contact would be, as far as known
  * @param frequencyHz own transmit frequency; null when not known
  * @param relayed whether that is a known channel of a repeater or satellite
+ * @param radio whether a radio tells frequency and mode; without one those typed last are kept
  * @param late whether it is a contact made earlier, for which the radio has no say
  * @param problems why it cannot be logged yet; empty when it can
  * @param notices what an operator may want to know, though it can be logged
@@ -29,6 +30,7 @@ record LineView(
         @Nullable String mode,
         Instant start,
         boolean relayed,
+        boolean radio,
         boolean late,
         List<Draft.Problem> problems,
         List<String> notices,

@@ -86,6 +86,9 @@ class RulesTest extends ServiceTest {
         await("rows", () -> lane(POSTBAG).path("due").asInt() == 26);
         await("all looked at", () -> lane(POSTBAG).path("filling").isMissingNode());
         assertThat(postbag.books()).isEmpty();
+        assertThat(sendJson("POST", "/api/services/" + POSTBAG + "/handovers", Map.of())
+                        .body())
+                .contains("Handing over is paused");
         put("/api/services/pause", Map.of("paused", false));
         await("accepted", () -> lane(POSTBAG).path("counts").path("ACCEPTED").asInt() == 26);
         assertThat(postbag.books()).hasSize(26).allMatch(entry -> entry.get("copies")

@@ -2,6 +2,7 @@ package yokebar.app.intake;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -72,5 +73,22 @@ class OnePathTest extends AppTest {
         assertThat(wholeLog()).contains("<DXCC:3>132").contains("<CQZ:2>11").contains("<ITUZ:2>14");
         assertThat(get("/api/log/rows").path("lines").get(0).path("country").asString())
                 .isEqualTo("Paraguay");
+    }
+
+    /** A slip in the year must not stand at the head of the log; the rest of the file goes through. */
+    @Test
+    void aDateStillToComeIsAskedAboutAndCanBePutRight() throws Exception {
+        JsonNode result = importText(contact("ZP5QXA", "qso_date", "20990501") + contact("ZP5QXB"));
+        assertThat(result.path("refused").asInt()).isEqualTo(1);
+        assertThat(count("contact")).isEqualTo(1);
+        JsonNode why = get("/api/journal/why?call=zp5qxa").get(0);
+        assertThat(why.path("sentence").asString())
+                .contains("starts on 2099-05-01")
+                .contains("Is the date right?");
+        sendJson(
+                "POST",
+                "/api/journal/" + why.path("journalId").asLong() + "/again",
+                Map.of("raw", contact("ZP5QXA", "qso_date", "20260501")));
+        assertThat(count("contact")).isEqualTo(2);
     }
 }

@@ -62,6 +62,22 @@ class TryoutTest extends AppTest {
         return look(text.getBytes(StandardCharsets.UTF_8));
     }
 
+    /** Opening a pipe waits until somebody writes into it; a device has no end. */
+    @Test
+    void whatIsNoFileIsRefusedAtOnce() throws Exception {
+        Path pipe = folder.resolve("pipe.adi");
+        assertThat(new ProcessBuilder("mkfifo", pipe.toString()).start().waitFor())
+                .isZero();
+        for (Path path : new Path[] {pipe, Path.of("/dev/zero")}) {
+            HttpResponse<String> looked = sendJson("POST", "/api/tryouts/path", Map.of("path", path.toString()));
+            assertThat(looked.statusCode()).isEqualTo(422);
+            assertThat(looked.body()).contains("is a device, a pipe or a socket");
+        }
+        assertThat(sendJson("POST", "/api/tryouts/path", Map.of("path", folder.toString()))
+                        .body())
+                .contains("is a folder");
+    }
+
     @Test
     void aDryRunTellsWhatWouldBecomeAndStoresNothing() throws Exception {
         importText(contact("ZP5QXA", "name", "Ana"));

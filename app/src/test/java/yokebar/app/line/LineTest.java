@@ -209,4 +209,23 @@ class LineTest extends AppTest {
         assertThat(sendJson("GET", "/api/partner?call=%20", Map.of()).statusCode())
                 .isEqualTo(422);
     }
+
+    @Test
+    void withoutARadioWhatWasTypedLastStays() throws Exception {
+        Map<String, Object> body = Map.of(
+                "text",
+                "zp5qxa 599",
+                "typedForMs",
+                0,
+                "key",
+                "kept tuning",
+                "sticking",
+                Map.of("FREQ", "7.012", "MODE", "CW"));
+        HttpResponse<String> answer = sendJson("POST", "/api/line/log", body);
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        JsonNode row = get("/api/log/rows").path("lines").get(0);
+        assertThat(row.path("frequencyHz").asLong()).isEqualTo(7_012_000);
+        assertThat(row.path("mode").asString()).isEqualTo("CW");
+        assertThat(wholeLog()).doesNotContain("FREQ_RX");
+    }
 }

@@ -95,6 +95,13 @@ public final class ContactAdif {
                     || readMode == null) {
                 return new Reading.Unreadable(problems);
             }
+            for (int i = details.nextSetBit(0); i >= 0; i = details.nextSetBit(i + 1)) {
+                Problem odd = FieldCheck.of(fields.name(i), fields.value(i));
+                if (odd != null) {
+                    notices.add(new Problem(
+                            odd.field(), odd.value(), odd.sentence().replaceFirst("\\.$", "; it is kept as it came.")));
+                }
+            }
             Instant end = readEnd(start);
             PropagationMode how = readPropagation();
             Contact contact = new Contact(

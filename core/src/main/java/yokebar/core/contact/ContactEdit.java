@@ -1,5 +1,7 @@
 package yokebar.core.contact;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.adif.AdifFields;
@@ -14,6 +16,28 @@ public final class ContactEdit {
      * @return the changed contact, or what is wrong with the new values
      */
     public static Reading apply(Contact contact, Map<String, @Nullable String> changes) {
+        List<Problem> problems = new ArrayList<>();
+        for (Map.Entry<String, @Nullable String> change : changes.entrySet()) {
+            String value = change.getValue();
+            Problem problem = value == null || value.isEmpty() ? null : check(change.getKey(), value);
+            if (problem != null) {
+                problems.add(problem);
+            }
+        }
+        if (!problems.isEmpty()) {
+            return new Reading.Unreadable(problems);
+        }
+        return applyUnchecked(contact, changes);
+    }
+
+    private static @Nullable Problem check(String field, String value) {
+        if (field.equals("PROP_MODE") && PropagationMode.read(value) == null) {
+            return Problem.of(field, value, "is not a propagation mode of the ADIF list, such as SAT or RPT.");
+        }
+        return FieldCheck.ofEdit(field, value);
+    }
+
+    private static Reading applyUnchecked(Contact contact, Map<String, @Nullable String> changes) {
         AdifFields fields = ContactAdif.write(contact);
         for (Map.Entry<String, @Nullable String> change : changes.entrySet()) {
             fields = fields.with(change.getKey(), change.getValue());

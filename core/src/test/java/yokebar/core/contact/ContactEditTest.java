@@ -7,6 +7,8 @@ import static yokebar.core.contact.Contacts.readable;
 import java.util.HashMap;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import yokebar.core.band.Band;
 
 class ContactEditTest {
@@ -41,6 +43,42 @@ class ContactEditTest {
         Contact usb = contact("MODE", "USB");
         assertThat(readable(ContactEdit.apply(usb, Map.of("MODE", "CW"))).mode().submode())
                 .isNull();
+    }
+
+    @ParameterizedTest(name = "{0} {1}")
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "GRIDSQUARE|GG99zz|is not a locator",
+                "DXCC|1000|is not the number of an entity",
+                "CQZ|41|is not a CQ zone",
+                "ITUZ|0|is not an ITU zone",
+                "TX_PWR|lots|is not a power",
+                "TX_PWR|20000|is not a power",
+                "PROP_MODE|XYZ|is not a propagation mode",
+                "QSLRDATE|20260230|is not a date",
+                "CONT|EX|is not a continent",
+                "AGE|old|is not an age",
+            })
+    void valuesAdifDoesNotKnowAreRefusedInAnEditAndToldInARecord(String field, String value, String why) {
+        Reading edited = ContactEdit.apply(contact, Map.of(field, value));
+        assertThat(((Reading.Unreadable) edited).problems()).singleElement().satisfies(problem -> {
+            assertThat(problem.field()).isEqualTo(field);
+            assertThat(problem.sentence()).contains(why);
+        });
+        Reading read = ContactAdif.read(ContactAdif.write(contact).with(field, value), null);
+        assertThat(((Reading.Readable) read).notices())
+                .singleElement()
+                .satisfies(notice -> assertThat(notice.sentence()).contains(why).contains("kept as it came"));
+        assertThat(ContactAdif.write(readable(read)).get(field)).isEqualTo(value);
+    }
+
+    @Test
+    void whatCannotBeSeenOrReadAgainIsRefused() {
+        assertThat(ContactEdit.apply(contact, Map.of("NAME", "A\u0007na"))).isInstanceOf(Reading.Unreadable.class);
+        assertThat(ContactEdit.apply(contact, Map.of("NAME", "A".repeat(10_001))))
+                .isInstanceOf(Reading.Unreadable.class);
+        assertThat(ContactEdit.apply(contact, Map.of("NOTES", "two\nlines"))).isInstanceOf(Reading.Readable.class);
     }
 
     @Test

@@ -61,6 +61,10 @@ public record FileRecords(
         if (Files.isDirectory(file)) {
             throw new NotText("It is a folder, not a file.");
         }
+        if (Files.exists(file) && !Files.isRegularFile(file)) {
+            // Opening a pipe would wait for somebody to write into it.
+            throw new NotText("It is a device, a pipe or a socket, not a file.");
+        }
         try (FileChannel channel = FileChannel.open(file, StandardOpenOption.READ)) {
             long size = channel.size();
             boolean same =

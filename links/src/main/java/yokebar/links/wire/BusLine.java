@@ -25,7 +25,7 @@ final class BusLine {
     private static final int END = 0xFD;
     private static final int COMPUTER = 0xE0;
     /** What comes is heard at once; without it, a thread of its own need not wake more often than to find the line closed. */
-    private static final int REST_MS = 250;
+    private static final int REST_MS = 100;
 
     private static final int BUFFER_BYTES = 4096;
     /** Pieces a user of the line may leave unread. */
