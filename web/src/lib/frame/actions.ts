@@ -169,7 +169,7 @@ export const LOCAL_KEYS: { where: string; keys: string; label: string }[] = [
   { where: 'Log', keys: 'Enter', label: 'Open the contact' },
   { where: 'Log', keys: 'e', label: 'Edit in place; Tab goes on, Enter saves' },
   { where: 'Log', keys: 'Space, Shift+↑↓, Ctrl+A', label: 'Choose contacts' },
-  { where: 'On air', keys: '↑ ↓', label: 'Choose a station' },
+  { where: 'On air', keys: '↑ ↓ PgUp PgDn Home End', label: 'Choose a station' },
   { where: 'On air', keys: 'Enter', label: 'Go there: radio, contact line, card' },
   { where: 'On air', keys: 'Ctrl+Enter', label: 'Have the program answer a decode (transmits)' },
   { where: 'On air', keys: 'x', label: 'Strike off' },

@@ -21,8 +21,14 @@
   });
 
   function typed(name: string, value: string) {
+    const first = Object.keys(values).length === 0;
     values = { ...values, [name]: value };
-    app.line.type(lineOf(values));
+    if (first) {
+      // What stands in the line was not typed into these fields: it is set aside.
+      app.line.fill(lineOf(values));
+    } else {
+      app.line.type(lineOf(values));
+    }
   }
 
   function onkeydown(event: KeyboardEvent) {

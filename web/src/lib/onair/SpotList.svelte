@@ -15,28 +15,47 @@
   let scrollTop = $state(0);
   let viewHeight = $state(400);
   let pointed = $state(false);
+  let focused = $state(false);
 
   const view = $derived(rowWindow(scrollTop, viewHeight, air.spots.length, ROW));
   const shown = $derived(air.spots.slice(view.first, view.end));
   const maxAge = $derived(air.filter.maxAgeMinutes ?? 30);
 
-  $effect(() => air.hold(pointed || scrollTop > ROW / 2));
+  /** Nothing moves under the pointer, or under the choice of the keyboard. */
+  $effect(() => air.hold(pointed || focused || scrollTop > ROW / 2));
   $effect(() => {
+    void air.spots;
+    void air.selected;
+    if (!pointed) {
+      showChosen();
+    }
+  });
+
+  /** The chosen station is always in sight. */
+  function showChosen() {
     const at = air.spots.findIndex((spot) => spot.id === air.selected);
-    if (at >= 0 && scroller && !pointed) {
+    if (at >= 0 && scroller) {
       const top = at * ROW;
       if (top < scroller.scrollTop || top + ROW > scroller.scrollTop + viewHeight) {
         scroller.scrollTop = Math.max(0, top - viewHeight / 3);
       }
     }
-  });
+  }
 
   function onkeydown(event: KeyboardEvent) {
     const spot = air.chosen;
-    if (event.key === 'ArrowDown') {
-      air.step(1);
-    } else if (event.key === 'ArrowUp') {
-      air.step(-1);
+    const page = Math.max(1, Math.floor(viewHeight / ROW) - 1);
+    const step = {
+      ArrowDown: 1,
+      ArrowUp: -1,
+      PageDown: page,
+      PageUp: -page,
+      Home: -air.spots.length,
+      End: air.spots.length,
+    }[event.key];
+    if (step !== undefined) {
+      air.step(step);
+      showChosen();
     } else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) {
       // The program transmits then: only on purpose, and not by a key that is held down.
       if (spot?.answers && !event.repeat) {
@@ -84,6 +103,8 @@
     onscroll={() => (scrollTop = scroller?.scrollTop ?? 0)}
     onpointerenter={() => (pointed = true)}
     onpointerleave={() => (pointed = false)}
+    onfocusin={() => (focused = true)}
+    onfocusout={() => (focused = false)}
     {onkeydown}
   >
     <div style:height={`${view.height}px`} class="all">

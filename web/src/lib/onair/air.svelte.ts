@@ -168,7 +168,7 @@ export class AirStore {
   }
 
   /** The next in the list, or the one before; the first when none is selected. */
-  step(by: 1 | -1): Spot | undefined {
+  step(by: number): Spot | undefined {
     const at = this.spots.findIndex((spot) => spot.id === this.selected);
     const next = this.spots[at < 0 ? 0 : Math.max(0, Math.min(this.spots.length - 1, at + by))];
     this.selected = next?.id;

@@ -362,6 +362,12 @@ describe('the lists', () => {
     expect(strike).toHaveBeenCalledWith(2);
     await fireEvent.keyDown(list, { key: 'ArrowUp' });
     expect(app.air.selected).toBe(1);
+    await fireEvent.keyDown(list, { key: 'End' });
+    expect(app.air.selected).toBe(2);
+    await fireEvent.keyDown(list, { key: 'Home' });
+    expect(app.air.selected).toBe(1);
+    await fireEvent.keyDown(list, { key: 'PageDown' });
+    expect(app.air.selected).toBe(2);
   });
 
   it('have the best of them on the desk', async () => {

@@ -153,6 +153,7 @@ class BulkChanges {
     private int undoSome(long changeId, long undoId, List<Long> ids) {
         Map<Long, ContactRow> now = log.rows(ids);
         Map<Long, Past> past = past(changeId, ids, now);
+        Map<Long, List<Undo.Undone>> undoneBefore = undoneBefore(changeId, ids);
         List<Long> restored = new ArrayList<>();
         List<Long> deleted = new ArrayList<>();
         List<LoggedContact> after = new ArrayList<>();
@@ -166,7 +167,8 @@ class BulkChanges {
                 restored.add(id);
                 notes.put(id, "Brought back into the log.");
             } else if (was != null && is != null && was.fate() == PastContact.Fate.EDITED) {
-                Undo.Result undone = Undo.restore(was.before(), was.after(), is.logged());
+                Undo.Result undone =
+                        Undo.restore(was.before(), was.after(), is.logged(), undoneBefore.getOrDefault(id, List.of()));
                 if (!undone.restored().isEmpty()) {
                     after.add(undone.contact());
                     notes.put(
@@ -223,6 +225,32 @@ class BulkChanges {
             past.put(before.id, new Past(before.fate, before.logged(), after));
         }
         return past;
+    }
+
+    /** Earlier changes of the contacts that were taken back already, the newest first. */
+    private Map<Long, List<Undo.Undone>> undoneBefore(long changeId, List<Long> ids) {
+        String earlier = " from unnest(:ids) as w(id) join contact_past p on p.id = w.id and p.change_id < :change"
+                + " join log_change c on c.id = p.change_id and c.undone_by <> :change and c.undoes is null";
+        Map<Long, List<Undo.Undone>> undone = new HashMap<>();
+        List<PastContact> befores = images("select p.*" + earlier + " order by p.id, p.version desc", changeId, ids);
+        if (befores.isEmpty()) {
+            return undone;
+        }
+        Map<String, PastContact> afters = new HashMap<>();
+        for (PastContact after : images(
+                "select n.*" + earlier + " join contact_past n on n.id = p.id and n.version = p.version + 1",
+                changeId,
+                ids)) {
+            afters.put(after.id + " " + after.version, after);
+        }
+        for (PastContact before : befores) {
+            PastContact after = afters.get(before.id + " " + (before.version + 1));
+            if (after != null) {
+                undone.computeIfAbsent(before.id, id -> new ArrayList<>())
+                        .add(new Undo.Undone(before.logged(), after.logged()));
+            }
+        }
+        return undone;
     }
 
     private List<PastContact> images(String sql, long changeId, List<Long> ids) {

@@ -23,6 +23,9 @@ import yokebar.core.spot.Heard;
 /** Announces what the operators want to be told of: each once while it stays on the air, the rest of a flood in one sentence. */
 @Service
 class Alerts {
+    /** So many calls of those held back are named. */
+    private static final int NAMED = 3;
+
     private static final int LOOK_EVERY_MS = 700;
     private static final int REMEMBERED = 200;
     private static final long MINUTE_MS = 60_000;
@@ -36,7 +39,9 @@ class Alerts {
     private final Map<Long, AirChoices.AlertKind> told = new HashMap<>();
 
     private final Map<AirChoices.AlertKind, Deque<Instant>> lately = new EnumMap<>(AirChoices.AlertKind.class);
-    private final Map<AirChoices.AlertKind, Integer> held = new EnumMap<>(AirChoices.AlertKind.class);
+    /** The calls that were held back. */
+    private final Map<AirChoices.AlertKind, List<String>> held = new EnumMap<>(AirChoices.AlertKind.class);
+
     private final Deque<Alert> fired = new ArrayDeque<>();
     private long number;
     private long lookedAt;
@@ -60,12 +65,13 @@ class Alerts {
             }
         }
         List<Alert> fresh = new ArrayList<>();
-        Map<AirChoices.AlertKind, Integer> bundled = new EnumMap<>(AirChoices.AlertKind.class);
+        Map<AirChoices.AlertKind, List<String>> bundled = new EnumMap<>(AirChoices.AlertKind.class);
         if (!wanted.isEmpty()) {
             stations(wanted, now, fresh, bundled);
             us(wanted.get(AirChoices.AlertKind.US), now, fresh, bundled);
         }
-        bundled.forEach((kind, count) -> held.merge(kind, count, Integer::sum));
+        bundled.forEach((kind, calls) ->
+                held.computeIfAbsent(kind, k -> new ArrayList<>()).addAll(calls));
         bundles(wanted, now, fresh);
         if (!fresh.isEmpty()) {
             fresh.forEach(fired::addFirst);
@@ -80,7 +86,7 @@ class Alerts {
             Map<AirChoices.AlertKind, AirChoices.AlertChoice> wanted,
             AirChoices now,
             List<Alert> fresh,
-            Map<AirChoices.AlertKind, Integer> bundled) {
+            Map<AirChoices.AlertKind, List<String>> bundled) {
         long since = lookedAt;
         List<Heard> changed = air.read(list -> {
             lookedAt = list.revision();
@@ -117,7 +123,8 @@ class Alerts {
                                         : " " + heard.mode().label()) + ": " + audible.why(),
                         "It is " + kind.words() + "."));
             } else {
-                bundled.merge(kind, 1, Integer::sum);
+                bundled.computeIfAbsent(kind, k -> new ArrayList<>())
+                        .add(heard.call().text());
             }
         }
     }
@@ -142,7 +149,7 @@ class Alerts {
             AirChoices.@Nullable AlertChoice choice,
             AirChoices now,
             List<Alert> fresh,
-            Map<AirChoices.AlertKind, Integer> bundled) {
+            Map<AirChoices.AlertKind, List<String>> bundled) {
         List<OwnSignal.Report> reports = air.whoHearsUs();
         Instant before = lastReport;
         if (reports.isEmpty()) {
@@ -162,7 +169,8 @@ class Alerts {
                             + (report.snrDb() == null ? "" : " with " + report.snrDb() + " dB"),
                     "Somebody heard us."));
         } else {
-            bundled.merge(AirChoices.AlertKind.US, 1, Integer::sum);
+            bundled.computeIfAbsent(AirChoices.AlertKind.US, k -> new ArrayList<>())
+                    .add(report.hearer().toString());
         }
     }
 
@@ -186,15 +194,21 @@ class Alerts {
             if (choice == null) {
                 held.remove(kind);
             } else if (mayFire(choice)) {
-                int count = held.remove(kind);
+                List<String> calls = held.remove(kind);
                 fresh.add(alert(
                         choice,
                         now,
                         null,
-                        count == 1 ? "One more: " + kind.words() : count + " more: " + kind.words(),
+                        calls.size() + " more: " + firsts(calls) + ", " + kind.words(),
                         "More than " + choice.mostAMinute() + " a minute came, so they are told together."));
             }
         }
+    }
+
+    private static String firsts(List<String> calls) {
+        List<String> different = calls.stream().distinct().toList();
+        String named = String.join(", ", different.subList(0, Math.min(NAMED, different.size())));
+        return different.size() > NAMED ? named + " and others" : named;
     }
 
     private Alert alert(

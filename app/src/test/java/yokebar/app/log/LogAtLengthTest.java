@@ -240,4 +240,24 @@ class LogAtLengthTest extends AppTest {
         }
         return all;
     }
+
+    /** Taken back in the order they were made: what is left is what was there before both. */
+    @Test
+    void changesTakenBackOutOfOrderLeaveTheNewestValueThatStands() throws Exception {
+        importText(contact("ZP5QXA", "name", "Ana"));
+        List<Long> ids = jdbc.queryForList("select id from contact", Long.class);
+        List<Long> changes = new ArrayList<>();
+        for (String name : new String[] {"Bia", "Carla"}) {
+            changes.add(changed(sendJson(
+                            "POST",
+                            "/api/changes/edit",
+                            Map.of("selection", Map.of("ids", ids), "changes", Map.of("NAME", name))))
+                    .path("id")
+                    .asLong());
+        }
+        changed(sendJson("POST", "/api/changes/" + changes.get(0) + "/undo", Map.of()));
+        assertThat(wholeLog()).contains("Carla");
+        changed(sendJson("POST", "/api/changes/" + changes.get(1) + "/undo", Map.of()));
+        assertThat(wholeLog()).contains("Ana").doesNotContain("Bia");
+    }
 }

@@ -11,7 +11,8 @@ import yokebar.core.adif.AdifFields;
 
 /**
  * Taking a change of a contact back. What the change set is set back; fields that were changed again since stay, because they
- * are somebody's later decision.
+ * are somebody's later decision. What an earlier change had set counts only if that was not taken back before: each field returns
+ * to the newest value that still stands.
  */
 public final class Undo {
 
@@ -21,6 +22,9 @@ public final class Undo {
      */
     public record Result(LoggedContact contact, List<String> restored, List<String> kept) {}
 
+    /** An earlier change of the contact that was taken back already. */
+    public record Undone(LoggedContact before, LoggedContact after) {}
+
     private Undo() {}
 
     /**
@@ -29,7 +33,13 @@ public final class Undo {
      * @param now as it is
      */
     public static Result restore(LoggedContact before, LoggedContact after, LoggedContact now) {
-        AdifFields was = ContactAdif.write(before.contact());
+        return restore(before, after, now, List.of());
+    }
+
+    /** @param undone earlier changes of the contact that were taken back, the newest first */
+    public static Result restore(LoggedContact before, LoggedContact after, LoggedContact now, List<Undone> undone) {
+        Map<String, LoggedContact> from = new TreeMap<>();
+        AdifFields was = standing(before, ContactAdif.write(after.contact()), undone, from);
         AdifFields became = ContactAdif.write(after.contact());
         AdifFields is = ContactAdif.write(now.contact());
         Set<String> names = new LinkedHashSet<>(was.names());
@@ -54,7 +64,7 @@ public final class Undo {
             restored.removeIf(name -> !Objects.equals(result.get(name), was.get(name)) && kept.add(name));
             if (!restored.isEmpty()) {
                 return new Result(
-                        new LoggedContact(now.id(), readable.contact(), provenance(before, now, restored)),
+                        new LoggedContact(now.id(), readable.contact(), provenance(before, from, now, restored)),
                         List.copyOf(restored),
                         List.copyOf(kept));
             }
@@ -63,11 +73,35 @@ public final class Undo {
         return new Result(now, List.of(), List.copyOf(kept));
     }
 
-    private static Provenance provenance(LoggedContact before, LoggedContact now, List<String> restored) {
+    /** The fields as they were before the change, without what changes had set that were taken back since. */
+    private static AdifFields standing(
+            LoggedContact before, AdifFields became, List<Undone> undone, Map<String, LoggedContact> from) {
+        AdifFields was = ContactAdif.write(before.contact());
+        for (Undone step : undone) {
+            AdifFields stepBefore = ContactAdif.write(step.before().contact());
+            AdifFields stepAfter = ContactAdif.write(step.after().contact());
+            Set<String> names = new LinkedHashSet<>(stepBefore.names());
+            names.addAll(stepAfter.names());
+            for (String name : names) {
+                boolean ofThisChange = !Objects.equals(was.get(name), became.get(name));
+                if (ofThisChange
+                        && Objects.equals(stepAfter.get(name), was.get(name))
+                        && !Objects.equals(stepBefore.get(name), was.get(name))) {
+                    was = was.with(name, stepBefore.get(name));
+                    from.put(name, step.before());
+                }
+            }
+        }
+        return was;
+    }
+
+    private static Provenance provenance(
+            LoggedContact before, Map<String, LoggedContact> from, LoggedContact now, List<String> restored) {
         Provenance provenance = now.provenance();
         Map<Source, List<String>> bySource = new TreeMap<>();
         for (String name : restored) {
-            bySource.computeIfAbsent(before.provenance().of(name), s -> new ArrayList<>())
+            bySource.computeIfAbsent(
+                            from.getOrDefault(name, before).provenance().of(name), s -> new ArrayList<>())
                     .add(name);
         }
         for (Map.Entry<Source, List<String>> entry : bySource.entrySet()) {

@@ -52,4 +52,29 @@ class UndoTest {
         assertEquals(now, undone.contact());
         assertEquals(List.of("FREQ", "BAND"), undone.kept());
     }
+
+    /** A to B, B to C; the first is taken back, which changes nothing; then the second: it is A again. */
+    @Test
+    void outOfOrderEachFieldReturnsToTheNewestValueThatStands() {
+        LoggedContact a = contact(Source.DATAGRAM, "BAND", "20m", "COMMENT", "a", "NAME", "Ana");
+        LoggedContact b = contact(Source.OPERATOR, "BAND", "20m", "COMMENT", "b", "NAME", "Ana");
+        LoggedContact c = contact(Source.OPERATOR, "BAND", "20m", "COMMENT", "c", "NAME", "Bia");
+        assertEquals(List.of("COMMENT"), Undo.restore(a, b, c).kept());
+        Undo.Result undone = Undo.restore(b, c, c, List.of(new Undo.Undone(a, b)));
+        assertEquals("a", undone.contact().contact().detail("COMMENT"));
+        assertEquals("Ana", undone.contact().contact().detail("NAME"));
+        assertEquals(Source.DATAGRAM, undone.contact().provenance().of("COMMENT"));
+        assertEquals("b", Undo.restore(b, c, c).contact().contact().detail("COMMENT"), "while the first stands");
+    }
+
+    @Test
+    void whatAChangeThatStandsHadSetIsNotPassedOver() {
+        LoggedContact a = contact(Source.DATAGRAM, "BAND", "20m", "COMMENT", "a");
+        LoggedContact b = contact(Source.OPERATOR, "BAND", "20m", "COMMENT", "b");
+        LoggedContact c = contact(Source.OPERATOR, "BAND", "20m", "COMMENT", "c");
+        LoggedContact d = contact(Source.OPERATOR, "BAND", "20m", "COMMENT", "d");
+        // a to b was taken back, b to c stands, c to d is taken back now.
+        Undo.Result undone = Undo.restore(c, d, d, List.of(new Undo.Undone(a, b)));
+        assertEquals("c", undone.contact().contact().detail("COMMENT"));
+    }
 }

@@ -54,6 +54,7 @@ public final class ClusterNode extends KeptLink {
     private volatile NodeLogin.@Nullable Refused refused;
 
     private volatile String whyClosed = "";
+    private volatile @Nullable ScheduledFuture<?> questions;
 
     /** Hears what goes over the line, on the link's thread. */
     public interface Listener {
@@ -144,7 +145,7 @@ public final class ClusterNode extends KeptLink {
         Unfinished unfinished = new Unfinished();
         ScheduledFuture<?> unasked = timer.schedule(
                 () -> onTime(() -> answer(login.unasked())), ASKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
-        ScheduledFuture<?> questions = timer.scheduleWithFixedDelay(
+        questions = timer.scheduleWithFixedDelay(
                 () -> onTime(() -> question(login, unfinished)),
                 QUESTION_AFTER.toMillis(),
                 QUESTION_AFTER.toMillis() / 2,
@@ -162,10 +163,18 @@ public final class ClusterNode extends KeptLink {
             }
         } finally {
             unasked.cancel(false);
-            questions.cancel(false);
+            askNoMore();
             alive.cancel(false);
             throwRefused();
             whyClosed = login.whyClosed();
+        }
+    }
+
+    /** In a node nobody is asked anything any more. */
+    private void askNoMore() {
+        ScheduledFuture<?> task = questions;
+        if (task != null) {
+            task.cancel(false);
         }
     }
 
@@ -215,12 +224,14 @@ public final class ClusterNode extends KeptLink {
         }
     }
 
-    private synchronized void takeIn(NodeLogin login, String line) throws IOException {
+    private void takeIn(NodeLogin login, String line) throws IOException {
         if (line.isEmpty()) {
             return;
         }
-        if (login.line(line)) {
-            enter();
+        synchronized (this) {
+            if (login.line(line)) {
+                enter();
+            }
         }
         heard(clock.instant());
         listener.heard(line.strip());
@@ -230,6 +241,7 @@ public final class ClusterNode extends KeptLink {
     private void enter() throws IOException {
         if (!loggedIn) {
             loggedIn = true;
+            askNoMore();
             for (String command : setting.commands()) {
                 send(command, true);
             }
