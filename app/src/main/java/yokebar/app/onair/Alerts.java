@@ -23,9 +23,6 @@ import yokebar.core.spot.Heard;
 /** Announces what the operators want to be told of: each once while it stays on the air, the rest of a flood in one sentence. */
 @Service
 class Alerts {
-    /** So many calls of those held back are named. */
-    private static final int NAMED = 3;
-
     private static final int LOOK_EVERY_MS = 700;
     private static final int REMEMBERED = 200;
     private static final long MINUTE_MS = 60_000;
@@ -39,9 +36,7 @@ class Alerts {
     private final Map<Long, AirChoices.AlertKind> told = new HashMap<>();
 
     private final Map<AirChoices.AlertKind, Deque<Instant>> lately = new EnumMap<>(AirChoices.AlertKind.class);
-    /** The calls that were held back. */
-    private final Map<AirChoices.AlertKind, List<String>> held = new EnumMap<>(AirChoices.AlertKind.class);
-
+    private final Map<AirChoices.AlertKind, HeldBack> held = new EnumMap<>(AirChoices.AlertKind.class);
     private final Deque<Alert> fired = new ArrayDeque<>();
     private long number;
     private long lookedAt;
@@ -65,13 +60,10 @@ class Alerts {
             }
         }
         List<Alert> fresh = new ArrayList<>();
-        Map<AirChoices.AlertKind, List<String>> bundled = new EnumMap<>(AirChoices.AlertKind.class);
         if (!wanted.isEmpty()) {
-            stations(wanted, now, fresh, bundled);
-            us(wanted.get(AirChoices.AlertKind.US), now, fresh, bundled);
+            stations(wanted, now, fresh);
+            us(wanted.get(AirChoices.AlertKind.US), now, fresh);
         }
-        bundled.forEach((kind, calls) ->
-                held.computeIfAbsent(kind, k -> new ArrayList<>()).addAll(calls));
         bundles(wanted, now, fresh);
         if (!fresh.isEmpty()) {
             fresh.forEach(fired::addFirst);
@@ -82,11 +74,7 @@ class Alerts {
         }
     }
 
-    private void stations(
-            Map<AirChoices.AlertKind, AirChoices.AlertChoice> wanted,
-            AirChoices now,
-            List<Alert> fresh,
-            Map<AirChoices.AlertKind, List<String>> bundled) {
+    private void stations(Map<AirChoices.AlertKind, AirChoices.AlertChoice> wanted, AirChoices now, List<Alert> fresh) {
         long since = lookedAt;
         List<Heard> changed = air.read(list -> {
             lookedAt = list.revision();
@@ -123,8 +111,7 @@ class Alerts {
                                         : " " + heard.mode().label()) + ": " + audible.why(),
                         "It is " + kind.words() + "."));
             } else {
-                bundled.computeIfAbsent(kind, k -> new ArrayList<>())
-                        .add(heard.call().text());
+                held.computeIfAbsent(kind, k -> new HeldBack()).add(heard.call().text());
             }
         }
     }
@@ -145,11 +132,7 @@ class Alerts {
         return level == Goal.Level.PROOF ? AirChoices.AlertKind.OTHER_NEED : AirChoices.AlertKind.NEW_ON_BAND;
     }
 
-    private void us(
-            AirChoices.@Nullable AlertChoice choice,
-            AirChoices now,
-            List<Alert> fresh,
-            Map<AirChoices.AlertKind, List<String>> bundled) {
+    private void us(AirChoices.@Nullable AlertChoice choice, AirChoices now, List<Alert> fresh) {
         List<OwnSignal.Report> reports = air.whoHearsUs();
         Instant before = lastReport;
         if (reports.isEmpty()) {
@@ -169,7 +152,7 @@ class Alerts {
                             + (report.snrDb() == null ? "" : " with " + report.snrDb() + " dB"),
                     "Somebody heard us."));
         } else {
-            bundled.computeIfAbsent(AirChoices.AlertKind.US, k -> new ArrayList<>())
+            held.computeIfAbsent(AirChoices.AlertKind.US, k -> new HeldBack())
                     .add(report.hearer().toString());
         }
     }
@@ -194,21 +177,15 @@ class Alerts {
             if (choice == null) {
                 held.remove(kind);
             } else if (mayFire(choice)) {
-                List<String> calls = held.remove(kind);
+                HeldBack together = held.remove(kind);
                 fresh.add(alert(
                         choice,
                         now,
                         null,
-                        calls.size() + " more: " + firsts(calls) + ", " + kind.words(),
+                        together.sentence(kind.words()),
                         "More than " + choice.mostAMinute() + " a minute came, so they are told together."));
             }
         }
-    }
-
-    private static String firsts(List<String> calls) {
-        List<String> different = calls.stream().distinct().toList();
-        String named = String.join(", ", different.subList(0, Math.min(NAMED, different.size())));
-        return different.size() > NAMED ? named + " and others" : named;
     }
 
     private Alert alert(
