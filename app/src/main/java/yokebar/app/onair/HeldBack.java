@@ -20,10 +20,10 @@ final class HeldBack {
 
     /**
      * @param kind what they have in common, in words
-     * @return one sentence without its full stop, such as "5 more: EA8QAB, ZL2QRS, K1QAA and others, a needed entity"
+     * @return one sentence without its full stop, such as "5 more (an entity never worked): EA8QAB, ZL2QRS, K1QAA and others"
      */
     String sentence(String kind) {
         String named = String.join(", ", firstCalls.stream().limit(NAMED).toList());
-        return count + " more: " + named + (firstCalls.size() > NAMED ? " and others" : "") + ", " + kind;
+        return count + " more (" + kind + "): " + named + (firstCalls.size() > NAMED ? " and others" : "");
     }
 }

@@ -12,20 +12,23 @@ class HeldBackTest {
     void aFewAreAllNamed() {
         List.of("EA8QAB", "ZL2QRS", "K1QAA").forEach(held::add);
 
-        assertThat(held.sentence("a new entity")).isEqualTo("3 more: EA8QAB, ZL2QRS, K1QAA, a new entity");
+        assertThat(held.sentence("an entity never worked"))
+                .isEqualTo("3 more (an entity never worked): EA8QAB, ZL2QRS, K1QAA");
     }
 
     @Test
     void ofManyTheFirstAreNamed() {
         List.of("EA8QAB", "ZL2QRS", "K1QAA", "VK3QBC", "JA1QDE").forEach(held::add);
 
-        assertThat(held.sentence("a new entity")).isEqualTo("5 more: EA8QAB, ZL2QRS, K1QAA and others, a new entity");
+        assertThat(held.sentence("an entity never worked"))
+                .isEqualTo("5 more (an entity never worked): EA8QAB, ZL2QRS, K1QAA and others");
     }
 
     @Test
     void aCallThatCameTwiceIsNamedOnceAndCountedTwice() {
         List.of("EA8QAB", "EA8QAB", "ZL2QRS").forEach(held::add);
 
-        assertThat(held.sentence("a new entity")).isEqualTo("3 more: EA8QAB, ZL2QRS, a new entity");
+        assertThat(held.sentence("an entity never worked"))
+                .isEqualTo("3 more (an entity never worked): EA8QAB, ZL2QRS");
     }
 }
