@@ -1,13 +1,14 @@
 <script lang="ts">
   import FirstSteps from './lib/steps/FirstSteps.svelte';
   import DeskView from './lib/desk/DeskView.svelte';
-  import { actions } from './lib/frame/actions';
-  import { AppState, type View } from './lib/frame/app.svelte';
+  import { actions, PLACES } from './lib/frame/actions';
+  import { AppState } from './lib/frame/app.svelte';
   import KeyMap from './lib/frame/KeyMap.svelte';
   import Palette from './lib/frame/Palette.svelte';
   import Mishap from './lib/frame/Mishap.svelte';
   import Offline from './lib/frame/Offline.svelte';
   import Rail from './lib/frame/Rail.svelte';
+  import UnsavedAsk from './lib/frame/UnsavedAsk.svelte';
   import Updated from './lib/frame/Updated.svelte';
   import Yoke from './lib/frame/Yoke.svelte';
   import HookupDrawer from './lib/hookups/HookupDrawer.svelte';
@@ -31,18 +32,11 @@
   app.start();
 
   let awaitingView = false;
+  let main = $state<HTMLElement | null>(null);
   const onAirNow = $derived(app.page === '' || app.page === 'now');
 
-  const TITLES: Record<View, string> = {
-    desk: 'Desk',
-    'on-air': 'On air',
-    log: 'Log',
-    intake: 'Intake',
-    services: 'Services',
-    hookups: 'Hookups',
-    station: 'Station',
-    'first-steps': 'First steps',
-  };
+  const title = $derived(PLACES.find(({ view }) => view === app.view)?.label ?? 'First steps');
+  $effect(() => app.keepAddress());
 
   function typing(target: EventTarget | null): boolean {
     return (
@@ -57,7 +51,16 @@
     return action !== undefined;
   }
 
+  function onbeforeunload(event: BeforeUnloadEvent) {
+    if (app.unsaved) {
+      event.preventDefault();
+    }
+  }
+
   function onkeydown(event: KeyboardEvent) {
+    if (app.leaving) {
+      return;
+    }
     if (event.key === 'Escape' && app.drawer) {
       app.close();
       return;
@@ -87,17 +90,19 @@
   }
 </script>
 
-<svelte:head><title>{TITLES[app.view]} · Yokebar</title></svelte:head>
-<svelte:window {onkeydown} />
+<svelte:head><title>{title} · Yokebar</title></svelte:head>
+<svelte:window {onkeydown} {onbeforeunload} />
 
 {#if app.paletteOpen}<Palette {app} />{/if}
 {#if app.keysOpen}<KeyMap {app} />{/if}
+{#if app.leaving}<UnsavedAsk {app} />{/if}
 
+<button class="skip" onclick={() => main?.focus()}>Skip to the view</button>
 <div class="frame">
   <Yoke {app} />
   <div class="body">
     <Rail {app} />
-    <main>
+    <main bind:this={main} tabindex="-1">
       {#if !app.live.connected}<Offline lostAt={app.live.lostAt} />{/if}
       <Updated connected={app.live.connected} />
       <Mishap />
@@ -150,6 +155,25 @@
     display: flex;
     flex-direction: column;
     height: 100%;
+  }
+
+  /* Seen when it has the focus: the first thing reached by Tab. */
+  .skip {
+    position: absolute;
+    top: 8px;
+    left: 8px;
+    z-index: 20;
+    padding: 8px 16px;
+    border: 0;
+    border-radius: 2px;
+    background: var(--yb-accent);
+    color: var(--yb-ground);
+    font: inherit;
+    transform: translateY(-60px);
+  }
+
+  .skip:focus {
+    transform: none;
   }
 
   .body {

@@ -2,13 +2,16 @@
   import { untrack } from 'svelte';
   import type { AppState } from '../frame/app.svelte';
   import SealHeads from '../services/SealHeads.svelte';
+  import { HeldRows } from '../shared/held-rows.svelte';
+  import WaitingRows from '../shared/WaitingRows.svelte';
   import Seals from '../services/Seals.svelte';
   import { kiloHertz, localTime, utcMinute } from '../shared/format';
 
   let { app }: { app: AppState } = $props();
 
   const SHOWN = 7;
-  const latest = $derived(app.latest.lines.slice(0, SHOWN));
+  const held = new HeldRows(() => app.latest.lines.slice(0, SHOWN));
+  const latest = $derived(held.rows);
   /** The contact the card shows while no call is typed: the one that was pointed out, else the newest. */
   let pointedId = $state<number | undefined>(undefined);
   const pointed = $derived(latest.find((line) => line.id === pointedId) ?? latest[0]);
@@ -44,7 +47,7 @@
 </script>
 
 <section aria-label="Last contacts">
-  <h2>Last contacts</h2>
+  <h2>Last contacts <WaitingRows {held} /></h2>
   {#if latest.length === 0}
     <p class="muted">
       Nothing logged yet. Contacts that your programs make show up here by themselves; see
@@ -52,7 +55,7 @@
     </p>
   {:else}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
-    <table class="list" tabindex="0" {onkeydown}>
+    <table class="list" tabindex="0" {onkeydown} use:held.watch>
       <thead>
         <tr>
           <th>UTC</th><th>Call</th><th class="number">kHz</th><th>Mode</th><th>Sent</th><th>Rcvd</th><th

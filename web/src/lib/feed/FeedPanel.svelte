@@ -47,6 +47,7 @@
     {#each Object.entries(feed.counts) as [what, count] (what)}
       <dt>{what}</dt>
       <dd class="mono">{grouped(count)}</dd>
+      {#if feed.examples[what]}<dd class="mono muted example">{feed.examples[what]}</dd>{/if}
     {:else}
       <p class="muted">No line that says something has come yet.</p>
     {/each}
@@ -73,6 +74,14 @@
 <style>
   h2 {
     margin-top: 16px;
+  }
+
+  .example {
+    grid-column: 1 / -1;
+    overflow: hidden;
+    font-size: 12px;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
 
   dl {

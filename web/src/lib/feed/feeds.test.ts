@@ -20,6 +20,7 @@ const feed = (more: Partial<Feed> = {}): Feed => ({
   skimmer: false,
   hookup: 'feed-1',
   counts: {},
+  examples: {},
   ...more,
 });
 
@@ -65,10 +66,13 @@ describe('the console of a feed', () => {
       .on('GET /api/feeds/1/console?after=0', { lines: [said(1, 'DX de OZ1QAB: <b>14025.0</b>')] })
       .on('GET /api/feeds', [feed()])
       .on('POST /api/feeds/1/say', {});
-    render(FeedPanel, { app, feed: feed({ counts: { spots: 1200, 'no frequency': 3 } }) });
+    render(FeedPanel, {
+      app,
+      feed: feed({ counts: { spots: 1200, 'not read': 3 }, examples: { 'not read': 'Hello there' } }),
+    });
     await screen.findByText(/<b>14025.0<\/b>/);
     expect(screen.getByText('1 200')).toBeDefined();
-    expect(screen.getByText('no frequency')).toBeDefined();
+    expect(screen.getByText('Hello there')).toBeDefined();
     expect(screen.getByRole('button', { name: 'Say' })).toHaveProperty('disabled', true);
     await fireEvent.input(screen.getByLabelText('Command'), { target: { value: 'sh/dx' } });
     await fireEvent.click(screen.getByRole('button', { name: 'Say' }));

@@ -55,6 +55,7 @@
   /* Trouble is read in full while the others can give it room; the log and the clock are never covered. */
   .in-trouble {
     flex-shrink: 1;
+    min-width: 120px;
     border-color: var(--yb-trouble);
   }
 

@@ -13,19 +13,20 @@
     UserAvatar,
     View as Eye,
   } from 'carbon-icons-svelte';
+  import { PLACES } from './actions';
   import type { AppState, Theme, View } from './app.svelte';
 
   let { app }: { app: AppState } = $props();
 
-  const entries: { view: View; label: string; icon: typeof Catalog }[] = [
-    { view: 'desk', label: 'Desk', icon: Dashboard },
-    { view: 'on-air', label: 'On air', icon: Satellite },
-    { view: 'log', label: 'Log', icon: Catalog },
-    { view: 'intake', label: 'Intake', icon: Download },
-    { view: 'services', label: 'Services', icon: SendAlt },
-    { view: 'hookups', label: 'Hookups', icon: ConnectionSignal },
-    { view: 'station', label: 'Station', icon: Radio },
-  ];
+  const ICONS: Partial<Record<View, typeof Catalog>> = {
+    desk: Dashboard,
+    'on-air': Satellite,
+    log: Catalog,
+    intake: Download,
+    services: SendAlt,
+    hookups: ConnectionSignal,
+    station: Radio,
+  };
 
   const THEMES: Record<Theme, { next: string; label: string; icon: typeof Catalog }> = {
     night: { next: 'day', label: 'Night', icon: Asleep },
@@ -40,9 +41,10 @@
 </script>
 
 <nav class="rail" aria-label="Views">
-  {#each entries as { view, label, icon: Icon } (view)}
+  {#each PLACES as { view, label } (view)}
+    {@const Icon = ICONS[view]}
     <a
-      href={`#/${view}`}
+      href={app.address(view)}
       class:here={app.view === view}
       aria-current={app.view === view ? 'page' : undefined}
     >

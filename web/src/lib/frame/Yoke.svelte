@@ -3,18 +3,39 @@
   import { grouped, megaHertz, secondName, secondTime } from '../shared/format';
   import { preferred } from '../shared/preferred.svelte';
   import type { AppState } from './app.svelte';
+  import { fitPlates, type PlateFit } from './plate-room';
   import Plate from './Plate.svelte';
 
   let { app }: { app: AppState } = $props();
 
   const radio = $derived(app.radios.chosen);
   const now = $derived(radio?.now);
+  /** Padding, gaps and the two tracks. */
+  const BESIDES_PX = 64;
+  let width = $state(1280);
+  let hubWidth = $state(400);
+  const fit = $derived(fitPlates(app.hookups.plates, app.hookups.services, width - hubWidth - BESIDES_PX));
 </script>
 
-<header class="yoke" aria-label="Yoke">
+{#snippet others(side: PlateFit)}
+  {#if side.more > 0}
+    <a
+      class="others"
+      class:bad={side.moreTroubled > 0}
+      href={app.address('hookups')}
+      aria-label={`${side.more} more${side.moreTroubled > 0 ? `, ${side.moreTroubled} in trouble` : ''}: all hookups`}
+    >
+      <span class="mono">+{side.more}</span>
+      {#if side.moreTroubled > 0}<span>{side.moreTroubled} in trouble</span>{/if}
+    </a>
+  {/if}
+{/snippet}
+
+<header class="yoke" aria-label="Yoke" bind:clientWidth={width}>
   <div class="beam" aria-hidden="true"></div>
   <div class="side left">
-    {#each app.hookups.plates as hookup (hookup.id)}
+    {@render others(fit.left)}
+    {#each fit.left.shown as hookup (hookup.id)}
       <Plate {hookup} onopen={() => app.showHookup(hookup.id)} />
     {/each}
     <div class="track" aria-hidden="true">
@@ -23,22 +44,22 @@
       {/each}
     </div>
   </div>
-  <div class="hub">
+  <div class="hub" bind:offsetWidth={hubWidth}>
     {#if now}
       <a class="dial" href="#/desk" title={`${radio?.name}: what would be logged now`}>
         <span class="mono time" data-testid="yoke-dial">{megaHertz(now.frequencyHz)}</span>
-        <span class="label"
+        <span class="label mode"
           >{[now.mode, now.band?.replace(/(c?m)$/, '\u2009$1')].filter(Boolean).join(' · ')}</span
         >
       </a>
       <span class="divide"></span>
     {/if}
-    <span class="label">Log</span>
+    <span class="label log">Log</span>
     <span class="mono count" data-testid="log-total">{grouped(app.latest.total)}</span>
-    <span class="divide"></span>
+    <span class="divide log"></span>
     <span class="clocks" title={`${secondTime(clock.now)} ${secondName()} time`}>
       <span class="mono time">{clock.utc}</span>
-      <span class="label">UTC</span>
+      <span class="label utc">UTC</span>
       {#if preferred.secondClock}
         <span class="second"><span class="mono">{secondTime(clock.now)}</span> {secondName()}</span>
       {/if}
@@ -67,9 +88,10 @@
         <span class="bead" onanimationend={() => app.beadArrived(bead.id)}></span>
       {/each}
     </div>
-    {#each app.hookups.services as hookup (hookup.id)}
+    {#each fit.right.shown as hookup (hookup.id)}
       <Plate {hookup} onopen={() => app.showHookup(hookup.id)} />
     {/each}
+    {@render others(fit.right)}
   </div>
 </header>
 
@@ -180,6 +202,32 @@
     font-size: 13px;
   }
 
+  .others {
+    position: relative;
+    z-index: 1;
+    display: flex;
+    flex: none;
+    flex-direction: column;
+    align-items: center;
+    justify-content: center;
+    min-width: 40px;
+    height: 40px;
+    padding: 0 6px;
+    border: 1px solid var(--yb-line);
+    border-radius: 3px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font-size: 12px;
+    line-height: 16px;
+    text-decoration: none;
+    white-space: nowrap;
+  }
+
+  .others.bad {
+    border-color: var(--yb-trouble);
+    color: var(--yb-trouble);
+  }
+
   .offset {
     padding: 0 6px;
     border: 1px solid var(--yb-line-strong);
@@ -208,9 +256,33 @@
       margin: 0 4px;
     }
 
-    .dial,
-    .dial + .divide {
+    .mode,
+    .log {
       display: none;
+    }
+  }
+
+  /* The clock and the frequency stay, whatever else goes. */
+  @media (max-width: 700px) {
+    .count,
+    .utc,
+    .offset:not(.bad) {
+      display: none;
+    }
+
+    .hub {
+      padding: 0 8px;
+    }
+
+    .count,
+    .time {
+      font-size: 16px;
+    }
+
+    .offset.bad {
+      max-width: 60px;
+      overflow: hidden;
+      text-overflow: ellipsis;
     }
   }
 

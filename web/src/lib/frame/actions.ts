@@ -14,7 +14,8 @@ export interface Action {
   run: () => unknown;
 }
 
-const VIEWS: { view: View; key: string; label: string }[] = [
+/** The views one goes to, in their order. */
+export const PLACES: { view: View; key: string; label: string }[] = [
   { view: 'desk', key: 'd', label: 'Desk' },
   { view: 'on-air', key: 'a', label: 'On air' },
   { view: 'log', key: 'l', label: 'Log' },
@@ -62,7 +63,7 @@ export function actions(app: AppState): Action[] {
     },
     { label: 'Who hears us', words: 'spotted skimmer', run: () => app.go('on-air', 'us') },
     { label: 'Search the log', keys: '/', words: 'find filter', run: () => app.searchLog() },
-    ...VIEWS.map(({ view, key, label }) => ({
+    ...PLACES.map(({ view, key, label }) => ({
       label: `Go to ${label}`,
       keys: `g ${key}`,
       run: () => app.go(view),

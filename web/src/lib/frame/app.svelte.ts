@@ -25,25 +25,12 @@ import { LaneStore } from '../services/lanes.svelte';
 import { StationStore } from '../station/station.svelte';
 import { StorageStore } from '../safety/storage.svelte';
 import { memory } from '../shared/memory';
+import { readAddress, writeAddress, type Address, type Drawer, type View } from './address';
 
-export const VIEWS = [
-  'desk',
-  'on-air',
-  'log',
-  'intake',
-  'hookups',
-  'services',
-  'station',
-  'first-steps',
-] as const;
-export type View = (typeof VIEWS)[number];
+export type { View } from './address';
 
 export const THEMES = ['night', 'day', 'red'] as const;
 export type Theme = (typeof THEMES)[number];
-
-/** What is open at the side. */
-export type Drawer =
-  { of: 'contact'; id: number } | { of: 'hookup'; id: string } | { of: 'position' } | { of: 'changes' };
 
 /** A contact on its way along the Yoke, for the eye. */
 export interface Bead {
@@ -92,6 +79,10 @@ export class AppState {
   /** The page within a view that has several, as the address says. */
   page = $state('');
   drawer = $state.raw<Drawer | undefined>(undefined);
+  /** Whether something was typed at the side and is not saved yet. */
+  unsaved = $state(false);
+  /** What would be open at the side, when the operator leaves what is not saved. */
+  leaving = $state.raw<{ to: Drawer | undefined } | undefined>(undefined);
   theme = $state<Theme>('night');
   beads = $state.raw<Bead[]>([]);
   /** ADIF names of the log's columns. */
@@ -114,6 +105,7 @@ export class AppState {
   start(): void {
     this.#readAddress();
     addEventListener('hashchange', () => this.#readAddress());
+    addEventListener('popstate', () => this.#readAddress());
     this.setTheme(THEMES.find((t) => t === memory.getItem(THEME_KEY)) ?? 'night');
     this.live.on('afresh', () => this.#loadAll());
     this.lineFields = memory.getItem(LINE_FIELDS_KEY)?.split(',') ?? this.lineFields;
@@ -169,7 +161,31 @@ export class AppState {
   }
 
   go(view: View, page = ''): void {
-    location.hash = page ? `#/${view}/${page}` : `#/${view}`;
+    location.hash = this.address(view, page);
+  }
+
+  /** Where a view is, as it was left: the log with its search, and what is open at the side. */
+  address(view: View, page = ''): string {
+    return writeAddress({ ...this.#here, view, page });
+  }
+
+  get #here(): Address {
+    const { view, page, drawer } = this;
+    return { view, page, drawer, search: this.log.search, lane: this.lanes.chosen };
+  }
+
+  /**
+   * Puts into the address what is in view, so that it can be pasted, and the browser's keys for back and forward go through it.
+   * A search that is still being typed replaces the one before.
+   */
+  keepAddress(): void {
+    const now = writeAddress(this.#here);
+    const before = readAddress(location.hash);
+    if (now === writeAddress(before)) {
+      return;
+    }
+    const typing = before.search !== '' && this.log.search !== '' && before.search !== this.log.search;
+    history[typing ? 'replaceState' : 'pushState'](null, '', now);
   }
 
   get openContact(): number | undefined {
@@ -177,19 +193,19 @@ export class AppState {
   }
 
   showContact(id: number | undefined): void {
-    this.drawer = id === undefined ? undefined : { of: 'contact', id };
+    this.#open(id === undefined ? undefined : { of: 'contact', id });
   }
 
   showHookup(id: string): void {
-    this.drawer = { of: 'hookup', id };
+    this.#open({ of: 'hookup', id });
   }
 
   showPosition(): void {
-    this.drawer = { of: 'position' };
+    this.#open({ of: 'position' });
   }
 
   showChanges(): void {
-    this.drawer = { of: 'changes' };
+    this.#open({ of: 'changes' });
   }
 
   /** Chooses the columns of the log; each browser has its own. */
@@ -275,7 +291,30 @@ export class AppState {
   }
 
   close(): void {
-    this.drawer = undefined;
+    this.#open(undefined);
+  }
+
+  /** Opens something else at the side, or nothing; what is typed there and not saved is asked about first. */
+  #open(drawer: Drawer | undefined): void {
+    if (JSON.stringify(drawer) === JSON.stringify(this.drawer)) {
+      return;
+    }
+    if (this.unsaved) {
+      this.leaving = { to: drawer };
+    } else {
+      this.drawer = drawer;
+    }
+  }
+
+  leave(): void {
+    const to = this.leaving?.to;
+    this.unsaved = false;
+    this.leaving = undefined;
+    this.drawer = to;
+  }
+
+  stay(): void {
+    this.leaving = undefined;
   }
 
   nextTheme(): void {
@@ -323,9 +362,16 @@ export class AppState {
   }
 
   #readAddress(): void {
-    const [name, page = ''] = location.hash.replace(/^#\//, '').split('/');
-    this.view = VIEWS.find((v) => v === name) ?? 'log';
-    this.page = page;
+    const said = readAddress(location.hash);
+    this.view = said.view;
+    this.page = said.page;
+    this.#open(said.drawer);
+    if (said.view === 'services') {
+      this.lanes.chosen = said.lane;
+    }
+    if (said.view === 'log' && said.search !== this.log.search) {
+      this.log.find(said.search);
+    }
   }
 
   #bead(from: Bead['from']): void {

@@ -19,7 +19,9 @@
   const feed = $derived(app.feeds.all.find((f) => f.hookup === id));
   const program = $derived(app.digital.programs.find((p) => p.id === id));
   const address = $derived(radio?.address ?? rotor?.address);
+  const lane = $derived(app.lanes.all.find((l) => l.hookup?.id === id));
   let settingUp = $state(false);
+  let typed = $state(false);
   let finding = $state(false);
 
   /** When data last came is no news of its own; while somebody looks, it is asked for. */
@@ -28,6 +30,16 @@
     void app.hookups.load();
     const looking = setInterval(() => void app.hookups.load(), LOOK_EVERY_MS);
     return () => clearInterval(looking);
+  });
+
+  function setUp(open: boolean) {
+    settingUp = open;
+    typed = false;
+  }
+
+  $effect(() => {
+    app.unsaved = typed;
+    return () => (app.unsaved = false);
   });
 
   /** The device lets go of its port while it is searched, and takes it again by itself. */
@@ -61,24 +73,28 @@
 <Drawer label="Hookup" title={hookup?.name ?? ''} subtitle="" onclose={() => app.close()}>
   {#if !hookup}
     <p class="muted">It was taken down.</p>
-  {:else if settingUp && radio}
-    <RadioForm
-      radios={app.radios}
-      rotors={app.rotors.all}
-      search={app.search}
-      {radio}
-      onclose={() => (settingUp = false)}
-    />
-  {:else if settingUp && rotor}
-    <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (settingUp = false)} />
-  {:else if settingUp && feed}
-    <FeedForm feeds={app.feeds} {feed} onclose={() => (settingUp = false)} />
+  {:else if settingUp}
+    <div oninput={() => (typed = true)}>
+      {#if radio}
+        <RadioForm
+          radios={app.radios}
+          rotors={app.rotors.all}
+          search={app.search}
+          {radio}
+          onclose={() => setUp(false)}
+        />
+      {:else if rotor}
+        <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => setUp(false)} />
+      {:else if feed}
+        <FeedForm feeds={app.feeds} {feed} onclose={() => setUp(false)} />
+      {/if}
+    </div>
   {:else}
     <HookupCard
       plain
       {hookup}
       store={app.hookups}
-      onsetup={radio || rotor || feed ? () => (settingUp = true) : undefined}
+      onsetup={radio || rotor || feed ? () => setUp(true) : undefined}
     >
       {#snippet details()}{#if radio}<RadioSharing {radio} radios={app.radios} />{/if}{/snippet}
     </HookupCard>
@@ -95,7 +111,7 @@
         />
       {/if}
     {/if}
-    {#if hookup.kind === 'SERVICE'}<p><a href="#/services">See its lane</a></p>{/if}
+    {#if lane}<p><a href={`#/services?lane=${lane.id}`}>See its lane</a></p>{/if}
     {#if hookup.kind === 'COPY'}<p><a href="#/station/safety">Choose the folder</a></p>{/if}
     {#if hookup.kind === 'CALLBOOK'}<p><a href="#/station/callbook">Set the callbook up</a></p>{/if}
     {#if hookup.kind === 'CLOCK'}<p><a href="#/station/clocks">Choose the time server</a></p>{/if}

@@ -3,6 +3,8 @@
   import { untrack } from 'svelte';
   import type { AppState } from '../frame/app.svelte';
   import { localTime, utcDate, utcSecond } from '../shared/format';
+  import { HeldRows } from '../shared/held-rows.svelte';
+  import WaitingRows from '../shared/WaitingRows.svelte';
   import { DECISION_WORDS, JournalStore, type DecisionFilter } from './journal.svelte';
   import JournalRecord from './JournalRecord.svelte';
   import WhyNot from './WhyNot.svelte';
@@ -24,6 +26,7 @@
   const keepChoices = $derived(
     [...new Set([...KEEP_DAYS, ...(journal.keepDays ? [journal.keepDays] : [])])].sort((a, b) => a - b),
   );
+  const held = new HeldRows(() => journal.lines);
   let openLine = $state<number | undefined>(undefined);
 
   $effect(() => {
@@ -39,6 +42,7 @@
     journal.source = change.source ?? journal.source;
     journal.call = change.call ?? journal.call;
     openLine = undefined;
+    held.release();
     void journal.load();
   }
 </script>
@@ -93,8 +97,9 @@
         : 'Nothing has come in yet. Follow the file of a program, or send a record to one of the ports.'}
     </p>
   {:else}
+    <WaitingRows {held} />
     <div class="wide">
-      <table class="list">
+      <table class="list" use:held.watch>
         <thead>
           <tr
             ><th>UTC</th><th>Source</th><th class="from">From</th><th>Decision</th><th>Why</th><th
@@ -103,7 +108,7 @@
           >
         </thead>
         <tbody>
-          {#each journal.lines as line (line.id)}
+          {#each held.rows as line (line.id)}
             <tr class:open={openLine === line.id}>
               <td class="mono" title={localTime(line.arrivedAt)}
                 >{utcDate(line.arrivedAt).slice(5)} {utcSecond(line.arrivedAt)}</td

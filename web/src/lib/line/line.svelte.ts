@@ -4,7 +4,7 @@ import { memory as browserMemory, tabMemory } from '../shared/memory';
 
 const MOST_RECALLED = 50;
 const STICKING_KEY = 'yokebar-sticking';
-const DRAFT_KEY = 'yokebar-line';
+const DRAFT_KEY = 'yokebar-line-draft';
 const MAX_OPEN = 20;
 
 /** The fields an operator may fill in instead of typing freely, by the name the line knows them by. */
@@ -57,13 +57,18 @@ export interface Logged {
   changeId?: number;
 }
 
+/** A line that was sent off and not answered yet. */
+interface Sent {
+  body: LineBody;
+  /** When its call was begun, ms since the epoch. */
+  firstTyped: number;
+}
+
 /** A line that was sent off and still wants the operator: it was refused, or there is a question about it. */
-export interface OpenLine {
+export interface OpenLine extends Sent {
   key: string;
   text: string;
   sentence: string;
-  body: LineBody;
-  firstTyped: number;
   /** The contact of the log that it may be; undefined when it was refused. */
   sameAs?: number;
 }
@@ -72,8 +77,12 @@ export interface OpenLine {
 interface Draft {
   text: string;
   aside: string[];
-  open: { text: string; sentence: string }[];
+  open: OpenLine[];
+  sent: Sent[];
 }
+
+/** As the clock of the page goes, ms since the epoch: it jumps only when the page is loaded again. */
+const now = () => performance.timeOrigin + performance.now();
 
 /**
  * The contact line. While it is typed the server says what it means; Enter sends it off and the line is free for the next at
@@ -108,6 +117,7 @@ export class LineStore {
   #cleared = '';
   /** The station that filled the line, while nothing was typed behind it. */
   #filled = '';
+  #sent: Sent[] = [];
 
   constructor(
     position: () => number | undefined,
@@ -125,7 +135,7 @@ export class LineStore {
 
   type(text: string): void {
     if (this.text.trim() === '' && text.trim() !== '') {
-      this.#firstTyped = performance.now();
+      this.#firstTyped = now();
     }
     this.text = text;
     this.#recalled = -1;
@@ -242,7 +252,6 @@ export class LineStore {
     this.#filled = '';
     this.text = '';
     this.view = undefined;
-    this.#keep();
     await this.#send(body, firstTyped);
     return true;
   }
@@ -254,27 +263,36 @@ export class LineStore {
   }
 
   #send(body: LineBody, firstTyped: number): Promise<void> {
+    const sent = { body, firstTyped };
     this.underWay++;
-    this.#queue = this.#queue.then(() => this.#carryOut(body, firstTyped)).finally(() => this.underWay--);
+    this.#sent = [...this.#sent, sent];
+    this.#keep();
+    this.#queue = this.#queue
+      .then(() => this.#carryOut(body, firstTyped))
+      .finally(() => {
+        this.underWay--;
+        this.#sent = this.#sent.filter((s) => s !== sent);
+        this.#keep();
+      });
     return this.#queue;
   }
 
   async #carryOut(body: LineBody, firstTyped: number): Promise<void> {
-    const now = () => ({ ...body, typedForMs: Math.round(performance.now() - firstTyped) });
+    const upToNow = () => ({ ...body, typedForMs: Math.round(now() - firstTyped) });
     try {
-      const view = await this.#server.read(now());
+      const view = await this.#server.read(upToNow());
       if (!view.radio && !view.late) {
         this.#keepTuning(view);
       }
       if (view.tunes && !view.radio) {
         this.outcome = undefined;
       } else if (view.tunes) {
-        const { there } = await this.#server.tune(now());
+        const { there } = await this.#server.tune(upToNow());
         if (!there) {
           this.#leaveOpen(body, firstTyped, 'The radio has not reported that frequency yet.');
         }
       } else {
-        const { logged, question } = await this.#server.log(now());
+        const { logged, question } = await this.#server.log(upToNow());
         if (question) {
           this.#leaveOpen(body, firstTyped, question.sentence, question.contactId);
         } else if (logged) {
@@ -308,7 +326,8 @@ export class LineStore {
     const draft: Draft = {
       text: this.text,
       aside: this.aside,
-      open: this.open.map(({ text, sentence }) => ({ text, sentence })),
+      open: this.open,
+      sent: this.#sent,
     };
     this.#tab.setItem(DRAFT_KEY, JSON.stringify(draft));
   }
@@ -319,16 +338,12 @@ export class LineStore {
       return;
     }
     this.aside = draft.aside;
-    this.open = draft.open.map(({ text, sentence }) => ({
-      key: crypto.randomUUID(),
-      text,
-      sentence,
-      body: { text, typedForMs: 0 },
-      firstTyped: performance.now(),
-    }));
+    this.open = draft.open;
     if (draft.text !== '') {
       this.type(draft.text);
     }
+    // Their keys are known to the server, so that what it had logged already is not logged again.
+    draft.sent.forEach(({ body, firstTyped }) => void this.#send(body, firstTyped));
   }
 
   /** The radio or the log is different now, so the line may mean something else. */
@@ -367,7 +382,7 @@ export class LineStore {
     return {
       text,
       positionId: this.#position(),
-      typedForMs: Math.round(performance.now() - this.#firstTyped),
+      typedForMs: Math.round(now() - this.#firstTyped),
       sticking: this.sticking,
     };
   }

@@ -196,6 +196,33 @@ describe('LineStore', () => {
     expect(after.open).toMatchObject([{ text: 'zp5qxa', sentence: 'It cannot be logged.' }]);
   });
 
+  it('sends lines again that had no answer when the page was loaded again, with their keys', async () => {
+    const kept = tab();
+    const silent = new FakeLine();
+    const keys: (string | undefined)[] = [];
+    silent.log = async (body) => {
+      keys.push(body.key);
+      return new Promise(() => undefined);
+    };
+    const before = storeOn(silent, kept);
+    before.type('zp5qxa');
+    void before.enter();
+    before.type('k1qab');
+    void before.enter();
+    await vi.waitFor(() => expect(keys).toHaveLength(1));
+    const server = new FakeLine();
+    const log = server.log.bind(server);
+    server.log = async (body) => {
+      keys.push(body.key);
+      return log(body);
+    };
+    const after = storeOn(server, kept);
+    await vi.waitFor(() => expect(after.underWay).toBe(0));
+    expect(server.done).toEqual(['log zp5qxa', 'log k1qab']);
+    expect(keys[1]).toBe(keys[0]);
+    expect(storeOn(new FakeLine(), kept).underWay).toBe(0);
+  });
+
   it('asks again when the radio has moved under the line', async () => {
     const server = new FakeLine();
     let asked = 0;

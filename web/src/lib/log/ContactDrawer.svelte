@@ -32,6 +32,11 @@
   );
 
   $effect(() => {
+    app.unsaved = dirty;
+    return () => (app.unsaved = false);
+  });
+
+  $effect(() => {
     void lineInLog;
     untrack(() => void read());
   });

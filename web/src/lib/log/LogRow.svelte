@@ -6,6 +6,7 @@
 
   let {
     line,
+    place,
     columns,
     lanes,
     top,
@@ -23,6 +24,8 @@
   }: {
     /** Not here yet while its page is being fetched. */
     line: LogLine | undefined;
+    /** In what was found, from 0. */
+    place: number;
     columns: Column[];
     lanes: readonly Lane[];
     top: number;
@@ -66,12 +69,15 @@
   class:cursor
   class:chosen
   role="row"
+  id={line ? `log-row-${line.id}` : undefined}
+  aria-rowindex={place + 2}
+  aria-selected={chosen}
   data-contact={line?.id}
   style:top={`${top}px`}
   {onclick}
 >
   {#if line}
-    <span role="cell">
+    <span role="gridcell">
       <input
         type="checkbox"
         tabindex="-1"
@@ -85,7 +91,7 @@
     </span>
     {#each columns as c (c.field)}
       <span
-        role="cell"
+        role="gridcell"
         class={c.kind}
         class:call={c.field === 'CALL'}
         class:repeated={c.field === 'QSO_DATE' && !newDay}
@@ -107,10 +113,10 @@
       </span>
     {/each}
     {#if lanes.length > 0}
-      <span role="cell"><Seals {lanes} seals={line.seals} word={lanes.length === 1} /></span>
+      <span role="gridcell"><Seals {lanes} seals={line.seals} word={lanes.length === 1} /></span>
     {/if}
   {:else}
-    <span></span><span class="coming" role="cell" aria-label="Being read"></span>
+    <span></span><span class="coming" role="gridcell" aria-label="Being read"></span>
   {/if}
 </div>
 
@@ -145,13 +151,13 @@
     background: var(--yb-selected);
   }
 
-  :global(.scroller:focus-visible) .cursor {
+  :global(.table:focus-visible) .cursor {
     outline: 2px solid var(--yb-accent);
     outline-offset: -2px;
   }
 
   /* An empty one, too, can be pointed at to be filled. */
-  [role='cell'] {
+  [role='gridcell'] {
     min-height: 26px;
     line-height: 26px;
     overflow: hidden;

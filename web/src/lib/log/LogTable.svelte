@@ -18,6 +18,7 @@
   const SEAL_WITH_WORD_PX = 104;
   const SEAL_PX = 24;
   let opening: ReturnType<typeof setTimeout> | undefined;
+  let grid = $state<HTMLDivElement | null>(null);
   let scroller = $state<HTMLDivElement | null>(null);
   let scrollTop = $state(0);
   let viewHeight = $state(600);
@@ -27,7 +28,8 @@
   /** The contact the cursor stands on, which keeps it when rows come in above. */
   let cursorId = $state<number | undefined>(undefined);
   let focused = $state(false);
-  let editing = $state<{ id: number; field: string; text?: string } | undefined>(undefined);
+  /** @property was what the cell said when it was opened; another browser may change it meanwhile */
+  let editing = $state.raw<{ id: number; field: string; was: string; text: string } | undefined>(undefined);
   const edits = new EditQueue();
 
   const log = $derived(app.log);
@@ -77,7 +79,7 @@
   }
 
   export function focus() {
-    scroller?.focus();
+    grid?.focus();
     stand(Math.max(cursor, 0));
   }
 
@@ -139,7 +141,7 @@
   }
 
   function onkeydown(event: KeyboardEvent) {
-    if (event.target !== scroller) {
+    if (event.target !== grid) {
       return;
     }
     const page = Math.floor(viewHeight / ROW_HEIGHT) - 1;
@@ -174,7 +176,8 @@
   function edit(line: LogLine, field: string | undefined) {
     if (field) {
       clearTimeout(opening);
-      editing = { id: line.id, field };
+      const was = column(field).text(line);
+      editing = { id: line.id, field, was, text: was };
     }
   }
 
@@ -186,50 +189,30 @@
 
   /** The next cell is there at once; what is typed while the last is being saved belongs to it. */
   function save(line: LogLine, field: string, value: string, step: number) {
+    const was = editing?.was ?? '';
     const next = step === 0 ? undefined : beside(field, step);
-    editing = next ? { id: line.id, field: next } : undefined;
-    if (!next) scroller?.focus();
-    if (value !== column(field).text(line)) {
-      void edits.put(line, field, value);
+    editing = undefined;
+    edit(line, next);
+    if (!next) grid?.focus();
+    if (value !== was) {
+      void edits.put(line, field, value, { was, is: column(field).text(line) });
     }
   }
 
   function stopEditing() {
     editing = undefined;
-    scroller?.focus();
+    grid?.focus();
   }
 
   function correct(unsaved: Unsaved) {
     edits.dismiss(unsaved);
-    editing = { id: unsaved.id, field: unsaved.field, text: unsaved.value };
+    const line = places.map((p) => log.at(p)).find((l) => l?.id === unsaved.id);
+    const { id, field, value } = unsaved;
+    editing = { id, field, was: line ? column(field).text(line) : '', text: value };
   }
 </script>
 
-<div class="table" role="table" aria-label="Contacts" aria-rowcount={log.found} style:--columns={template}>
-  <div class="row head" role="row">
-    <span role="columnheader">
-      <input
-        type="checkbox"
-        aria-label="Choose all that were found"
-        checked={chosen.whole}
-        indeterminate={chosen.size > 0 && !chosen.whole}
-        onchange={() => (chosen.whole ? chosen.clear() : chosen.chooseAll(log.found))}
-      />
-    </span>
-    {#each columns as c (c.field)}
-      {@const by = c.sort ?? c.field}
-      <span role="columnheader" aria-sort={sorted(by)} class:number={c.kind === 'number'}>
-        <button onclick={() => sort(by)} title={`Sort by ${c.label}`}>
-          {c.label}{#if sorted(by) && (by !== 'START' || c.field === 'QSO_DATE')}<i aria-hidden="true"
-              >{log.sort.descending ? '↓' : '↑'}</i
-            >{/if}
-        </button>
-      </span>
-    {/each}
-    {#if lanes.length > 0}
-      <span role="columnheader"><SealHeads {lanes} word={lanes.length === 1} /></span>
-    {/if}
-  </div>
+<div class="sheet">
   {#each edits.unsaved as unsaved (`${unsaved.id} ${unsaved.field}`)}
     <p class="problem trouble" role="alert">
       {unsaved.call}, {column(unsaved.field).label}: “{unsaved.value}” is not saved. {unsaved.sentence}
@@ -237,48 +220,95 @@
       <button class="more" onclick={() => edits.dismiss(unsaved)}>Dismiss</button>
     </p>
   {/each}
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
   <div
-    class="scroller"
-    role="rowgroup"
+    class="table"
+    role="grid"
     tabindex="0"
-    aria-label="Rows; arrow keys move, Enter opens, space chooses, e edits"
-    bind:this={scroller}
-    bind:clientHeight={viewHeight}
-    bind:clientWidth={width}
-    onscroll={() => (scrollTop = scroller?.scrollTop ?? 0)}
+    aria-label="Contacts; arrow keys move, Enter opens, space chooses, e edits"
+    aria-rowcount={log.found}
+    aria-multiselectable="true"
+    aria-activedescendant={cursor >= 0 && log.at(cursor) ? `log-row-${log.at(cursor)?.id}` : undefined}
+    style:--columns={template}
+    bind:this={grid}
     onfocusin={() => (focused = true)}
     onfocusout={() => (focused = false)}
-    onpointerenter={() => (pointed = true)}
-    onpointerleave={() => (pointed = false)}
     {onkeydown}
   >
-    <div class="all" style:height={`${view.height}px`}>
-      {#each places as place (place)}
-        {@const line = log.at(place)}
-        <LogRow
-          {line}
-          {columns}
-          {lanes}
-          top={placeAt(place, view, ROW_HEIGHT)}
-          open={line !== undefined && app.openContact === line.id}
-          cursor={cursor === place}
-          chosen={line !== undefined && chosen.has(line.id)}
-          newDay={newDay(place)}
-          editing={line && editing?.id === line.id ? editing.field : undefined}
-          text={editing?.text}
-          onclick={(event) => click(event, place)}
-          onchoose={(extend) => void chooseTo(place, extend)}
-          onedit={(field) => line && edit(line, field)}
-          onsave={(value, step) => line && editing && save(line, editing.field, value, step)}
-          oncancel={stopEditing}
+    <div class="row head" role="row">
+      <span role="columnheader">
+        <input
+          type="checkbox"
+          aria-label="Choose all that were found"
+          checked={chosen.whole}
+          indeterminate={chosen.size > 0 && !chosen.whole}
+          onchange={() => (chosen.whole ? chosen.clear() : chosen.chooseAll(log.found))}
         />
+      </span>
+      {#each columns as c (c.field)}
+        {@const by = c.sort ?? c.field}
+        <span role="columnheader" aria-sort={sorted(by)} class:number={c.kind === 'number'}>
+          <button onclick={() => sort(by)} title={`Sort by ${c.label}`}>
+            {c.label}{#if sorted(by) && (by !== 'START' || c.field === 'QSO_DATE')}<i aria-hidden="true"
+                >{log.sort.descending ? '↓' : '↑'}</i
+              >{/if}
+          </button>
+        </span>
       {/each}
+      {#if lanes.length > 0}
+        <span role="columnheader"><SealHeads {lanes} word={lanes.length === 1} /></span>
+      {/if}
+    </div>
+    <div
+      class="scroller"
+      role="rowgroup"
+      bind:this={scroller}
+      bind:clientHeight={viewHeight}
+      bind:clientWidth={width}
+      onscroll={() => (scrollTop = scroller?.scrollTop ?? 0)}
+      onpointerenter={() => (pointed = true)}
+      onpointerleave={() => (pointed = false)}
+    >
+      <div class="all" style:height={`${view.height}px`}>
+        {#each places as place (place)}
+          {@const line = log.at(place)}
+          <LogRow
+            {line}
+            {place}
+            {columns}
+            {lanes}
+            top={placeAt(place, view, ROW_HEIGHT)}
+            open={line !== undefined && app.openContact === line.id}
+            cursor={cursor === place}
+            chosen={line !== undefined && chosen.has(line.id)}
+            newDay={newDay(place)}
+            editing={line && editing?.id === line.id ? editing.field : undefined}
+            text={editing?.text}
+            onclick={(event) => click(event, place)}
+            onchoose={(extend) => void chooseTo(place, extend)}
+            onedit={(field) => line && edit(line, field)}
+            onsave={(value, step) => line && editing && save(line, editing.field, value, step)}
+            oncancel={stopEditing}
+          />
+        {/each}
+      </div>
     </div>
   </div>
 </div>
 
 <style>
+  .sheet {
+    display: flex;
+    flex-direction: column;
+    flex: 1;
+    min-width: 0;
+    min-height: 0;
+  }
+
+  /* The cursor shows where the focus is. */
+  .table:focus-visible {
+    outline: none;
+  }
+
   .table {
     container-type: inline-size;
     position: relative;

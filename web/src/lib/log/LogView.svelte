@@ -97,7 +97,7 @@
       {/if}
       <a
         class="tool"
-        href={counting ? '#/log' : '#/log/statistics'}
+        href={app.address('log', counting ? '' : 'statistics')}
         aria-current={counting ? 'page' : undefined}
       >
         <ChartBar size={16} /> <span>Statistics</span>

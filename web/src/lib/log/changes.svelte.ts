@@ -40,6 +40,14 @@ export class ChangeStore {
     }
   }
 
+  /** Shows what this page has just done to a contact, so that it can be taken back in place. */
+  async showEdit(edit: () => Promise<unknown>): Promise<void> {
+    const before = Math.max(0, ...this.all.map((c) => c.id));
+    await edit();
+    await this.load();
+    this.shown = this.all.find((c) => c.id > before && c.kind === 'EDITED' && c.undoes === undefined);
+  }
+
   /** The last thing somebody did that can be taken back; merges happen by themselves and have an undo of their own. */
   get undoable(): LogChange | undefined {
     return this.all.find(

@@ -25,13 +25,28 @@ export class EditQueue {
   unsaved = $state.raw<Unsaved[]>([]);
   #save: Saving;
   #versions = new Map<number, number>();
+  /** What was given last for a field, here. */
+  #mine = new Map<string, string>();
   #queue: Promise<void> = Promise.resolve();
 
   constructor(saving: Saving = save) {
     this.#save = saving;
   }
 
-  put(line: LogLine, field: string, value: string): Promise<void> {
+  /** @param seen what the field said when the cell was opened, and what it says by now; others may have changed it */
+  put(line: LogLine, field: string, value: string, seen: { was: string; is: string }): Promise<void> {
+    const mine = this.#mine.get(`${line.id} ${field}`)?.toLowerCase();
+    this.#mine.set(`${line.id} ${field}`, value);
+    if (seen.is !== seen.was && seen.is !== value && seen.is.toLowerCase() !== mine) {
+      const now = seen.is === '' ? 'It is empty now' : `It says “${seen.is}” now`;
+      this.#refuse(
+        line,
+        field,
+        value,
+        `${now}; somebody else changed it meanwhile. Correct it to keep yours.`,
+      );
+      return this.#queue;
+    }
     this.#queue = this.#queue.then(() => this.#store(line, field, value));
     return this.#queue;
   }
@@ -41,14 +56,20 @@ export class EditQueue {
   }
 
   async #store(line: LogLine, field: string, value: string): Promise<void> {
-    const others = this.unsaved.filter((u) => u.id !== line.id || u.field !== field);
     try {
       const version = Math.max(line.version, this.#versions.get(line.id) ?? 0);
       this.#versions.set(line.id, await this.#save(line.id, version, field, value));
-      this.unsaved = others;
+      this.unsaved = this.#others(line, field);
     } catch (e) {
-      const sentence = e instanceof Problem ? e.message : String(e);
-      this.unsaved = [...others, { id: line.id, call: line.call, field, value, sentence }];
+      this.#refuse(line, field, value, e instanceof Problem ? e.message : String(e));
     }
+  }
+
+  #refuse({ id, call }: LogLine, field: string, value: string, sentence: string): void {
+    this.unsaved = [...this.#others({ id }, field), { id, call, field, value, sentence }];
+  }
+
+  #others({ id }: { id: number }, field: string): Unsaved[] {
+    return this.unsaved.filter((u) => u.id !== id || u.field !== field);
   }
 }

@@ -10,7 +10,12 @@
   const list = $derived(app.shortlist);
   const best = $derived(list.spots.slice(0, SHOWN));
 
+  let pointed = $state(false);
+  let focused = $state(false);
+
   $effect(() => list.watch());
+  /** Nothing moves under the pointer, or under the choice of the keyboard. */
+  $effect(() => list.hold(pointed || focused));
 
   function onkeydown(event: KeyboardEvent) {
     if (event.key === 'ArrowDown') {
@@ -45,8 +50,11 @@
     tabindex="0"
     role={best.length > 0 ? 'listbox' : 'group'}
     aria-label="Needed stations; arrow keys choose, Enter goes there, x strikes off"
-    onpointerenter={() => list.hold(true)}
-    onpointerleave={() => list.hold(false)}
+    aria-activedescendant={list.selected !== undefined ? `needed-${list.selected}` : undefined}
+    onpointerenter={() => (pointed = true)}
+    onpointerleave={() => (pointed = false)}
+    onfocusin={() => (focused = true)}
+    onfocusout={() => (focused = false)}
     {onkeydown}
   >
     {#each best as spot (spot.id)}
@@ -60,6 +68,7 @@
         onclick={() => void app.goToSpot(spot.id)}
         onkeydown={() => undefined}
         title={spot.why}
+        id={`needed-${spot.id}`}
         data-spot={spot.call}
       >
         <span class="top">

@@ -96,7 +96,7 @@
     class="scroller"
     tabindex="0"
     role={shown.length > 0 ? 'listbox' : 'group'}
-    aria-label="Stations; arrow keys choose, Enter goes there, a answers a decode, x strikes off"
+    aria-label="Stations; arrow keys choose, Enter goes there, Control and Enter answer a decode, x strikes off"
     aria-activedescendant={air.selected !== undefined ? `spot-${air.selected}` : undefined}
     bind:this={scroller}
     bind:clientHeight={viewHeight}
@@ -261,13 +261,15 @@
 
   .waiting {
     position: absolute;
-    top: 32px;
+    /* In the row of headings, so that it hides no station. */
+    top: 1px;
     left: 50%;
     z-index: 2;
     transform: translateX(-50%);
-    padding: 4px 16px;
+    height: 26px;
+    padding: 0 16px;
     border: 1px solid var(--yb-accent);
-    border-radius: 14px;
+    border-radius: 13px;
     background: var(--yb-raised);
     color: var(--yb-ink);
     font: inherit;

@@ -45,6 +45,8 @@ export class AirStore {
   #reading = false;
   #stale = false;
   #holding = false;
+  /** The station that is selected was needed, and was worked since it was chosen. */
+  #worked = false;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #aging: ReturnType<typeof setInterval> | undefined;
   #readAt = 0;
@@ -150,6 +152,7 @@ export class AirStore {
     this.#mark = news.mark;
     this.onAir = news.onAir;
     this.sentence = news.sentence;
+    this.#worked ||= this.#selectedIsDone();
     if (this.#holding) {
       const shown = new Set(this.spots.map((spot) => spot.id));
       // Whom the operator went to and logged goes at once; others only when nobody reads.
@@ -167,8 +170,28 @@ export class AirStore {
     this.waiting = 0;
   }
 
-  /** The next in the list, or the one before; the first when none is selected. */
+  /** Whether the station that is selected was needed and is not any more, because it was worked. */
+  #selectedIsDone(): boolean {
+    const before = this.spots.find((spot) => spot.id === this.selected);
+    if (!before || before.wants.length === 0) {
+      return false;
+    }
+    return (this.#byId.get(before.id)?.wants.length ?? 0) === 0;
+  }
+
+  /**
+   * The next in the list, or the one before; the first when none is selected. When the selected one was needed and has been worked,
+   * the next is the one needed most by now, wherever the list stands.
+   */
   step(by: number): Spot | undefined {
+    if (this.#worked && by > 0) {
+      this.#worked = false;
+      const done = this.selected;
+      this.#order();
+      this.selected = this.spots.find((spot) => spot.id !== done)?.id;
+      return this.chosen;
+    }
+    this.#worked = false;
     const at = this.spots.findIndex((spot) => spot.id === this.selected);
     const next = this.spots[at < 0 ? 0 : Math.max(0, Math.min(this.spots.length - 1, at + by))];
     this.selected = next?.id;
@@ -185,6 +208,7 @@ export class AirStore {
       .filter((spot) => spot.group !== 'DIGITAL' && Math.abs(spot.frequencyHz - hz) <= width)
       .sort((a, b) => Math.abs(a.frequencyHz - hz) - Math.abs(b.frequencyHz - hz) || b.score - a.score)[0];
     if (near) {
+      this.#worked = false;
       this.selected = near.id;
     }
   }
@@ -192,6 +216,7 @@ export class AirStore {
   /** Goes to a station with all there is; gives what came of it. */
   async go(id: number, answer: boolean): Promise<WentThere | undefined> {
     this.selected = id;
+    this.#worked = false;
     try {
       this.went = await got(
         api.POST('/api/onair/spots/{id}/go', {

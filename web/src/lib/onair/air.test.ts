@@ -4,7 +4,15 @@ import { AirStore, type AirAsked } from './air.svelte';
 import { EVERYTHING, toggled, without } from './filter';
 
 function spot(id: number, score: number, more: Partial<Spot> = {}): Spot {
-  return { id, score, call: `K${id}QAA`, frequencyHz: 14_000_000 + id * 1_000, group: 'CW', ...more } as Spot;
+  return {
+    id,
+    score,
+    call: `K${id}QAA`,
+    frequencyHz: 14_000_000 + id * 1_000,
+    group: 'CW',
+    wants: [],
+    ...more,
+  } as Spot;
 }
 
 describe('the air', () => {
@@ -109,6 +117,21 @@ describe('the air', () => {
     store.moved();
     await settle();
     expect(asked).toEqual([]);
+  });
+
+  it('goes to the station needed most after one was worked, wherever the list stands', async () => {
+    const wants = [{ words: 'new on the band' }] as Spot['wants'];
+    answer = { whole: true, spots: [spot(1, 9, { wants }), spot(2, 5), spot(3, 4)] };
+    store.watch();
+    await settle();
+    expect(store.step(1)?.id).toBe(1);
+    store.hold(true);
+    answer = { spots: [spot(4, 8, { wants }), spot(1, 1)] };
+    store.moved();
+    await settle();
+    expect(store.step(1)?.id).toBe(4);
+    expect(store.spots.map((s) => s.id)).toEqual([4, 2, 3, 1]);
+    expect(store.step(1)?.id).toBe(2);
   });
 
   it('steps through the list and finds who is under the dial', async () => {

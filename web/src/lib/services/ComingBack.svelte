@@ -10,8 +10,6 @@
   let received = $state.raw<Received[] | undefined>(undefined);
   let unmatched = $state.raw<Unmatched[]>([]);
   let problem = $state('');
-  /** What was corrected last; it stays when nothing is left to correct. */
-  let said = $state('');
 
   async function load() {
     try {
@@ -23,11 +21,6 @@
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }
-  }
-
-  async function changed(sentence = '') {
-    said = sentence;
-    await load();
   }
 
   $effect(() => {
@@ -46,9 +39,8 @@
 </p>
 {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
 
-<p role="status">{said}</p>
 {#if unmatched.length > 0}
-  <NearMisses {lane} {app} {unmatched} onchanged={changed} />
+  <NearMisses {lane} {app} {unmatched} onchanged={load} />
 {/if}
 
 <section aria-label="Confirmed lately">

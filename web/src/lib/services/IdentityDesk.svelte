@@ -117,10 +117,7 @@
           <span class="day">{utcDate(identity.certificateEnds)}</span>{/if}</span
       >
     </p>
-    {#if identity.locked}<p class="trouble" role="alert">
-        Its key cannot be opened with the key of this computer (secrets.key). Install it again from its file,
-        or request a new one.
-      </p>{/if}
+    {#if identity.notice}<p class="trouble" role="alert">{identity.notice}</p>{/if}
     {#if places.length > 0}
       <Select
         size="sm"

@@ -9,11 +9,10 @@
     app,
     unmatched,
     onchanged,
-  }: { lane: Lane; app: AppState; unmatched: Unmatched[]; onchanged: (said?: string) => Promise<void> } =
-    $props();
+  }: { lane: Lane; app: AppState; unmatched: Unmatched[]; onchanged: () => Promise<void> } = $props();
 
   let problem = $state('');
-  /** The contact whose own call would be rewritten; that is asked first. */
+  /** The contact that is to be corrected; what would change is shown first. */
   let asked = $state(0);
 
   const WORDS: Record<Guess['differences'][number], string> = {
@@ -35,17 +34,30 @@
   const differs = (guess: Guess, ...which: Guess['differences']) =>
     which.some((w) => guess.differences.includes(w));
 
+  /** What the correction would write into our contact. */
+  function preview(one: Unmatched, { contact, correction }: Guess): [string, string, string][] {
+    const moment = (start: string) => `${utcDate(start)} ${utcMinute(start)}`;
+    const all: [boolean, string, string, string][] = [
+      ['TIME_ON' in correction, 'UTC', moment(contact.start), moment(one.start)],
+      ['CALL' in correction, 'call', contact.call, one.call],
+      ['BAND' in correction, 'band', contact.band, `${one.band}, without a frequency`],
+      ['MODE' in correction, 'mode', contact.mode, one.mode],
+      ['STATION_CALLSIGN' in correction, 'your call', contact.ownCall, one.ownCall],
+      ['PROP_MODE' in correction, 'way', contact.propagation ?? '', 'direct'],
+    ];
+    return all.filter(([changes]) => changes).map(([, what, from, to]) => [what, from, to]);
+  }
+
   async function correct(one: Unmatched, guess: Guess) {
     problem = '';
-    if (differs(guess, 'OWN_CALL') && asked !== guess.contact.id) {
+    if (asked !== guess.contact.id) {
       asked = guess.contact.id;
       return;
     }
+    asked = 0;
     try {
       await app.lanes.correct(app, guess);
-      await onchanged(
-        `${guess.contact.call} is corrected; it fits what ${one.call} logged. Undo it under Log, Changes.`,
-      );
+      await onchanged();
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }
@@ -110,18 +122,36 @@
             <td class="why"
               >{guess.differences.map((d) => WORDS[d]).join(' and ')}{#if guess.confirmed}<span class="muted"
                   >; ours is confirmed as it stands</span
-                >{/if}{#if asked === guess.contact.id}<strong role="alert"
-                  >: the contact would say that you were {one.ownCall}, and would be sent again as that. Were
-                  you?</strong
-                >{/if}</td
+                >{/if}{#if asked === guess.contact.id}
+                <ul class="preview" aria-label="What would change" role="alert">
+                  {#each preview(one, guess) as [what, from, to] (what)}
+                    <li>{what} <span class="mono">{from}</span> → <strong class="mono">{to}</strong></li>
+                  {/each}
+                  {#if differs(guess, 'OWN_CALL')}
+                    <li>
+                      <strong
+                        >The contact would say that you were {one.ownCall}, and would be sent again as that.
+                        Were you?</strong
+                      >
+                    </li>
+                  {/if}
+                </ul>
+              {/if}</td
             >
             <td class="act">
               <Button
                 kind={guess.confirmed ? 'ghost' : 'tertiary'}
                 size="small"
                 on:click={() => correct(one, guess)}
-                >{asked === guess.contact.id ? `Yes, I was ${one.ownCall}` : 'Correct ours'}</Button
+                >{asked !== guess.contact.id
+                  ? 'Correct ours'
+                  : differs(guess, 'OWN_CALL')
+                    ? `Yes, I was ${one.ownCall}`
+                    : 'Change it so'}</Button
               >
+              {#if asked === guess.contact.id}
+                <Button kind="ghost" size="small" on:click={() => (asked = 0)}>Leave it</Button>
+              {/if}
             </td>
           </tr>
         {/each}
@@ -131,6 +161,12 @@
 </section>
 
 <style>
+  .preview {
+    margin: 4px 0;
+    padding: 0;
+    list-style: none;
+  }
+
   section {
     margin-top: 12px;
   }

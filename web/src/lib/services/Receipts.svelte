@@ -1,9 +1,13 @@
 <script lang="ts">
   import type { Handover } from '../api/client';
   import { clock } from '../shared/clock.svelte';
+  import { HeldRows } from '../shared/held-rows.svelte';
+  import WaitingRows from '../shared/WaitingRows.svelte';
   import { counted, until, utcDate, utcSecond } from '../shared/format';
 
   let { handovers }: { handovers: Handover[] } = $props();
+
+  const held = new HeldRows(() => handovers);
 
   function outcome(h: Handover): string {
     if (h.state === 'REPORTED') {
@@ -25,11 +29,11 @@
 </script>
 
 <section aria-label="Handovers">
-  <h3 class="small-head">Handovers</h3>
+  <h3 class="small-head">Handovers <WaitingRows {held} /></h3>
   {#if handovers.length === 0}
     <p class="muted">Nothing has been handed over yet.</p>
   {:else}
-    <table class="list">
+    <table class="list" use:held.watch>
       <thead>
         <tr
           ><th>Prepared, UTC</th><th class="number">Contacts</th><th>Receipt</th><th class="words"
@@ -38,7 +42,7 @@
         >
       </thead>
       <tbody>
-        {#each handovers as h (h.id)}
+        {#each held.rows as h (h.id)}
           <tr>
             <td class="mono">{utcDate(h.preparedAt)} {utcSecond(h.preparedAt)}</td>
             <td class="mono number" title={counted(h.contacts, 'contact')}>{h.contacts}</td>

@@ -89,12 +89,13 @@ export class LaneStore {
     this.#put(await got(api.POST('/api/services/{id}/handovers', { params: { path: { id } }, body: wish })));
   }
 
-  /** What was asked to go and is not on its way yet stays due. */
+  /** Contacts that the service refused go there again, if the rules let them. */
   async sendRefusedAgain(id: number): Promise<void> {
     await got(api.POST('/api/services/{id}/refused/again', { params: { path: { id } } }));
     await this.load();
   }
 
+  /** What was asked to go and is not on its way yet stays due. */
   async stopHandingOver(id: number): Promise<void> {
     this.#put(await got(api.DELETE('/api/services/{id}/handovers', { params: { path: { id } } })));
   }
@@ -139,8 +140,9 @@ export class LaneStore {
   /** Writes into our contact what they logged, so that the confirmation fits. */
   async correct(app: AppState, { contact, correction }: Guess): Promise<void> {
     const body = { version: contact.version, changes: correction };
-    await got(api.PATCH('/api/contacts/{id}', { params: { path: { id: contact.id } }, body }));
-    await app.changes.load();
+    await app.changes.showEdit(() =>
+      got(api.PATCH('/api/contacts/{id}', { params: { path: { id: contact.id } }, body })),
+    );
   }
 
   async setAside(confirmationId: number): Promise<void> {

@@ -1,5 +1,10 @@
+<script lang="ts" module>
+  /** What had the focus before the first drawer opened; it gets it back when the last one closes. */
+  let opener: HTMLElement | undefined;
+</script>
+
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import { onMount, tick, type Snippet } from 'svelte';
   import { Button } from 'carbon-components-svelte';
   import { Close } from 'carbon-icons-svelte';
 
@@ -18,12 +23,29 @@
     onclose: () => void;
     children: Snippet;
   } = $props();
+
+  let heading = $state<HTMLElement | null>(null);
+
+  onMount(() => {
+    const before = document.activeElement;
+    if (before instanceof HTMLElement && before !== document.body && before.isConnected) {
+      opener = before;
+    }
+    heading?.focus();
+    return async () => {
+      await tick();
+      if (document.querySelector('.drawer') === null) {
+        opener?.focus();
+        opener = undefined;
+      }
+    };
+  });
 </script>
 
 <aside class="drawer" aria-label={label}>
   <header>
     <div>
-      <h1 class:mono>{title}</h1>
+      <h2 class="title" class:mono tabindex="-1" bind:this={heading}>{title}</h2>
       <p class="muted">{subtitle}</p>
     </div>
     <Button kind="ghost" size="small" iconDescription="Close" icon={Close} on:click={onclose} />
@@ -48,13 +70,14 @@
     border-bottom: 1px solid var(--yb-line);
   }
 
-  h1 {
+  .title {
     font-size: 20px;
     font-weight: 600;
     line-height: 32px;
+    outline: none;
   }
 
-  h1.mono {
+  .title.mono {
     font-size: 24px;
   }
 

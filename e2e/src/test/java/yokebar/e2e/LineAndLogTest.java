@@ -279,7 +279,7 @@ class LineAndLogTest extends BrowserTest {
     @Test
     @Order(8)
     void aCellIsChangedInPlace() throws Exception {
-        page.locator(".scroller").focus();
+        page.getByRole(AriaRole.GRID).focus();
         page.keyboard().press("ArrowDown");
         Locator name =
                 page.locator("[data-contact]").first().locator("[role=cell]").nth(9);
@@ -298,7 +298,7 @@ class LineAndLogTest extends BrowserTest {
     @Order(9)
     void deletedContactsComeBackAfterARestart() throws Exception {
         page.keyboard().press("Escape");
-        page.locator(".scroller").focus();
+        page.getByRole(AriaRole.GRID).focus();
         page.keyboard().press("Control+a");
         assertThat(page.getByText("9 contacts chosen")).isVisible();
         button("Delete").click();

@@ -37,6 +37,8 @@ class ConfirmationFetcher implements SmartLifecycle {
     private static final Duration NOT_READY = Duration.ofSeconds(2);
     /** A service with an endless list of pages must not keep us for ever. */
     private static final int MAX_PAGES = 10_000;
+    /** More confirmations than anybody has. */
+    private static final int MAX_ENTRIES = 2_000_000;
     /** How long the page that is being stored may take at the end. */
     private static final Duration PAGE_WITHIN = Duration.ofSeconds(5);
     /** What was received while our log was still empty cannot be of it, but clocks and dates differ. */
@@ -181,7 +183,7 @@ class ConfirmationFetcher implements SmartLifecycle {
     /** What was read is kept; how far the fetch came is not, so that the next one begins there again. */
     private void endless(int serviceId, String page) throws ServiceRefused, ServiceUnreachable {
         String sentence = services.name(serviceId) + " gives page after page without an end (\"" + page
-                + "\" came again or is" + " one too many).";
+                + "\" came again or is one too many).";
         lines.broken(
                 serviceId,
                 new ServiceUnreachable(
@@ -196,19 +198,21 @@ class ConfirmationFetcher implements SmartLifecycle {
     private Brought fetch(int serviceId, FetchPlan.Window window) throws ServiceRefused, ServiceUnreachable {
         int fresh = 0;
         int unreadable = 0;
+        int entries = 0;
         @Nullable String page = null;
         Set<String> seen = new HashSet<>();
         while (running) {
             ConfirmationPage got = lines.confirmations(serviceId, window, page);
             fresh += confirmations.take(serviceId, got.entries());
             unreadable += got.unreadable();
+            entries += got.entries().size() + got.unreadable();
             underWay.merge(serviceId, got.entries().size(), Integer::sum);
             if (got.next() == null) {
                 services.setFetched(serviceId, FetchPlan.done(services.fetched(serviceId), window, clock.instant()));
                 break;
             }
             page = got.next();
-            if (!seen.add(page) || seen.size() > MAX_PAGES) {
+            if (!seen.add(page) || seen.size() > MAX_PAGES || entries > MAX_ENTRIES) {
                 endless(serviceId, page);
             }
         }

@@ -33,6 +33,7 @@ class BatchPacking {
 
     private final EntityManager db;
     private final Deliveries deliveries;
+    private final DeliveryCounts counts;
     private final Identities identities;
     private final ContactLog log;
     private final Clock clock;
@@ -41,12 +42,14 @@ class BatchPacking {
     BatchPacking(
             EntityManager db,
             Deliveries deliveries,
+            DeliveryCounts counts,
             Identities identities,
             ContactLog log,
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
         this.deliveries = deliveries;
+        this.counts = counts;
         this.identities = identities;
         this.log = log;
         this.clock = clock;
@@ -123,7 +126,7 @@ class BatchPacking {
             }
             claimed.add(delivery);
         }
-        deliveries.store(tally);
+        counts.store(tally);
         if (claimed.isEmpty()) {
             return Optional.empty();
         }

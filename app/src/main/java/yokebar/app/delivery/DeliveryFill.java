@@ -24,6 +24,7 @@ class DeliveryFill {
     private final BulkInsert bulk;
     private final Services services;
     private final Deliveries deliveries;
+    private final DeliveryCounts counts;
     private final ContactLog log;
     private final Clock clock;
     private final ApplicationEventPublisher events;
@@ -33,6 +34,7 @@ class DeliveryFill {
             BulkInsert bulk,
             Services services,
             Deliveries deliveries,
+            DeliveryCounts counts,
             ContactLog log,
             Clock clock,
             ApplicationEventPublisher events) {
@@ -40,6 +42,7 @@ class DeliveryFill {
         this.bulk = bulk;
         this.services = services;
         this.deliveries = deliveries;
+        this.counts = counts;
         this.log = log;
         this.clock = clock;
         this.events = events;
@@ -78,7 +81,7 @@ class DeliveryFill {
             rows.add(delivery);
         }
         bulk.insert(rows);
-        deliveries.store(tally);
+        counts.store(tally);
         long last = missing.get(missing.size() - 1);
         services.setFilledTo(serviceId, last);
         events.publishEvent(new SealsChanged(missing));

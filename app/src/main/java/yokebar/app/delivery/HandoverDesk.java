@@ -30,6 +30,7 @@ import yokebar.links.delivery.Submission;
 class HandoverDesk {
     private final EntityManager db;
     private final Deliveries deliveries;
+    private final DeliveryCounts counts;
     private final Withdrawals withdrawals;
     private final Services services;
     private final ContactLog log;
@@ -39,6 +40,7 @@ class HandoverDesk {
     HandoverDesk(
             EntityManager db,
             Deliveries deliveries,
+            DeliveryCounts counts,
             Withdrawals withdrawals,
             Services services,
             ContactLog log,
@@ -46,6 +48,7 @@ class HandoverDesk {
             ApplicationEventPublisher events) {
         this.db = db;
         this.deliveries = deliveries;
+        this.counts = counts;
         this.withdrawals = withdrawals;
         this.services = services;
         this.log = log;
@@ -363,7 +366,7 @@ class HandoverDesk {
     }
 
     private void finish(Handover handover, StateTally tally) {
-        deliveries.store(tally);
+        counts.store(tally);
         events.publishEvent(new SealsChanged(boxed(handover.contactIds)));
         events.publishEvent(new LaneChanged(handover.serviceId));
     }

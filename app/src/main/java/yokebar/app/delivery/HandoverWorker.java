@@ -46,7 +46,8 @@ public class HandoverWorker implements SmartLifecycle {
 
     private final HandoverDesk desk;
     private final Services services;
-    private final Deliveries deliveries;
+    private final DeliveryCounts counts;
+    private final RuleReview ruleReview;
     private final BatchPacking packing;
     private final DeliveryFill fill;
     private final Withdrawals withdrawals;
@@ -72,7 +73,8 @@ public class HandoverWorker implements SmartLifecycle {
     HandoverWorker(
             HandoverDesk desk,
             Services services,
-            Deliveries deliveries,
+            DeliveryCounts counts,
+            RuleReview ruleReview,
             BatchPacking packing,
             DeliveryFill fill,
             Withdrawals withdrawals,
@@ -83,7 +85,8 @@ public class HandoverWorker implements SmartLifecycle {
             Clock clock) {
         this.desk = desk;
         this.services = services;
-        this.deliveries = deliveries;
+        this.counts = counts;
+        this.ruleReview = ruleReview;
         this.packing = packing;
         this.fill = fill;
         this.withdrawals = withdrawals;
@@ -112,7 +115,7 @@ public class HandoverWorker implements SmartLifecycle {
             if (setup.when() == ServiceRow.When.AT_EXIT && !setup.paused() && lines.ready(serviceId)) {
                 atExit(serviceId, until);
             }
-            long due = deliveries.due(serviceId);
+            long due = counts.due(serviceId);
             if (due > 0) {
                 LOG.info(
                         "{} stay due at {}; they go when Yokebar runs again",
@@ -150,7 +153,7 @@ public class HandoverWorker implements SmartLifecycle {
      * @param most contacts at the most
      */
     void handOverNow(int serviceId, int most) {
-        wishes.ask(serviceId, most, deliveries.due(serviceId));
+        wishes.ask(serviceId, most, counts.due(serviceId));
         wake(serviceId);
     }
 
@@ -211,7 +214,10 @@ public class HandoverWorker implements SmartLifecycle {
         Instant last = passingReviewed.get(serviceId);
         if (last == null || last.plus(PASSES_EVERY).isBefore(clock.instant())) {
             passingReviewed.put(serviceId, clock.instant());
-            deliveries.reviewWhatPasses(serviceId);
+            Long after = 0L;
+            while (after != null && running) {
+                after = ruleReview.reviewWhatPasses(serviceId, after);
+            }
         }
     }
 
@@ -318,7 +324,7 @@ public class HandoverWorker implements SmartLifecycle {
             }
         }
         if (!wishes.any(serviceId) && itIsTime(serviceId, setup)) {
-            wishes.ask(serviceId, Integer.MAX_VALUE, deliveries.due(serviceId));
+            wishes.ask(serviceId, Integer.MAX_VALUE, counts.due(serviceId));
         }
         return sendMany(serviceId);
     }
@@ -388,7 +394,7 @@ public class HandoverWorker implements SmartLifecycle {
         for (DeliveryState state : List.of(DeliveryState.HELD, DeliveryState.DUE, DeliveryState.CHANGED)) {
             Long after = 0L;
             while (after != null && running) {
-                after = deliveries.review(serviceId, state, after);
+                after = ruleReview.review(serviceId, state, after);
             }
         }
     }

@@ -2,11 +2,13 @@ package yokebar.app.delivery;
 
 import jakarta.persistence.EntityManager;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import javax.security.auth.x500.X500Principal;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -25,11 +27,13 @@ class Identities {
     private final EntityManager db;
     private final SecretBox secrets;
     private final Station station;
+    private final Clock clock;
     private final Map<Integer, List<SigningIdentity>> known = new ConcurrentHashMap<>();
     /** By the identity's number. Deriving the key from the passphrase is slow on purpose, and a long handover is many batches. */
     private final Map<Long, SigningKey> opened = new ConcurrentHashMap<>();
 
-    Identities(EntityManager db, SecretBox secrets, Station station) {
+    Identities(EntityManager db, SecretBox secrets, Station station, Clock clock) {
+        this.clock = clock;
         this.db = db;
         this.station = station;
         this.secrets = secrets;
@@ -43,24 +47,25 @@ class Identities {
     }
 
     /**
-     * Installs an identity from its PKCS#12 file; one for the same call and dates is replaced.
+     * Installs an identity from its PKCS#12 file. It takes the place of one for the same call and dates that ends earlier; one
+     * that ends later stays and goes on signing.
      *
      * @param passphrase of the file
+     * @throws FieldProblem when it cannot be used, or is of another issuer than the valid one of its call
      */
     @Transactional
     public SigningIdentity install(int serviceId, byte[] pkcs12, String passphrase) {
-        SigningKey key;
-        try {
-            key = IdentityFile.open(pkcs12, passphrase.toCharArray());
-        } catch (IdentityFile.UnusableIdentity e) {
-            throw new FieldProblem("file", e.getMessage() == null ? "The identity is unusable." : e.getMessage());
-        }
+        SigningKey key = usable(pkcs12, passphrase);
         SigningIdentity identity = key.identity();
         SigningIdentityRow row = new SigningIdentityRow();
         for (SigningIdentityRow before : rows(serviceId)) {
-            if (identity(before).equals(identity)) {
+            SigningIdentity installed = identity(before);
+            checkIssuer(before, installed, key);
+            if (installed.coversTheSame(identity)) {
                 row.placeId = before.placeId;
-                db.remove(before);
+                if (!endsLater(installed, identity)) {
+                    db.remove(before);
+                }
             }
         }
         row.serviceId = serviceId;
@@ -74,6 +79,65 @@ class Identities {
         db.flush();
         known.remove(serviceId);
         return identity;
+    }
+
+    private SigningKey usable(byte[] pkcs12, String passphrase) {
+        try {
+            SigningKey key = IdentityFile.open(pkcs12, passphrase.toCharArray());
+            if (!key.identity().signsAt(clock.instant())) {
+                throw new FieldProblem(
+                        "file",
+                        "The certificate of " + key.identity().call() + " ended on "
+                                + key.certificate()
+                                        .getNotAfter()
+                                        .toInstant()
+                                        .toString()
+                                        .substring(0, 10)
+                                + " and signs nothing more. Install its renewed file, or request a new one.");
+            }
+            return key;
+        } catch (IdentityFile.UnusableIdentity e) {
+            throw new FieldProblem("file", e.getMessage() == null ? "The identity is unusable." : e.getMessage());
+        }
+    }
+
+    /** One of another issuer is hardly for this service; as the fresher one it would sign, and be refused. */
+    private void checkIssuer(SigningIdentityRow before, SigningIdentity installed, SigningKey key) {
+        if (installed.call().equals(key.identity().call()) && installed.signsAt(clock.instant()) && opens(before)) {
+            X500Principal issuer = open(before).certificate().getIssuerX500Principal();
+            if (!issuer.equals(key.certificate().getIssuerX500Principal())) {
+                throw new FieldProblem(
+                        "file",
+                        "The certificate was issued by " + key.certificate().getIssuerX500Principal()
+                                + ", the valid one of " + installed.call() + " by " + issuer
+                                + ". Take that one away first if this is the right one.");
+            }
+        }
+    }
+
+    private static boolean endsLater(SigningIdentity one, SigningIdentity other) {
+        return one.certificateEnds() != null
+                && other.certificateEnds() != null
+                && one.certificateEnds().isAfter(other.certificateEnds());
+    }
+
+    /** What is unusual about an installed identity, in one sentence; null when nothing is. */
+    @Transactional(readOnly = true)
+    public @Nullable String notice(SigningIdentityRow row) {
+        SigningIdentity identity = identity(row);
+        if (!opens(row)) {
+            return "Its key cannot be opened with the key of this computer (secrets.key). Install it again from its file, or"
+                    + " request a new one.";
+        }
+        if (!identity.signsAt(clock.instant())) {
+            return "Its certificate has ended, so it signs nothing more. Request a new one.";
+        }
+        if (!station.ownCalls().calls().isEmpty() && !station.ownCalls().includes(identity.call())) {
+            return identity.call() + " is not one of your calls. If it is, enter it under Station.";
+        }
+        boolean anotherSigns = of(row.serviceId).stream()
+                .anyMatch(other -> other.coversTheSame(identity) && endsLater(other, identity));
+        return anotherSigns ? "It signs nothing while another one for the same days ends later." : null;
     }
 
     /** The key of an identity, opened for signing; of several for the same dates the one that ends last. */
@@ -161,7 +225,7 @@ class Identities {
     }
 
     private static SigningIdentity identity(SigningIdentityRow row) {
-        return new SigningIdentity(new Call(row.callSign), row.validFrom, row.validUntil);
+        return new SigningIdentity(new Call(row.callSign), row.validFrom, row.validUntil, row.certificateEnds);
     }
 
     /** Those that end last come first: where several cover a contact, the freshest signs it. */

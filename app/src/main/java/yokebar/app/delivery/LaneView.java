@@ -72,6 +72,7 @@ record LaneView(
      *
      * @param certificateEnds when it has to be renewed, UTC; null when that is not known
      * @param placeId the place that contacts signed with it were made from when they do not say; null for none
+     * @param notice what is unusual about it, in one sentence; null when nothing is
      */
     record IdentityView(
             long id,
@@ -80,7 +81,7 @@ record LaneView(
             Instant validUntil,
             @Nullable Instant certificateEnds,
             @Nullable Long placeId,
-            boolean locked) {}
+            @Nullable String notice) {}
 
     /** A request for a certificate that waits for the code of its letter. */
     record RequestView(long id, String call, String number, String words, Instant askedAt, String postalAddress) {}

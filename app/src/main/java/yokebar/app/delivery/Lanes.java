@@ -26,7 +26,7 @@ class Lanes {
 
     private final EntityManager db;
     private final Services services;
-    private final Deliveries deliveries;
+    private final DeliveryCounts counts;
     private final Identities identities;
     private final Enrolment enrolment;
     private final ServiceLines lines;
@@ -36,7 +36,7 @@ class Lanes {
     Lanes(
             EntityManager db,
             Services services,
-            Deliveries deliveries,
+            DeliveryCounts counts,
             Identities identities,
             Enrolment enrolment,
             ServiceLines lines,
@@ -44,7 +44,7 @@ class Lanes {
             ContactLog log) {
         this.db = db;
         this.services = services;
-        this.deliveries = deliveries;
+        this.counts = counts;
         this.identities = identities;
         this.enrolment = enrolment;
         this.lines = lines;
@@ -61,12 +61,12 @@ class Lanes {
     public LaneView lane(int serviceId) {
         ServiceRow row = services.row(serviceId);
         ServiceAdapter adapter = services.adapter(serviceId);
-        Map<DeliveryState, Long> counts = deliveries.counts(serviceId);
+        Map<DeliveryState, Long> inState = counts.counts(serviceId);
         Map<String, Long> named = new LinkedHashMap<>();
         for (DeliveryState state : DeliveryState.values()) {
-            named.put(state.name(), counts.getOrDefault(state, 0L));
+            named.put(state.name(), inState.getOrDefault(state, 0L));
         }
-        long due = deliveries.due(serviceId);
+        long due = counts.due(serviceId);
         return new LaneView(
                 row.id,
                 row.name,
@@ -94,7 +94,7 @@ class Lanes {
                 lines.coupled(serviceId).map(HookupView::of).orElse(null),
                 named,
                 due,
-                deliveries.waiting(serviceId),
+                counts.waiting(serviceId),
                 row.filledTo,
                 wishes.progress(serviceId, due),
                 count("select count(*) from Withdrawal where serviceId = :service", serviceId),
@@ -113,7 +113,7 @@ class Lanes {
                 row.validUntil,
                 row.certificateEnds,
                 row.placeId,
-                !identities.opens(row));
+                identities.notice(row));
     }
 
     private static LaneView.RequestView view(IdentityRequestRow row) {

@@ -10,13 +10,13 @@ public class MailBatches {
     private final HandoverDesk desk;
     private final BatchPacking packing;
     private final Services services;
-    private final Deliveries deliveries;
+    private final DeliveryCounts counts;
 
-    MailBatches(HandoverDesk desk, BatchPacking packing, Services services, Deliveries deliveries) {
+    MailBatches(HandoverDesk desk, BatchPacking packing, Services services, DeliveryCounts counts) {
         this.desk = desk;
         this.packing = packing;
         this.services = services;
-        this.deliveries = deliveries;
+        this.counts = counts;
     }
 
     /**
@@ -74,6 +74,6 @@ public class MailBatches {
     /** Contacts that are due there and lie in no batch yet. */
     @Transactional(readOnly = true)
     public long due() {
-        return deliveries.waiting(service());
+        return counts.waiting(service());
     }
 }

@@ -55,7 +55,7 @@ record RulesNow(
     @Nullable
     SigningIdentity signer(Contact contact) {
         return identities.stream()
-                .filter(identity -> identity.covers(contact.ownCall(), contact.start()))
+                .filter(identity -> identity.signsAt(at) && identity.covers(contact.ownCall(), contact.start()))
                 .findFirst()
                 .orElse(null);
     }

@@ -36,6 +36,7 @@ class ServiceController {
     private final Identities identities;
     private final Enrolment enrolment;
     private final Deliveries deliveries;
+    private final RuleReview ruleReview;
     private final HandoverDesk desk;
     private final HandoverWorker worker;
     private final ServiceLines lines;
@@ -46,6 +47,7 @@ class ServiceController {
             Identities identities,
             Enrolment enrolment,
             Deliveries deliveries,
+            RuleReview ruleReview,
             HandoverDesk desk,
             HandoverWorker worker,
             ServiceLines lines) {
@@ -54,6 +56,7 @@ class ServiceController {
         this.identities = identities;
         this.enrolment = enrolment;
         this.deliveries = deliveries;
+        this.ruleReview = ruleReview;
         this.desk = desk;
         this.worker = worker;
         this.lines = lines;
@@ -167,7 +170,7 @@ class ServiceController {
     /** Lets what the service refused go there again; how many contacts that are. */
     @PostMapping("/{id}/refused/again")
     int refusedAgain(@PathVariable int id) {
-        return OnConflict.tryAgain(() -> deliveries.tryRefusedAgain(id));
+        return OnConflict.tryAgain(() -> ruleReview.tryRefusedAgain(id));
     }
 
     /** What was asked to go and is not on its way yet stays due. */

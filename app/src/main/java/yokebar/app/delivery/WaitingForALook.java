@@ -26,6 +26,7 @@ public class WaitingForALook {
     private final EntityManager db;
     private final Services services;
     private final Deliveries deliveries;
+    private final DeliveryCounts counts;
     private final ContactLog log;
     private final Clock clock;
     private final ApplicationEventPublisher events;
@@ -34,12 +35,14 @@ public class WaitingForALook {
             EntityManager db,
             Services services,
             Deliveries deliveries,
+            DeliveryCounts counts,
             ContactLog log,
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
         this.services = services;
         this.deliveries = deliveries;
+        this.counts = counts;
         this.log = log;
         this.clock = clock;
         this.events = events;
@@ -82,7 +85,7 @@ public class WaitingForALook {
                 moved.add(delivery.contactId());
             }
         }
-        deliveries.store(tally);
+        counts.store(tally);
         events.publishEvent(new SealsChanged(List.copyOf(moved)));
         deliveries.tellLanes();
         return moved.size();

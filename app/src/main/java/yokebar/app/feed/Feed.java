@@ -29,6 +29,9 @@ final class Feed extends Coupling implements ClusterNode.Listener {
     private final Runnable changed;
     private final Console console = new Console();
     private final Map<String, AtomicLong> counts = new ConcurrentHashMap<>();
+    /** The last line of each kind that could not be used. */
+    private final Map<String, String> examples = new ConcurrentHashMap<>();
+
     private final AtomicBoolean moved = new AtomicBoolean();
     private volatile @Nullable ClusterNode node;
 
@@ -76,12 +79,21 @@ final class Feed extends Coupling implements ClusterNode.Listener {
         return all;
     }
 
+    /** Of what was not read or not used, the last line of each kind. */
+    Map<String, String> examples() {
+        return new TreeMap<>(examples);
+    }
+
     @Override
     public void heard(String line) {
         console.add(clock.instant(), false, line);
         String became = ear.hear(new FeedLine(row.number(), row.name, row.skimmer, line, clock.instant()));
+        String counted = became == null ? FeedLine.NOT_READ : became;
+        counts.computeIfAbsent(counted, what -> new AtomicLong()).incrementAndGet();
+        if (became == null || became.startsWith(FeedLine.DROPPED)) {
+            examples.put(counted, line.strip());
+        }
         if (became != null) {
-            counts.computeIfAbsent(became, what -> new AtomicLong()).incrementAndGet();
             moved.set(true);
             activity()
                     .moved(
@@ -136,7 +148,10 @@ final class Feed extends Coupling implements ClusterNode.Listener {
         open.hurry();
         LinkStatus status = open.status();
         if (live()) {
-            long lines = counts.values().stream().mapToLong(AtomicLong::get).sum();
+            long lines = counts.entrySet().stream()
+                    .filter(count -> !count.getKey().equals(FeedLine.NOT_READ))
+                    .mapToLong(count -> count.getValue().get())
+                    .sum();
             return new Proof(true, name() + " is connected; " + lines + " lines came that say something.");
         }
         return new Proof(

@@ -30,6 +30,7 @@ class FeedController {
      * @param hasPassword whether one is stored that opens; it is never given out
      * @param secretNotice what there is to know of the password, as that it must be typed again; null when nothing
      * @param counts how many lines became what since the start
+     * @param examples of those that were not read or not used, the last line of each kind
      */
     record FeedView(
             long id,
@@ -43,7 +44,8 @@ class FeedController {
             String commands,
             int keepAliveSeconds,
             boolean skimmer,
-            Map<String, Long> counts) {
+            Map<String, Long> counts,
+            Map<String, String> examples) {
 
         static FeedView of(Feed feed, Feeds feeds) {
             FeedRow row = feed.row();
@@ -59,7 +61,8 @@ class FeedController {
                     row.commands,
                     row.keepAliveSeconds,
                     row.skimmer,
-                    feed.counts());
+                    feed.counts(),
+                    feed.examples());
         }
     }
 

@@ -31,6 +31,7 @@ import yokebar.core.contact.Source;
 class Tryouts implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Tryouts.class);
     private static final int MOST_KEPT = 20;
+    private static final int MAX_READERS = 4;
     private static final String FOLDER = "imports";
 
     private final Intake intake;
@@ -39,11 +40,11 @@ class Tryouts implements SmartLifecycle {
     private final Clock clock;
     private final Path folder;
     private final Map<String, Tryout> known = new ConcurrentHashMap<>();
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> {
-        Thread thread = new Thread(task, "imports");
-        thread.setDaemon(true);
-        return thread;
-    });
+    /** One log after the other is taken in. */
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> daemon(task, "imports"));
+    /** Logs are looked at beside one another: a long one keeps nobody from a short one. */
+    private final ExecutorService readers = Executors.newFixedThreadPool(MAX_READERS, task -> daemon(task, "dry runs"));
+
     private volatile boolean running;
 
     Tryouts(Intake intake, Trial trial, LogChanges changes, Clock clock, @Value("${yokebar.home}") Path home) {
@@ -52,6 +53,12 @@ class Tryouts implements SmartLifecycle {
         this.changes = changes;
         this.clock = clock;
         this.folder = home.resolve(FOLDER);
+    }
+
+    private static Thread daemon(Runnable task, String name) {
+        Thread thread = new Thread(task, name);
+        thread.setDaemon(true);
+        return thread;
     }
 
     @Override
@@ -72,6 +79,7 @@ class Tryouts implements SmartLifecycle {
         running = false;
         known.values().forEach(Tryout::cancel);
         worker.shutdown();
+        readers.shutdown();
         known.values().stream().filter(Tryout::ours).forEach(tryout -> delete(tryout.file()));
     }
 
@@ -175,7 +183,7 @@ class Tryouts implements SmartLifecycle {
     private void read(Tryout tryout) {
         ArrivalPath path = new ArrivalPath(
                 "import", tryout.name(), Source.FILE, tryout.options().source(), null);
-        worker.submit(() -> {
+        readers.submit(() -> {
             Trial.Session session = trial.session(path);
             run(tryout, session::decide, Tryout.State.READING, Tryout.State.READ, null);
         });

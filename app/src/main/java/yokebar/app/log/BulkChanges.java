@@ -7,12 +7,15 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.server.ResponseStatusException;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 import yokebar.app.FieldProblem;
 import yokebar.core.contact.ContactEdit;
 import yokebar.core.contact.LoggedContact;
@@ -26,6 +29,7 @@ class BulkChanges {
     /** More are not looked at before, or the look would take as long as the change. */
     private static final int MOST_LOOKED_AT = 20_000;
 
+    private static final TypeReference<Map<String, @Nullable String>> FIELDS = new TypeReference<>() {};
     private static final int SAMPLES = 5;
     private static final int LOOK_AT_ONCE = 1000;
     private static final int MOST_CHANGES_NAMED = 300;
@@ -35,13 +39,17 @@ class BulkChanges {
     private final ChangeJobs jobs;
     private final Journey journey;
     private final EntityManager db;
+    private final JsonMapper json;
 
-    BulkChanges(ContactLog log, LogChanges changes, ChangeJobs jobs, Journey journey, EntityManager db) {
+    BulkChanges(
+            ContactLog log, LogChanges changes, ChangeJobs jobs, Journey journey, EntityManager db, JsonMapper json) {
+        this.json = json;
         this.log = log;
         this.changes = changes;
         this.jobs = jobs;
         this.journey = journey;
         this.db = db;
+        jobs.carryOutBy(this::step);
     }
 
     /** What an edit would do to one contact. */
@@ -99,17 +107,11 @@ class BulkChanges {
                         + ".",
                 null,
                 ids,
-                (change, some) -> editSome(change, some, tidy)));
+                json.writeValueAsString(tidy)));
     }
 
     ChangeView delete(long[] ids) {
-        return ChangeView.of(
-                jobs.start(ChangeKind.DELETED, counted(ids.length) + " deleted.", null, ids, (change, some) -> {
-                    List<Long> present = List.copyOf(log.rows(some).keySet());
-                    db.clear();
-                    log.delete(present, change);
-                    return present.size();
-                }));
+        return ChangeView.of(jobs.start(ChangeKind.DELETED, counted(ids.length) + " deleted.", null, ids, null));
     }
 
     /** Takes a change back. */
@@ -121,12 +123,31 @@ class BulkChanges {
             throw new FieldProblem("change", "It is still under way; cancel it first.");
         }
         long[] ids = touched(changeId);
-        return ChangeView.of(jobs.start(
-                ChangeKind.UNDONE,
-                "Undone: " + change.sentence(),
-                changeId,
-                ids,
-                (undo, some) -> undoSome(changeId, undo, some)));
+        return ChangeView.of(jobs.start(ChangeKind.UNDONE, "Undone: " + change.sentence(), changeId, ids, null));
+    }
+
+    /** What a change does to some of its contacts. */
+    private ChangeJobs.Step step(long changeId) {
+        LogChange change = changes.present(changeId);
+        return switch (change.kind) {
+            case EDITED -> {
+                Map<String, @Nullable String> edit = json.readValue(String.valueOf(change.edit), FIELDS);
+                yield (id, some) -> editSome(id, some, edit);
+            }
+            case DELETED -> this::deleteSome;
+            case UNDONE -> {
+                long undone = Objects.requireNonNull(change.undoes);
+                yield (undo, some) -> undoSome(undone, undo, some);
+            }
+            default -> throw new IllegalStateException(change.kind + " is no change of many contacts");
+        };
+    }
+
+    private int deleteSome(long changeId, List<Long> ids) {
+        List<Long> present = List.copyOf(log.rows(ids).keySet());
+        db.clear();
+        log.delete(present, changeId);
+        return present.size();
     }
 
     private int editSome(long changeId, List<Long> ids, Map<String, @Nullable String> edit) {

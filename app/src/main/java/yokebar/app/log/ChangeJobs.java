@@ -1,12 +1,12 @@
 package yokebar.app.log;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.function.LongFunction;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -18,22 +18,26 @@ import yokebar.app.OnConflict;
 
 /**
  * Carries out changes of many contacts, a thousand in each transaction: others are not kept from logging, it can be cancelled,
- * and what is done when the power fails is done and can be undone.
+ * and after a power failure it goes on where it was.
  */
 @Service
 class ChangeJobs implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(ChangeJobs.class);
-    private static final int AT_ONCE = 1000;
     private static final int END_WITHIN_SECONDS = 5;
 
     private final LogChanges changes;
+    private final ChangeParts parts;
     private final TransactionTemplate transaction;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> new Thread(task, "log changes"));
     private final Set<Long> cancelled = ConcurrentHashMap.newKeySet();
+    private volatile LongFunction<Step> steps = changeId -> {
+        throw new IllegalStateException("nobody carries out change " + changeId);
+    };
     private volatile boolean running;
 
-    ChangeJobs(LogChanges changes, PlatformTransactionManager transactions) {
+    ChangeJobs(LogChanges changes, ChangeParts parts, PlatformTransactionManager transactions) {
         this.changes = changes;
+        this.parts = parts;
         this.transaction = new TransactionTemplate(transactions);
     }
 
@@ -43,10 +47,24 @@ class ChangeJobs implements SmartLifecycle {
         int change(long changeId, List<Long> contactIds);
     }
 
-    /** Puts a change into the queue; the number it has goes to the page at once. */
-    LogChange start(ChangeKind kind, String sentence, @Nullable Long undoes, long[] contactIds, Step step) {
-        LogChange change = changes.open(kind, sentence, contactIds.length, undoes);
-        worker.submit(() -> run(change.number(), contactIds, step));
+    /** @param steps what a change does, by its number; asked when it is carried out, perhaps after a restart */
+    void carryOutBy(LongFunction<Step> steps) {
+        this.steps = steps;
+    }
+
+    /**
+     * Puts a change into the queue; the number it has goes to the page at once.
+     *
+     * @param edit what an edit writes, in JSON; null for changes that are no edits
+     */
+    LogChange start(ChangeKind kind, String sentence, @Nullable Long undoes, long[] contactIds, @Nullable String edit) {
+        LogChange change = transaction.execute(status -> {
+            LogChange opened = changes.open(kind, sentence, contactIds.length, undoes);
+            opened.edit = edit;
+            parts.plan(opened.number(), contactIds);
+            return opened;
+        });
+        worker.submit(() -> run(change.number()));
         return change;
     }
 
@@ -54,42 +72,49 @@ class ChangeJobs implements SmartLifecycle {
         cancelled.add(changeId);
     }
 
-    private void run(long changeId, long[] contactIds, Step step) {
+    private void run(long changeId) {
         LogChange.State state = LogChange.State.DONE;
         String sentence = null;
         try {
-            for (int from = 0; from < contactIds.length; from += AT_ONCE) {
-                if (!running || cancelled.remove(changeId)) {
-                    state = LogChange.State.STOPPED;
-                    break;
-                }
-                List<Long> some = new ArrayList<>(AT_ONCE);
-                for (int i = from; i < Math.min(from + AT_ONCE, contactIds.length); i++) {
-                    some.add(contactIds[i]);
-                }
-                OnConflict.tryAgain(() -> transaction.execute(status -> {
-                    int done = step.change(changeId, some);
-                    changes.moved(changeId, done);
-                    return done;
-                }));
+            Step step = steps.apply(changeId);
+            while (running && !cancelled.contains(changeId) && some(changeId, step)) {
+                // Each part is a transaction of its own, so that others are not kept from logging.
             }
+            if (!running) {
+                return;
+            }
+            state = cancelled.remove(changeId) ? LogChange.State.STOPPED : LogChange.State.DONE;
         } catch (RuntimeException e) {
             LOG.error("Change {} of the log stopped", changeId, e);
             state = LogChange.State.STOPPED;
             sentence = "It stopped: " + e.getMessage();
         }
         try {
+            parts.giveUp(changeId);
             changes.ended(changeId, state, sentence);
         } catch (RuntimeException e) {
             LOG.error("The end of change {} could not be noted", changeId, e);
         }
     }
 
-    /** What a crash cut off is told as it is. */
+    /** @return whether there was anything left to do */
+    private boolean some(long changeId, Step step) {
+        return OnConflict.tryAgain(() -> transaction.execute(status -> parts.next(changeId)
+                .map(part -> {
+                    changes.moved(changeId, step.change(changeId, part.contactIds()));
+                    parts.done(changeId, part);
+                    return true;
+                })
+                .orElse(false)));
+    }
+
+    /** What was under way when the application ended goes on. */
     @Override
     public void start() {
-        changes.stopAbandoned();
+        List<Long> unfinished = parts.unfinished();
+        changes.stopAbandoned(unfinished);
         running = true;
+        unfinished.forEach(change -> worker.submit(() -> run(change)));
     }
 
     @Override

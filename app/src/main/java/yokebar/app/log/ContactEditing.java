@@ -1,5 +1,7 @@
 package yokebar.app.log;
 
+import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -13,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.server.ResponseStatusException;
 import yokebar.app.FieldProblem;
 import yokebar.core.adif.AdifFields;
+import yokebar.core.contact.AdifTime;
 import yokebar.core.contact.Contact;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.ContactEdit;
@@ -23,14 +26,19 @@ import yokebar.core.contact.Source;
 /** The operator's own changes to a contact. */
 @Service
 class ContactEditing {
+    /** A clock that is set by hand may be a little fast. */
+    private static final Duration CLOCKS_DIFFER = Duration.ofMinutes(5);
+
     private final ContactLog log;
     private final LogChanges made;
     private final Journey journey;
+    private final Clock clock;
 
-    ContactEditing(ContactLog log, LogChanges made, Journey journey) {
+    ContactEditing(ContactLog log, LogChanges made, Journey journey, Clock clock) {
         this.log = log;
         this.made = made;
         this.journey = journey;
+        this.clock = clock;
     }
 
     /**
@@ -56,6 +64,7 @@ class ContactEditing {
                     .toList());
         }
         Contact after = ((Reading.Readable) reading).contact();
+        checkStart(before.contact(), after);
         Map<String, String> differences = differences(before.contact(), after);
         if (differences.isEmpty()) {
             return;
@@ -66,6 +75,18 @@ class ContactEditing {
                 List.of(new LoggedContact(id, after, before.provenance().with(differences.keySet(), Source.OPERATOR))),
                 change);
         journey.note(id, JourneyStep.Kind.EDITED, sentence);
+    }
+
+    private void checkStart(Contact before, Contact after) {
+        if (!after.start().equals(before.start())
+                && after.start().isAfter(clock.instant().plus(CLOCKS_DIFFER))) {
+            boolean otherDay = !AdifTime.date(after.start()).equals(AdifTime.date(before.start()));
+            throw new FieldProblem(
+                    otherDay ? "QSO_DATE" : "TIME_ON",
+                    after.call() + " would start in the future, on "
+                            + after.start().toString().substring(0, 16).replace('T', ' ')
+                            + " UTC. Check date and time; they are UTC.");
+        }
     }
 
     /** By ADIF name, what is different, in words. */

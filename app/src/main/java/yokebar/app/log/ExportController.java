@@ -34,7 +34,7 @@ class ExportController {
     private static final String COUNT_HEADER = "X-Contacts";
 
     private static final String USUAL_COLUMNS =
-            "QSO_DATE,TIME_ON,CALL,BAND,FREQ,MODE,SUBMODE,RST_SENT,RST_RCVD,NAME,QTH," + "COUNTRY,GRIDSQUARE,COMMENT";
+            "QSO_DATE,TIME_ON,CALL,BAND,FREQ,MODE,SUBMODE,RST_SENT,RST_RCVD,NAME,QTH,COUNTRY,GRIDSQUARE,COMMENT";
 
     private final ContactLog log;
     private final LogSearch search;

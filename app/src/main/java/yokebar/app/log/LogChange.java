@@ -49,6 +49,10 @@ class LogChange {
     @JdbcTypeCode(SqlTypes.VARCHAR)
     State state = State.DONE;
 
+    /** What an edit of many contacts writes, JSON; null for others. */
+    @Nullable
+    String edit;
+
     @Nullable
     Long undoes;
 

@@ -181,16 +181,22 @@ public class LogChanges {
                 .getResultList();
     }
 
-    /** What was under way when the application ended, ended there. */
+    /**
+     * What was under way when the application ended, ended there.
+     *
+     * @param goingOn those that go on
+     */
     @Transactional
-    void stopAbandoned() {
+    void stopAbandoned(Collection<Long> goingOn) {
         db.createQuery("from LogChange where state = :running", LogChange.class)
                 .setParameter("running", LogChange.State.RUNNING)
                 .getResultStream()
+                .filter(change -> !goingOn.contains(change.number()))
                 .forEach(change -> change.state = LogChange.State.STOPPED);
     }
 
-    private LogChange present(long id) {
+    @Transactional(readOnly = true)
+    LogChange present(long id) {
         LogChange change = db.find(LogChange.class, id);
         if (change == null) {
             throw new ResponseStatusException(HttpStatus.NOT_FOUND, "There is no change " + id + ".");

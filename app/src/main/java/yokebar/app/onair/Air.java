@@ -116,7 +116,7 @@ class Air implements FeedLine.Ear {
             say(new Said(line.feed(), talk.from().text(), talk.text(), true, line.at()));
             return "talk";
         }
-        return line.text().regionMatches(true, 0, "DX de ", 0, 6) ? "dropped: not readable" : null;
+        return line.text().regionMatches(true, 0, "DX de ", 0, 6) ? FeedLine.DROPPED + "not readable" : null;
     }
 
     private synchronized void say(Said one) {
@@ -130,9 +130,12 @@ class Air implements FeedLine.Ear {
         ClusterLine.Spot spot = line.skimmer() == told.automatic() ? told : automatic(told, line.skimmer());
         SpotCheck.Checked checked = SpotCheck.of(spot, line.at(), OLDEST);
         if (checked.fault() != null) {
-            return "dropped: " + checked.fault().words();
+            return FeedLine.DROPPED + checked.fault().words();
         }
-        if (ours().calls().contains(CallParts.of(spot.call()).base())) {
+        if (isOurs(spot.call())) {
+            if (isOurs(spot.spotter())) {
+                return "of ourselves, by ourselves";
+            }
             ownSignal.add(new OwnSignal.Report(
                     spot.spotter().text(),
                     spot.call().text(),
@@ -170,9 +173,7 @@ class Air implements FeedLine.Ear {
     void decoded(DecodeHeard decode) {
         Call call = Call.read(decode.call());
         Call own = station.ownCall().orElse(null);
-        if (call == null
-                || own == null
-                || ours().calls().contains(CallParts.of(call).base())) {
+        if (call == null || own == null || !SpotCheck.isStation(call) || isOurs(call)) {
             return;
         }
         Mode mode = decode.mode() == null ? null : Modes.read(decode.mode(), null);
@@ -192,6 +193,11 @@ class Air implements FeedLine.Ear {
             }
         }
         events.publishEvent(new AirMoved());
+    }
+
+    /** Whether it is one of all our calls, however it is signed. */
+    private boolean isOurs(Call call) {
+        return ours().calls().contains(CallParts.of(call).base());
     }
 
     private Ours ours() {

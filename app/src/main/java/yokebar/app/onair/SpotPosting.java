@@ -14,7 +14,7 @@ import yokebar.app.feed.Feeds;
 import yokebar.app.station.Station;
 import yokebar.core.band.Band;
 import yokebar.core.call.Call;
-import yokebar.core.call.CallParts;
+import yokebar.core.spot.SpotCheck;
 
 /** Tells others of a station over a cluster node, once and rightly. */
 @Service
@@ -47,12 +47,10 @@ class SpotPosting {
 
     synchronized Posted post(SpotDraft draft) {
         Call call = draft.call() == null ? null : Call.read(draft.call());
-        if (call == null) {
-            throw new FieldProblem("call", "\"" + draft.call() + "\" is no call.");
+        if (call == null || !SpotCheck.isStation(call)) {
+            throw new FieldProblem("call", "\"" + draft.call() + "\" is not a call.");
         }
-        if (station.ownCall()
-                .map(own -> CallParts.of(own).base().equals(CallParts.of(call).base()))
-                .orElse(false)) {
+        if (station.ownCalls().includes(call)) {
             throw new FieldProblem("call", "That is your own call; others may spot you.");
         }
         if (Band.of(draft.frequencyHz()) == null) {

@@ -18,6 +18,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 import yokebar.links.identity.IdentityFile;
+import yokebar.standins.countersign.Authority;
 
 /** Identities by letter, renewed, kept as a file, ended, revoked. */
 class IdentitiesTest extends ServiceTest {
@@ -131,27 +132,68 @@ class IdentitiesTest extends ServiceTest {
     }
 
     @Test
-    void anEndedCertificateIsTroubleAndMarksNothing() throws Exception {
+    void anEndedCertificateSignsNothing() throws Exception {
         useCountersign();
-        countersign.enrolment().setCertificatesEnd(Instant.now().minusSeconds(60));
-        sendJson(
-                "POST",
-                "/api/services/1/requests",
-                Map.of("call", "CU9QYB", "fromDay", "2015-01-01", "postalAddress", "Farol, Corvo"));
-        long id = lane(COUNTERSIGN).path("requests").get(0).path("id").asLong();
-        String code = countersign.enrolment().letters().get(0).code();
-        sendJson("POST", "/api/services/1/requests/" + id + "/code", Map.of("code", code));
-        importText(contact("ZP5QXA"));
-        sendJson("POST", "/api/services/1/handovers", Map.of());
-        await("trouble", () -> lane(COUNTERSIGN)
-                .path("hookup")
-                .path("reason")
-                .asString("")
-                .contains("ended on"));
-        assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("DUE");
         installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        importText(contact("ZP5QXA"));
+        awaitState("ZP5QXA", COUNTERSIGN, "DUE");
+        jdbc.update(
+                "update signing_identity set certificate_ends = ?",
+                java.sql.Timestamp.from(Instant.now().minusSeconds(60)));
+        installIdentity("CU9QLZ", "2020-01-01", "2030-01-01");
+        awaitState("ZP5QXA", COUNTERSIGN, "HELD");
+        sendJson("POST", "/api/services/1/handovers", Map.of());
+        assertThat(jdbc.queryForObject("select reason from delivery where hold_rule = 'IDENTITY_ENDED'", String.class))
+                .contains("CU9QYB", "signs nothing more");
+        assertThat(notices()).anyMatch(notice -> notice.contains("certificate has ended"));
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        awaitState("ZP5QXA", COUNTERSIGN, "DUE");
+        sendJson("POST", "/api/services/1/handovers", Map.of());
         awaitState("ZP5QXA", COUNTERSIGN, "ACCEPTED");
-        assertThat(countersign.books()).hasSize(1);
+    }
+
+    private List<String> notices() {
+        return lane(COUNTERSIGN)
+                .path("identities")
+                .valueStream()
+                .map(identity -> identity.path("notice").asString(""))
+                .toList();
+    }
+
+    private java.net.http.HttpResponse<String> install(Instant certificateEnds) throws Exception {
+        byte[] file = countersign
+                .authority()
+                .issue(
+                        "CU9QYB",
+                        Instant.parse("2020-01-01T00:00:00Z"),
+                        Instant.parse("2030-01-01T00:00:00Z"),
+                        certificateEnds,
+                        "lamp-oil");
+        return upload("/api/services/1/identities", "id.p12", file, Map.of("passphrase", "lamp-oil"));
+    }
+
+    @Test
+    void anotherIdentityNeverTakesThePlaceOfABetterOneInSilence() throws Exception {
+        useCountersign();
+        assertThat(install(Instant.now().minusSeconds(60)).body())
+                .contains("ended on")
+                .contains("signs nothing more");
+        assertThat(lane(COUNTERSIGN).path("identities")).isEmpty();
+        install(Instant.now().plus(Duration.ofDays(900)));
+        install(Instant.now().plus(Duration.ofDays(400)));
+        assertThat(notices()).containsExactly("", "It signs nothing while another one for the same days ends later.");
+        install(Instant.now().plus(Duration.ofDays(950)));
+        assertThat(lane(COUNTERSIGN).path("identities"))
+                .as("the better one replaces both")
+                .hasSize(1);
+        installIdentity("CU9QLZ", "2020-01-01", "2030-01-01");
+        assertThat(notices()).anyMatch(notice -> notice.contains("CU9QLZ is not one of your calls"));
+        byte[] foreign = Authority.keptIn(folder.resolve("another authority"), "CN=Another authority")
+                .issue("CU9QYB", Instant.EPOCH, Instant.now(), "lamp-oil");
+        assertThat(upload("/api/services/1/identities", "id.p12", foreign, Map.of("passphrase", "lamp-oil"))
+                        .body())
+                .contains("issued by CN=Another authority");
+        assertThat(lane(COUNTERSIGN).path("identities")).hasSize(2);
     }
 
     @Test

@@ -73,7 +73,7 @@ class OnAirTest extends AirTest {
                         Map.<String, Object>of("call", "ZP5QXB", "frequencyHz", 13_025_000),
                         "no amateur band",
                         Map.<String, Object>of("call", "--", "frequencyHz", 14_025_000),
-                        "is no call",
+                        "is not a call",
                         Map.<String, Object>of("call", "ZP5QXC", "frequencyHz", 14_025_000, "comment", "a\nbye"),
                         "plain letters")
                 .entrySet()) {
@@ -88,7 +88,9 @@ class OnAirTest extends AirTest {
     void badLinesAreCountedByReasonAndTheRestGoesOn() throws Exception {
         hill.tell("DX de OZ1QAB:  13025.0  ZP5QXA  off band  ");
         hill.tell("DX de OZ1QAB:  1e99  ZP5QXA  ");
+        hill.tell("DX de OZ1QAB:  14025.0  QRM  carrier all day  ");
         hill.tell("To ALL de OZ1QAB: dinner at eight");
+        hill.tell("Nothing that anybody could read");
         hill.tell("DX de OZ1QAB:  14025.0  ZP5QXA  <script>alert(1)</script>  ");
         await("the last", () -> !spot("ZP5QXA").isMissingNode());
         assertThat(spot("ZP5QXA").path("comment").asString()).contains("<script>");
@@ -97,7 +99,30 @@ class OnAirTest extends AirTest {
                 .isEqualTo(1);
         assertThat(counts.path("dropped: not readable").asInt()).isEqualTo(1);
         assertThat(counts.path("announcements").asInt()).isEqualTo(1);
+        assertThat(counts.path("not read").asInt()).isPositive();
+        JsonNode examples = get("/api/feeds").get(0).path("examples");
+        assertThat(examples.path("not read").asString()).isEqualTo("Nothing that anybody could read");
+        assertThat(examples.path("dropped: not readable").asString()).contains("1e99");
+        assertThat(examples.path("dropped: what stands for the call is a word").asString())
+                .contains("QRM");
         assertThat(get("/api/onair/said").get(0).path("text").asString()).isEqualTo("dinner at eight");
+    }
+
+    @Test
+    void noneOfOurCallsIsHeardByItselfOrPosted() throws Exception {
+        sendJson("POST", "/api/station/calls", Map.of("callSign", "CU9QLZ"));
+        hill.tell("DX de CU9QLZ-#:  14030.0  CU9QYB  CW  12 dB  20 WPM  CQ  1407Z");
+        hill.tell("DX de CU9QYB:  14031.0  CU9QLZ  on the air  ");
+        hill.tell("DX de OZ1QAB:  14025.0  ZP5QXA  the last one  ");
+        await("the last", () -> !spot("ZP5QXA").isMissingNode());
+        assertThat(get("/api/onair/us")).isEmpty();
+        assertThat(spot("CU9QLZ").isMissingNode()).isTrue();
+        assertThat(sendJson("POST", "/api/onair/posting", Map.of("call", "CU9QLZ/P", "frequencyHz", 14_025_000))
+                        .body())
+                .contains("your own call");
+        assertThat(sendJson("POST", "/api/onair/posting", Map.of("call", "TEST", "frequencyHz", 14_025_000))
+                        .body())
+                .contains("is not a call");
     }
 
     @Test

@@ -1,6 +1,7 @@
 package yokebar.core.contact;
 
 import java.math.BigDecimal;
+import java.util.Locale;
 import java.util.Set;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -37,7 +38,7 @@ final class FieldCheck {
                     case "AGE" -> number(value, 0, MAX_AGE, "is not an age: 0 to 120.");
                     case "TX_PWR", "RX_PWR" -> power(value);
                     case "CONT" ->
-                        CONTINENTS.contains(value.strip().toUpperCase(java.util.Locale.ROOT))
+                        CONTINENTS.contains(value.strip().toUpperCase(Locale.ROOT))
                                 ? null
                                 : "is not a continent: AF, AN, AS, EU, NA, OC or SA.";
                     case "QSLRDATE", "QSLSDATE" -> date(value);

@@ -36,6 +36,8 @@ public final class Eligibility {
         /** The same, but it would go if the operator wanted it to. */
         RELAYED_UNASKED,
         NO_IDENTITY,
+        /** The certificate that covers it has ended. */
+        IDENTITY_ENDED,
         MODE_NOT_TAKEN,
         BAND_NOT_TAKEN,
         FIELD_MISSING,
@@ -61,7 +63,7 @@ public final class Eligibility {
             return switch (this) {
                 case RELAYED -> List.of(Remedy.CLEAR_WAY, Remedy.LEAVE_OUT);
                 case RELAYED_UNASKED -> List.of(Remedy.ALLOW_RELAYED, Remedy.CLEAR_WAY, Remedy.LEAVE_OUT);
-                case NO_IDENTITY -> List.of(Remedy.INSTALL_IDENTITY, Remedy.LEAVE_OUT);
+                case NO_IDENTITY, IDENTITY_ENDED -> List.of(Remedy.INSTALL_IDENTITY, Remedy.LEAVE_OUT);
                 case FIELD_MISSING -> List.of(Remedy.FILL_FIELD, Remedy.LEAVE_OUT);
                 case OTHER_OWN_CALL, TOO_OLD -> List.of(Remedy.CHANGE_CHOICES, Remedy.LEAVE_OUT);
                 case BY_SOURCE -> List.of(Remedy.LET_SOURCE_GO);
@@ -112,10 +114,8 @@ public final class Eligibility {
                     "Made as " + contact.ownCall() + ", which does not go to " + rules.serviceName()
                             + " by your choice of calls.");
         }
-        if (hold == null
-                && rules.signed()
-                && identities.stream().noneMatch(i -> i.covers(contact.ownCall(), contact.start()))) {
-            hold = new Hold(Rule.NO_IDENTITY, withoutIdentity(contact, rules, identities));
+        if (hold == null && rules.signed()) {
+            hold = byIdentity(contact, rules, identities, now);
         }
         return Optional.ofNullable(hold);
     }
@@ -209,6 +209,24 @@ public final class Eligibility {
             return new Hold(Rule.IN_THE_FUTURE, "It starts in the future; correct its date or wait.");
         }
         return null;
+    }
+
+    private static @Nullable Hold byIdentity(
+            Contact contact, ServiceRules rules, List<SigningIdentity> identities, Instant now) {
+        List<SigningIdentity> covering = identities.stream()
+                .filter(identity -> identity.covers(contact.ownCall(), contact.start()))
+                .toList();
+        if (covering.isEmpty()) {
+            return new Hold(Rule.NO_IDENTITY, withoutIdentity(contact, rules, identities));
+        }
+        return covering.stream().anyMatch(identity -> identity.signsAt(now))
+                ? null
+                : new Hold(
+                        Rule.IDENTITY_ENDED,
+                        "The certificate of " + contact.ownCall() + " for " + rules.serviceName() + " ended on "
+                                + String.valueOf(covering.get(0).certificateEnds())
+                                        .substring(0, 10)
+                                + " and signs nothing more. Install or request a new one.");
     }
 
     private static String withoutIdentity(Contact contact, ServiceRules rules, List<SigningIdentity> identities) {

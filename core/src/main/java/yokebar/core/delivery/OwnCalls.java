@@ -36,6 +36,11 @@ public record OwnCalls(List<OwnCall> calls) {
         calls = List.copyOf(calls);
     }
 
+    /** Whether a call is one of the station's on any day. */
+    public boolean includes(Call used) {
+        return calls.stream().anyMatch(own -> own.isOf(used));
+    }
+
     /** Why a contact is held; empty when its own call is one of the station's on its day. */
     public Optional<Eligibility.Hold> check(Contact contact) {
         List<OwnCall> same =

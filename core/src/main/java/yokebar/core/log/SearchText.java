@@ -122,7 +122,7 @@ public final class SearchText {
                 String field = LogFields.named(name);
                 if (field == null || !LogFields.isStandard(field) && !isField.test(field)) {
                     return misread("There is no field \"" + name
-                            + "\"; fields go by their ADIF names, such as name, qth or" + " tx_pwr.");
+                            + "\"; fields go by their ADIF names, such as name, qth or tx_pwr.");
                 }
                 return fieldIs(field, value, quoted);
             }

@@ -30,20 +30,7 @@ public sealed interface ClusterLine {
             boolean callingCq,
             @Nullable LocalTime at,
             @Nullable LocalDate on)
-            implements ClusterLine {
-
-        public Spot(
-                Call spotter,
-                boolean automatic,
-                long frequencyHz,
-                Call call,
-                String comment,
-                @Nullable Integer snrDb,
-                boolean callingCq,
-                @Nullable LocalTime at) {
-            this(spotter, automatic, frequencyHz, call, comment, snrDb, callingCq, at, null);
-        }
-    }
+            implements ClusterLine {}
 
     /** Something said to all. */
     record Announcement(Call from, String text) implements ClusterLine {}

@@ -97,7 +97,8 @@ public final class ClusterText {
                 ending.comment(),
                 decibels(ending.comment()),
                 callsAnybody(ending.comment()),
-                ending.at());
+                ending.at(),
+                null);
     }
 
     private static ClusterLine.@Nullable Spot older(Matcher line) {

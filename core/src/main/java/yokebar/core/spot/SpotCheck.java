@@ -7,6 +7,7 @@ import java.time.LocalTime;
 import java.time.ZoneOffset;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.band.Band;
+import yokebar.core.call.Call;
 
 /** Whether a spot can be believed, and when the station was heard. */
 public final class SpotCheck {
@@ -19,6 +20,7 @@ public final class SpotCheck {
 
     /** Why a spot is not shown. */
     public enum Fault {
+        NO_STATION("what stands for the call is a word"),
         OFF_BAND("the frequency is on no amateur band"),
         FUTURE("its time lies in the future"),
         STALE("it is a repeat of something long over");
@@ -41,8 +43,16 @@ public final class SpotCheck {
      */
     public record Checked(Instant at, @Nullable Fault fault) {}
 
+    /** Every call sign has a figure (ITU Radio Regulations 19.68 and 19.69); QRM, TEST and other words have none. */
+    public static boolean isStation(Call call) {
+        return call.text().chars().anyMatch(Character::isDigit);
+    }
+
     /** @param oldest what was heard longer ago is over */
     public static Checked of(ClusterLine.Spot spot, Instant now, Duration oldest) {
+        if (!isStation(spot.call())) {
+            return new Checked(now, Fault.NO_STATION);
+        }
         if (Band.of(spot.frequencyHz()) == null) {
             return new Checked(now, Fault.OFF_BAND);
         }

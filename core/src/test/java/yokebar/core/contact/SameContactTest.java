@@ -44,41 +44,32 @@ class SameContactTest {
         assertThat(same(contact(), contact(field, value))).isEqualTo(same);
     }
 
-    @ParameterizedTest(name = "{0}, reports {1}: {2}")
+    /** The first record has 14:07:00 and 599 both ways. */
+    @ParameterizedTest(name = "by {0} paths {1}, report {2}: {3}")
     @CsvSource({
-        "1425, 599, true",
-        "1425, 579, false",
-        "142500, 599, false",
-        "1437, 599, true",
-        "1438, 599, false",
+        "DIFFERENT, 1425, 599, true",
+        "DIFFERENT, 1425, 579, false",
+        "DIFFERENT, 142500, 599, false",
+        "DIFFERENT, 1437, 599, true",
+        "DIFFERENT, 1438, 599, false",
+        "SAME, 140700, 599, true",
+        "SAME, 140700, 579, true",
+        "SAME, 140759, 599, true",
+        "SAME, 140759, 579, false",
+        "SAME, 1407, 599, true",
+        "SAME, 1407, , true",
+        "SAME, 1407, 579, false",
+        "SAME, 140800, 599, false",
+        "SAME, 1408, 599, false",
+        "SAME, 1417, 599, false",
     })
-    void aVagueTimeNeedsAgreeingReports(String time, String report, boolean same) {
+    void aVagueTimeNeedsAgreeingReportsAndOnePathTheSameMinute(Paths paths, String time, String report, boolean same) {
         Contact first = contact("RST_SENT", "599", "RST_RCVD", "599");
-        Contact second = contact("RST_SENT", "599", "RST_RCVD", report, "TIME_ON", time);
-        assertThat(same(first, second)).isEqualTo(same);
-        assertThat(same(second, first)).isEqualTo(same);
-    }
-
-    @ParameterizedTest(name = "by one path {0}, report {1}: {2}")
-    @CsvSource({
-        "140700, 599, true",
-        "140700, 579, true",
-        "140759, 599, true",
-        "140759, 579, false",
-        "1407, 599, true",
-        "1407, '', true",
-        "1407, 579, false",
-        "140800, 599, false",
-        "1408, 599, false",
-        "1417, 599, false",
-    })
-    void byOnePathOnlyAnAgreeingMinuteIsTheSameContact(String time, String report, boolean same) {
-        Contact first = contact("RST_SENT", "599", "RST_RCVD", "599");
-        Contact second = report.isEmpty()
+        Contact second = report == null
                 ? contact("TIME_ON", time)
                 : contact("RST_SENT", "599", "RST_RCVD", report, "TIME_ON", time);
-        assertThat(sameByOnePath(first, second)).isEqualTo(same);
-        assertThat(sameByOnePath(second, first)).isEqualTo(same);
+        assertThat(SameContact.same(first, second, paths)).isEqualTo(same);
+        assertThat(SameContact.same(second, first, paths)).isEqualTo(same);
     }
 
     @ParameterizedTest(name = "{0} {1} and {2}: {3}")

@@ -22,7 +22,7 @@ class EligibilityTest {
     private static final Instant NOW = Instant.parse("2026-05-01T14:10:00Z");
     private static final ServiceRules RULES = ServiceRules.of("Countersign");
     private static final List<SigningIdentity> IDENTITIES = List.of(new SigningIdentity(
-            new Call("CU9QYB"), Instant.parse("2020-01-01T00:00:00Z"), Instant.parse("2027-01-01T00:00:00Z")));
+            new Call("CU9QYB"), Instant.parse("2020-01-01T00:00:00Z"), Instant.parse("2027-01-01T00:00:00Z"), null));
 
     @ParameterizedTest(name = "{0}={1}: {2}")
     @CsvSource({
@@ -45,6 +45,20 @@ class EligibilityTest {
         assertThat(Eligibility.check(contact(field, value), RULES, Choices.PLAIN, IDENTITIES, NOW)
                         .map(Eligibility.Hold::rule))
                 .isEqualTo(Optional.ofNullable(rule));
+    }
+
+    @Test
+    void anIdentityWhoseCertificateHasEndedSignsNothing() {
+        SigningIdentity good = IDENTITIES.get(0);
+        SigningIdentity ended =
+                new SigningIdentity(good.call(), good.validFrom(), good.validUntil(), NOW.minusSeconds(1));
+        assertThat(Eligibility.check(contact(), RULES, Choices.PLAIN, List.of(ended), NOW))
+                .hasValueSatisfying(hold -> {
+                    assertThat(hold.rule()).isEqualTo(Eligibility.Rule.IDENTITY_ENDED);
+                    assertThat(hold.sentence()).contains("CU9QYB", "ended on 2026-05-01");
+                });
+        assertThat(Eligibility.check(contact(), RULES, Choices.PLAIN, List.of(ended, good), NOW))
+                .isEmpty();
     }
 
     @ParameterizedTest(name = "{0} {1}={2}: {3}")

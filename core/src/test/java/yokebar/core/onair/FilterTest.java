@@ -79,6 +79,7 @@ class FilterTest {
                             "",
                             spot.snr(),
                             spot.cq(),
+                            null,
                             null),
                     spot.mode(),
                     spot.at());

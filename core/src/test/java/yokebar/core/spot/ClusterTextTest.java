@@ -31,7 +31,8 @@ class ClusterTextTest {
                         "loud, up 2",
                         null,
                         false,
-                        LocalTime.of(14, 7)));
+                        LocalTime.of(14, 7),
+                        null));
     }
 
     @Test
@@ -159,7 +160,8 @@ class ClusterTextTest {
                         "tnx",
                         null,
                         false,
-                        LocalTime.of(minute / 60, minute % 60)));
+                        LocalTime.of(minute / 60, minute % 60),
+                        null));
     }
 
     @ParameterizedTest(name = "{0} Hz, \"{1}\": {2}")

@@ -24,7 +24,15 @@ class HeardListTest {
 
     private static ClusterLine.Spot spot(String spotter, boolean automatic, long hertz, String call, String comment) {
         return new ClusterLine.Spot(
-                new Call(spotter), automatic, hertz, new Call(call), comment, automatic ? 12 : null, automatic, null);
+                new Call(spotter),
+                automatic,
+                hertz,
+                new Call(call),
+                comment,
+                automatic ? 12 : null,
+                automatic,
+                null,
+                null);
     }
 
     @Test

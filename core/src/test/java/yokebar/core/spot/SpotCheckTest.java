@@ -27,8 +27,7 @@ class SpotCheckTest {
     })
     void believesOnlyWhatCanBe(LocalTime now, LocalTime said, long hertz, SpotCheck.Fault fault, LocalTime at) {
         Instant when = Instant.parse("2026-05-02T00:00:00Z").plus(Duration.ofNanos(now.toNanoOfDay()));
-        ClusterLine.Spot spot =
-                new ClusterLine.Spot(new Call("OZ1QAB"), false, hertz, new Call("ZP5QXA"), "", null, false, said);
+        ClusterLine.Spot spot = spot(hertz, said, null);
         SpotCheck.Checked checked = SpotCheck.of(spot, when, Duration.ofMinutes(60));
         assertThat(checked.fault()).isEqualTo(fault);
         assertThat(checked.at().toString()).contains("T" + (at.getSecond() == 0 ? at + ":00" : at.toString()));
@@ -38,10 +37,23 @@ class SpotCheckTest {
     @ParameterizedTest
     @CsvSource({"2026-05-02, ", "2026-05-01, STALE", "2026-05-03, FUTURE"})
     void whereTheDayIsSaidItCounts(LocalDate on, SpotCheck.Fault fault) {
-        ClusterLine.Spot spot = new ClusterLine.Spot(
-                new Call("OZ1QAB"), false, 14_025_000, new Call("ZP5QXA"), "", null, false, LocalTime.of(14, 7), on);
+        ClusterLine.Spot spot = spot(14_025_000, LocalTime.of(14, 7), on);
         assertThat(SpotCheck.of(spot, Instant.parse("2026-05-02T14:30:00Z"), Duration.ofMinutes(60))
                         .fault())
                 .isEqualTo(fault);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"QRM, NO_STATION", "TEST, NO_STATION", "CQ/P, NO_STATION", "ZP5QXA, ", "EA8/OZ1QAB, ", "8A2QXX, "})
+    void aWordIsNoStation(String call, SpotCheck.Fault fault) {
+        ClusterLine.Spot spot = new ClusterLine.Spot(
+                new Call("OZ1QAB"), false, 14_025_000, new Call(call), "", null, false, LocalTime.of(14, 7), null);
+        assertThat(SpotCheck.of(spot, Instant.parse("2026-05-02T14:10:00Z"), Duration.ofMinutes(60))
+                        .fault())
+                .isEqualTo(fault);
+    }
+
+    private static ClusterLine.Spot spot(long hertz, LocalTime said, LocalDate on) {
+        return new ClusterLine.Spot(new Call("OZ1QAB"), false, hertz, new Call("ZP5QXA"), "", null, false, said, on);
     }
 }

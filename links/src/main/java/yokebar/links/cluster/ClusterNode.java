@@ -39,9 +39,6 @@ public final class ClusterNode extends KeptLink {
     private static final Duration QUESTION_AFTER = Duration.ofMillis(600);
 
     private static final Duration STEADY = Duration.ofSeconds(30);
-    /** Longer lines are cut, the rest of them thrown away. */
-    private static final int LONGEST_LINE = 1_000;
-
     private static final int MOST_NEGOTIATION = 10_000;
 
     private final NodeSetting setting;

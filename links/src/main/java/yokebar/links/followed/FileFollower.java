@@ -1,6 +1,7 @@
 package yokebar.links.followed;
 
 import java.io.IOException;
+import java.nio.channels.FileChannel;
 import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -9,6 +10,7 @@ import java.nio.file.attribute.BasicFileAttributes;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -40,6 +42,10 @@ public final class FileFollower extends KeptLink {
 
     private volatile FilePosition position;
     private @Nullable Stamp looked;
+    /** The file that was read last. Should another one get its name, what it got since is still read from here. */
+    private @Nullable FileChannel open;
+
+    private @Nullable Object openKey;
     private @Nullable Trouble known;
 
     /** Takes what was read. */
@@ -86,6 +92,14 @@ public final class FileFollower extends KeptLink {
 
     @Override
     protected void run() {
+        try {
+            follow();
+        } finally {
+            closeFile();
+        }
+    }
+
+    private void follow() {
         int failed = 0;
         while (!closed()) {
             try {
@@ -114,13 +128,65 @@ public final class FileFollower extends KeptLink {
     }
 
     private void look() throws IOException {
-        Stamp now = stamp();
+        Stamp now = stampOrEnd();
         if (now.equals(looked)) {
             return;
         }
+        if (open != null && !Objects.equals(now.key(), openKey)) {
+            endOldFile();
+        }
+        if (open == null) {
+            FileChannel fresh = FileRecords.open(file);
+            if (!Objects.equals(stamp().key(), now.key())) {
+                // It was replaced just now; the next look finds out by what.
+                fresh.close();
+                return;
+            }
+            open = fresh;
+            openKey = now.key();
+        }
+        readOn(open);
+        looked = now.settled() ? now : null;
+    }
+
+    /** A program that begins a new file has written to the old one until then. It stays open until all of it is stored. */
+    private void endOldFile() {
+        FileChannel old = open;
+        if (old != null) {
+            try {
+                readOn(old);
+            } catch (IOException e) {
+                LOG.warn("The end of what was {} before could not be read", file, e);
+            }
+            closeFile();
+        }
+    }
+
+    private Stamp stampOrEnd() throws IOException {
+        try {
+            return stamp();
+        } catch (NoSuchFileException e) {
+            endOldFile();
+            throw e;
+        }
+    }
+
+    private void closeFile() {
+        try {
+            if (open != null) {
+                open.close();
+            }
+        } catch (IOException e) {
+            LOG.debug("{} was not closed properly", file, e);
+        } finally {
+            open = null;
+        }
+    }
+
+    private void readOn(FileChannel channel) throws IOException {
         FileRecords read;
         do {
-            read = FileRecords.read(file, position, RECORDS_AT_ONCE);
+            read = FileRecords.read(channel, position, RECORDS_AT_ONCE);
             boolean fresh = !read.records().isEmpty();
             if (fresh || read.anew()) {
                 receiver.take(read);
@@ -137,7 +203,6 @@ public final class FileFollower extends KeptLink {
             }
             known = null;
         } while (read.more() && !closed());
-        looked = now.settled() ? now : null;
     }
 
     private Stamp stamp() throws IOException {

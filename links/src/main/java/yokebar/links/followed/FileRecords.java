@@ -58,6 +58,13 @@ public record FileRecords(
      * @throws IOException when the file cannot be read; {@link NotText} when it is of another kind
      */
     public static FileRecords read(Path file, FilePosition from, int most) throws IOException {
+        try (FileChannel channel = open(file)) {
+            return read(channel, from, most);
+        }
+    }
+
+    /** Opens a file to be read, now and later: also when its name belongs to another one by then. */
+    static FileChannel open(Path file) throws IOException {
         if (Files.isDirectory(file)) {
             throw new NotText("It is a folder, not a file.");
         }
@@ -65,16 +72,17 @@ public record FileRecords(
             // Opening a pipe would wait for somebody to write into it.
             throw new NotText("It is a device, a pipe or a socket, not a file.");
         }
-        try (FileChannel channel = FileChannel.open(file, StandardOpenOption.READ)) {
-            long size = channel.size();
-            boolean same =
-                    from.offset() <= size && checksum(channel, from.checkedFrom(), from.offset()) == from.checksum();
-            long start = same ? from.offset() : 0;
-            if (start == 0 && size > 0) {
-                refuseOtherThanText(channel);
-            }
-            return read(channel, start, size, most, !same);
+        return FileChannel.open(file, StandardOpenOption.READ);
+    }
+
+    static FileRecords read(FileChannel channel, FilePosition from, int most) throws IOException {
+        long size = channel.size();
+        boolean same = from.offset() <= size && checksum(channel, from.checkedFrom(), from.offset()) == from.checksum();
+        long start = same ? from.offset() : 0;
+        if (start == 0 && size > 0) {
+            refuseOtherThanText(channel);
         }
+        return read(channel, start, size, most, !same);
     }
 
     private static FileRecords read(FileChannel channel, long start, long size, int most, boolean anew)

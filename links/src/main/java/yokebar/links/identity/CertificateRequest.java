@@ -128,13 +128,13 @@ public final class CertificateRequest {
 
     private static boolean belongTogether(PrivateKey key, X509Certificate certificate) throws GeneralSecurityException {
         byte[] probe = "yokebar".getBytes(StandardCharsets.US_ASCII);
-        Signature signature = Signature.getInstance(ALGORITHM);
+        if (!certificate.getPublicKey().getAlgorithm().equals(key.getAlgorithm())) {
+            return false;
+        }
+        Signature signature = Signature.getInstance(SignedBatch.algorithm(key));
         signature.initSign(key);
         signature.update(probe);
         byte[] signed = signature.sign();
-        if (!certificate.getPublicKey().getAlgorithm().equals("EC")) {
-            return false;
-        }
         signature.initVerify(certificate);
         signature.update(probe);
         return signature.verify(signed);

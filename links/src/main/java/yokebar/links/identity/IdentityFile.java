@@ -50,7 +50,12 @@ public final class IdentityFile {
             for (String alias : Collections.list(store.aliases())) {
                 if (store.getKey(alias, passphrase) instanceof PrivateKey key
                         && store.getCertificate(alias) instanceof X509Certificate certificate) {
-                    return new SigningKey(identity(certificate), key, certificate);
+                    SigningKey opened = new SigningKey(identity(certificate), key, certificate);
+                    if (!CertificateRequest.signs(opened)) {
+                        throw new UnusableIdentity(
+                                "The key in the file is not the one of its certificate; export the whole identity again.");
+                    }
+                    return opened;
                 }
             }
             throw new UnusableIdentity("The file holds no private key with a certificate; export the whole identity.");
@@ -71,22 +76,29 @@ public final class IdentityFile {
         if (call == null) {
             throw new UnusableIdentity("The certificate is made out to \"" + name + "\", which cannot be a call.");
         }
+        Instant ends = certificate.getNotAfter().toInstant();
         byte[] extension = certificate.getExtensionValue(CONTACT_DATES);
         if (extension == null) {
-            return new SigningIdentity(
-                    call,
-                    certificate.getNotBefore().toInstant(),
-                    certificate.getNotAfter().toInstant());
+            return ordered(new SigningIdentity(call, certificate.getNotBefore().toInstant(), ends, ends));
         }
         try {
             String dates = ASN1UTF8String.getInstance(
                             ASN1OctetString.getInstance(extension).getOctets())
                     .getString();
-            String[] ends = dates.split("/", 2);
-            return new SigningIdentity(call, Instant.parse(ends[0]), Instant.parse(ends[1]));
+            String[] days = dates.split("/", 2);
+            return ordered(new SigningIdentity(call, Instant.parse(days[0]), Instant.parse(days[1]), ends));
         } catch (IllegalArgumentException | DateTimeException | ArrayIndexOutOfBoundsException e) {
             throw new UnusableIdentity("The certificate does not say which contacts it covers; ask for a new one.", e);
         }
+    }
+
+    private static SigningIdentity ordered(SigningIdentity identity) throws UnusableIdentity {
+        if (identity.validUntil().isBefore(identity.validFrom())) {
+            throw new UnusableIdentity("The certificate covers contacts from "
+                    + identity.validFrom().toString().substring(0, 10) + " until "
+                    + identity.validUntil().toString().substring(0, 10) + ", which is earlier; ask for a new one.");
+        }
+        return identity;
     }
 
     private static String commonName(X509Certificate certificate) {

@@ -2,6 +2,7 @@ package yokebar.links.identity;
 
 import java.io.IOException;
 import java.security.GeneralSecurityException;
+import java.security.PrivateKey;
 import java.util.List;
 import org.bouncycastle.cert.jcajce.JcaCertStore;
 import org.bouncycastle.cms.CMSException;
@@ -21,12 +22,13 @@ public final class SignedBatch {
 
     /** @throws GeneralSecurityException when the key cannot sign */
     public static byte[] sign(byte[] content, SigningKey key) throws GeneralSecurityException {
-        String algorithm = key.privateKey().getAlgorithm().equals("EC") ? "SHA256withECDSA" : "SHA256withRSA";
         try {
             CMSSignedDataGenerator generator = new CMSSignedDataGenerator();
             generator.addSignerInfoGenerator(
                     new JcaSignerInfoGeneratorBuilder(new JcaDigestCalculatorProviderBuilder().build())
-                            .build(new JcaContentSignerBuilder(algorithm).build(key.privateKey()), key.certificate()));
+                            .build(
+                                    new JcaContentSignerBuilder(algorithm(key.privateKey())).build(key.privateKey()),
+                                    key.certificate()));
             generator.addCertificates(new JcaCertStore(List.of(key.certificate())));
             return generator
                     .generate(new CMSProcessableByteArray(content), true)
@@ -34,5 +36,9 @@ public final class SignedBatch {
         } catch (OperatorCreationException | CMSException | IOException e) {
             throw new GeneralSecurityException("signing for " + key.identity().call() + " failed", e);
         }
+    }
+
+    static String algorithm(PrivateKey key) {
+        return key.getAlgorithm().equals("EC") ? "SHA256withECDSA" : "SHA256withRSA";
     }
 }

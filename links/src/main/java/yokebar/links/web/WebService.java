@@ -42,7 +42,7 @@ public final class WebService {
     /**
      * What is waited for.
      *
-     * @param answerWithin how long an answer may take
+     * @param answerWithin how long an answer may take, from the request to its last byte
      * @param mostBytes how long it may be; a longer one is not read to its end
      */
     public record Limits(Duration answerWithin, int mostBytes) {}
@@ -94,14 +94,16 @@ public final class WebService {
         int status;
         byte[] body;
         try {
+            long asked = System.nanoTime();
             HttpResponse<InputStream> response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
             for (int waits = 0; waits < MOST_WAITS && patience(response) > 0; waits++) {
                 response.body().close();
                 Thread.sleep(patience(response));
+                asked = System.nanoTime();
                 response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
             }
             status = response.statusCode();
-            try (TimedBody in = new TimedBody(response.body(), limits.answerWithin())) {
+            try (TimedBody in = new TimedBody(response.body(), restOf(limits.answerWithin(), asked))) {
                 body = in.read(limits.mostBytes() + 1);
             }
         } catch (HttpTimeoutException e) {
@@ -124,6 +126,11 @@ public final class WebService {
             throw unreachable("answers too much", "sent more than " + limits.mostBytes() + " bytes", null);
         }
         return new Answer(status, body);
+    }
+
+    private static Duration restOf(Duration all, long sinceNanos) {
+        Duration rest = all.minusNanos(System.nanoTime() - sinceNanos);
+        return rest.isNegative() ? Duration.ZERO : rest;
     }
 
     /** How long an overloaded service asks to wait, ms; 0 when it does not, or asks for more than a moment. */

@@ -96,6 +96,29 @@ class FileFollowerTest {
         assertThat(position.offset()).isLessThanOrEqualTo(text.length).isGreaterThan(text.length - 2);
     }
 
+    /** A program that begins a new file each day writes to the old one until then: all within one look. */
+    @Test
+    void aFileThatIsRenamedAndBegunAnewLosesNothing() throws Exception {
+        Path file = folder.resolve("log.adi");
+        append(file, HEADER + record(1));
+        try (FileFollower follower = follow(file, FilePosition.START)) {
+            awaitTaken(1);
+            for (int day = 1; day <= 3; day++) {
+                append(file, record(10 * day));
+                Files.move(file, folder.resolve("log-" + day + ".adi"));
+                append(file, HEADER + record(10 * day + 1));
+                awaitTaken(1 + 2 * day);
+            }
+            full = true;
+            append(file, record(40));
+            Files.move(file, folder.resolve("log-4.adi"));
+            await("trouble", () -> follower.status().state() == LinkState.TROUBLE);
+            append(file, HEADER + record(41));
+            full = false;
+            awaitTaken(9);
+        }
+    }
+
     @ParameterizedTest(name = "seed {0}")
     @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8})
     void whateverIsDoneToTheFileEveryRecordThatStaysIsRead(long seed) throws Exception {

@@ -3,6 +3,7 @@ package yokebar.links.identity;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.math.BigInteger;
 import java.nio.charset.StandardCharsets;
@@ -64,6 +65,7 @@ class IdentityFileTest {
         assertThat(signer.verify(new JcaSimpleSignerInfoVerifierBuilder().build(key.certificate())))
                 .isTrue();
         assertThat((byte[]) signed.getSignedContent().getContent()).isEqualTo(content);
+        assertThat(CertificateRequest.signs(key)).isTrue();
     }
 
     @Test
@@ -78,6 +80,11 @@ class IdentityFileTest {
                 .hasMessageContaining("Somebody Else");
         assertThatThrownBy(() -> IdentityFile.open(file("EC", "CN=CU9QYB", "sometime"), "lamp".toCharArray()))
                 .hasMessageContaining("which contacts it covers");
+        assertThatThrownBy(() -> IdentityFile.open(
+                        file("EC", "CN=CU9QYB", "2026-05-07T00:00:00Z/2026-05-01T00:00:00Z"), "lamp".toCharArray()))
+                .hasMessageContaining("from 2026-05-07 until 2026-05-01, which is earlier");
+        assertThatThrownBy(() -> IdentityFile.open(anothersKey(), "lamp".toCharArray()))
+                .hasMessageContaining("not the one of its certificate");
         assertThatThrownBy(() -> IdentityFile.open(emptyFile(), "lamp".toCharArray()))
                 .hasMessageContaining("no private key");
     }
@@ -105,6 +112,17 @@ class IdentityFileTest {
         store.load(null, null);
         store.setKeyEntry("id", pair.getPrivate(), "lamp".toCharArray(), new Certificate[] {certificate});
         return bytes(store);
+    }
+
+    private static byte[] anothersKey() throws Exception {
+        KeyStore store = KeyStore.getInstance("PKCS12");
+        store.load(new ByteArrayInputStream(file("EC", "CN=CU9QYB", WEEK)), "lamp".toCharArray());
+        KeyPairGenerator generator = KeyPairGenerator.getInstance("EC");
+        KeyStore other = KeyStore.getInstance("PKCS12");
+        other.load(null, null);
+        other.setKeyEntry(
+                "id", generator.generateKeyPair().getPrivate(), "lamp".toCharArray(), store.getCertificateChain("id"));
+        return bytes(other);
     }
 
     private static byte[] emptyFile() throws Exception {

@@ -40,7 +40,7 @@ public final class Authority {
             new ASN1ObjectIdentifier("2.25.204837166215734920385114722901165");
     private static final char[] FILE_PASSPHRASE = "stand-in".toCharArray();
     private static final SecureRandom RANDOM = new SecureRandom();
-    private static final X500Name NAME = new X500Name("CN=Countersign stand-in authority,O=Countersign");
+    private static final String NAME = "CN=Countersign stand-in authority,O=Countersign";
 
     private final PrivateKey key;
     private final X509Certificate certificate;
@@ -53,6 +53,11 @@ public final class Authority {
 
     /** Reads the authority kept in the folder, or makes one and keeps it there, with its certificate beside it as PEM. */
     public static Authority keptIn(Path folder) throws IOException, GeneralSecurityException {
+        return keptIn(folder, NAME);
+    }
+
+    /** @param name of a new authority, RFC 4514 */
+    public static Authority keptIn(Path folder, String name) throws IOException, GeneralSecurityException {
         Path file = folder.resolve("authority.p12");
         KeyStore store = KeyStore.getInstance("PKCS12");
         if (Files.exists(file)) {
@@ -62,7 +67,7 @@ public final class Authority {
         } else {
             KeyPair pair = newKeyPair();
             store.load(null, null);
-            store.setKeyEntry("authority", pair.getPrivate(), FILE_PASSPHRASE, new Certificate[] {root(pair)});
+            store.setKeyEntry("authority", pair.getPrivate(), FILE_PASSPHRASE, new Certificate[] {root(pair, name)});
             Files.createDirectories(folder);
             try (OutputStream out = Files.newOutputStream(file)) {
                 store.store(out, FILE_PASSPHRASE);
@@ -99,13 +104,14 @@ public final class Authority {
      */
     public byte[] issue(String call, Instant contactsFrom, Instant contactsUntil, String passphrase)
             throws GeneralSecurityException, IOException {
+        return issue(call, contactsFrom, contactsUntil, Instant.now().plus(3 * 365, ChronoUnit.DAYS), passphrase);
+    }
+
+    /** @param until when the certificate itself ends */
+    public byte[] issue(String call, Instant contactsFrom, Instant contactsUntil, Instant until, String passphrase)
+            throws GeneralSecurityException, IOException {
         KeyPair pair = newKeyPair();
-        X509Certificate issued = certify(
-                call,
-                pair.getPublic(),
-                contactsFrom,
-                contactsUntil,
-                Instant.now().plus(3 * 365, ChronoUnit.DAYS));
+        X509Certificate issued = certify(call, pair.getPublic(), contactsFrom, contactsUntil, until);
         KeyStore store = KeyStore.getInstance("PKCS12");
         store.load(null, null);
         store.setKeyEntry(call, pair.getPrivate(), passphrase.toCharArray(), new Certificate[] {issued, certificate});
@@ -123,7 +129,7 @@ public final class Authority {
             String call, PublicKey publicKey, Instant contactsFrom, Instant contactsUntil, Instant until)
             throws GeneralSecurityException, IOException {
         X509v3CertificateBuilder builder = new JcaX509v3CertificateBuilder(
-                NAME,
+                X500Name.getInstance(certificate.getSubjectX500Principal().getEncoded()),
                 new BigInteger(120, RANDOM),
                 Date.from(min(Instant.now(), until).minus(1, ChronoUnit.HOURS)),
                 Date.from(until),
@@ -143,14 +149,14 @@ public final class Authority {
         return one.isBefore(other) ? one : other;
     }
 
-    private static X509Certificate root(KeyPair pair) throws GeneralSecurityException, IOException {
+    private static X509Certificate root(KeyPair pair, String name) throws GeneralSecurityException, IOException {
         Instant now = Instant.now();
         X509v3CertificateBuilder builder = new JcaX509v3CertificateBuilder(
-                NAME,
+                new X500Name(name),
                 BigInteger.ONE,
                 Date.from(now.minus(1, ChronoUnit.DAYS)),
                 Date.from(now.plus(20 * 365, ChronoUnit.DAYS)),
-                NAME,
+                new X500Name(name),
                 pair.getPublic());
         builder.addExtension(Extension.basicConstraints, true, new BasicConstraints(true));
         return sign(builder, pair.getPrivate());
