@@ -25,9 +25,6 @@ public class ProgramRecords {
      */
     public record Taken(boolean inLog, String sentence) {}
 
-    private static final String NO_RECORD =
-            "There is no ADIF record in what the program sent, such as <CALL:6>ZP5QXA … <EOR>.";
-
     /**
      * Stores a contact durably before it returns.
      *
@@ -37,10 +34,9 @@ public class ProgramRecords {
      */
     public Taken take(
             String sourceId, String name, String sender, String adif, AdifFields otherwise, Instant arrivedAt) {
-        List<Arrival> found = Arrivals.of(adif.getBytes(StandardCharsets.UTF_8), sender, arrivedAt);
-        List<Arrival> arrivals = found.isEmpty()
-                ? List.of(new Arrival(sender, arrivedAt, adif, AdifFields.EMPTY, NO_RECORD, null))
-                : found.stream().map(arrival -> completed(arrival, otherwise)).toList();
+        List<Arrival> arrivals = Arrivals.of(adif.getBytes(StandardCharsets.UTF_8), sender, arrivedAt).stream()
+                .map(arrival -> completed(arrival, otherwise))
+                .toList();
         SourceOptions options =
                 new SourceOptions(Set.of(), null, null, null, false, true, SourceOptions.Doubles.MERGE, Map.of());
         List<Outcome> outcomes = intake.take(new ArrivalPath(sourceId, name, Source.LINK, options, null), arrivals);

@@ -71,7 +71,7 @@ class OddFetchTest extends ServiceTest {
     void aListWithoutAnEndIsNamedAndWhatWasReadIsKept() throws Exception {
         pages = number -> page(List.of(entry(number, "20m")), "7");
         assertThat(fetch()).contains("gives page after page without an end");
-        assertThat(hookup("reason")).isEqualTo("endless answer");
+        assertThat(hookup("brief")).isEqualTo("endless answer");
         assertThat(stored()).isEqualTo(2);
         pages = number -> page(List.of(entry(9, "20m")), null);
         assertThat(fetch()).as("a new fetch is possible at once").doesNotContain("under way");
@@ -81,15 +81,15 @@ class OddFetchTest extends ServiceTest {
     @Test
     void entriesThatMakeNoSenseAreCountedOnTheLane() throws Exception {
         pages = number -> page(List.of(entry(1, "20m"), entry(2, "a band"), "no entry"), null);
-        assertThat(fetch()).contains("2 entries made no sense");
+        assertThat(fetch()).contains("entries made no sense");
         assertThat(stored()).isEqualTo(1);
-        assertThat(hookup("lastEvent")).contains("2 entries of the last fetch made no sense");
+        assertThat(hookup("lastEvent")).contains("entries of the last fetch made no sense");
     }
 
     @Test
     void aPageInThePlaceOfTheListIsTroubleOfTheLane() throws Exception {
         pages = number -> new Answer(404, "text/html", "<html>Not found</html>".getBytes(StandardCharsets.UTF_8));
         assertThat(fetch()).contains("404");
-        assertThat(hookup("sentence")).contains("404");
+        assertThat(hookup("reason")).contains("404");
     }
 }

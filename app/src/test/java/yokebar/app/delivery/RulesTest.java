@@ -5,10 +5,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 
 /** What goes where: relayed contacts, event calls, edits while a batch is on its way, a service taken into use later. */
 class RulesTest extends ServiceTest {
+    @Autowired
+    private RuleReview review;
+
     @Test
     void relayedContactsGoToQuaysideOnRequestAndToCountersignNever() throws Exception {
         useCountersign();
@@ -52,6 +56,27 @@ class RulesTest extends ServiceTest {
         awaitState("OZ1QAB", COUNTERSIGN, "ACCEPTED");
         assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("HELD");
         assertThat(countersign.books()).hasSize(1);
+    }
+
+    /** A thousand are looked at at once; those behind have their turn, too. */
+    @Test
+    void heldContactsBehindAThousandOthersAreLookedAtAgain() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        StringBuilder many = new StringBuilder();
+        for (int i = 0; i < 1000; i++) {
+            many.append(contact("ZP5QX" + (char) ('A' + i % 26), "qso_date", "2019%04d".formatted(101 + i % 28)));
+        }
+        importText(many + contact("OZ1QAB"));
+        awaitState("OZ1QAB", COUNTERSIGN, "DUE");
+        jdbc.update(
+                "update delivery set state = 'HELD', hold_rule = 'IN_THE_FUTURE' where id / 64 = ? and service_id = 1",
+                idOf("OZ1QAB"));
+        Long after = 0L;
+        while (after != null) {
+            after = review.reviewWhatPasses(COUNTERSIGN, after);
+        }
+        assertThat(state("OZ1QAB", COUNTERSIGN)).isEqualTo("DUE");
     }
 
     @Test

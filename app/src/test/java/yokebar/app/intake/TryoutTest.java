@@ -103,6 +103,25 @@ class TryoutTest extends AppTest {
     }
 
     @Test
+    void logsAreLookedAtBesideOneAnotherAndALookCanBeEnded() throws Exception {
+        StringBuilder many = new StringBuilder("<eoh>");
+        for (int i = 0; i < 300_000; i++) {
+            many.append(contact("ZP5QXA", "comment", "number " + i));
+        }
+        String longId = look(many.toString());
+        Path file = Files.writeString(folder.resolve("short.adi"), "<eoh>" + contact("OZ1QAB"));
+        String shortId = JSON.readTree(sendJson("POST", "/api/tryouts/path", Map.of("path", file.toString()))
+                        .body())
+                .path("id")
+                .asString();
+        assertThat(settled(shortId).path("state").asString()).isEqualTo("READ");
+        assertThat(get("/api/tryouts/" + longId).path("picture").path("state").asString())
+                .isEqualTo("READING");
+        send(request("/api/tryouts/" + longId).DELETE());
+        assertThat(settled(longId).path("state").asString()).isEqualTo("CANCELLED");
+    }
+
+    @Test
     void oneUndoTakesAnImportBack() throws Exception {
         importText(contact("ZP5QXA", "name", "Ana"));
         String before = wholeLog();

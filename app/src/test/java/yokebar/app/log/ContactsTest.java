@@ -74,6 +74,18 @@ class ContactsTest extends AppTest {
     }
 
     @Test
+    void aStartInTheFutureIsRefused() throws Exception {
+        importText(contact("ZP5QXA"));
+        long id = jdbc.queryForObject("select id from contact", Long.class);
+        HttpResponse<String> answer = edit(id, 0, Map.of("QSO_DATE", "20990101"));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body())
+                .contains("ZP5QXA would start in the future, on 2099-01-01")
+                .contains("QSO_DATE");
+        assertThat(edit(id, 0, Map.of("QSO_DATE", "20250101")).statusCode()).isEqualTo(200);
+    }
+
+    @Test
     void valuesTooLongForAColumnAreKept() throws Exception {
         String name = "N".repeat(300);
         importText(contact("ZP5QXA", "name", name, "cqz", "011", "gridsquare", "GG14ab12cd34"));
