@@ -62,6 +62,8 @@
       return;
     }
     if (event.key === 'Escape' && app.drawer) {
+      // Else the same key would close what is asked before the drawer goes.
+      event.preventDefault();
       app.close();
       return;
     }
@@ -182,11 +184,26 @@
     min-height: 0;
   }
 
+  /* Where it is narrow the rail lies below, and what opens at the side covers the view. */
+  @media (max-width: 700px) {
+    .body {
+      flex-direction: column-reverse;
+    }
+
+    .body > :global(.drawer) {
+      position: fixed;
+      inset: var(--yb-yoke-height) 0 0;
+      z-index: 10;
+      width: auto;
+    }
+  }
+
   main {
     display: flex;
     flex-direction: column;
     flex: 1;
     min-width: 0;
+    min-height: 0;
   }
 
   .place {

@@ -56,7 +56,7 @@
 
     .right {
       display: grid;
-      grid-template-columns: repeat(auto-fit, minmax(340px, 1fr));
+      grid-template-columns: repeat(auto-fit, minmax(min(340px, 100%), 1fr));
       order: -1;
       padding-left: 0;
       border-left: 0;

@@ -114,6 +114,41 @@
     margin-top: auto;
   }
 
+  @media (max-width: 700px) {
+    .rail {
+      flex-direction: row;
+      width: auto;
+      padding: 0;
+      border-top: 1px solid var(--yb-line);
+      border-right: 0;
+    }
+
+    a,
+    button {
+      flex: 1;
+      min-width: 0;
+      height: 44px;
+      border-left: 0;
+      border-top: 3px solid transparent;
+    }
+
+    a.here {
+      border-top-color: var(--yb-accent);
+    }
+
+    button.here {
+      margin-top: 0;
+    }
+
+    a span,
+    button span {
+      position: absolute;
+      width: 1px;
+      height: 1px;
+      clip-path: inset(50%);
+    }
+  }
+
   button span {
     max-width: 100%;
     overflow: hidden;

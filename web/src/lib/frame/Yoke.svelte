@@ -292,6 +292,26 @@
     }
   }
 
+  @media (max-width: 480px) {
+    .yoke {
+      justify-content: space-between;
+      padding: 0 4px;
+    }
+
+    .track {
+      display: none;
+    }
+
+    .hub {
+      padding: 0 6px;
+    }
+
+    .others {
+      padding: 0 2px;
+      font-size: 11px;
+    }
+  }
+
   .divide {
     width: 1px;
     height: 20px;

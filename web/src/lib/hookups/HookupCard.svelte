@@ -35,13 +35,13 @@
 
 <article class="card" class:plain class:in-trouble={hookup.state === 'TROUBLE'} aria-label={hookup.name}>
   <header>
-    <div>
+    <div class="who">
       {#if !plain}<h3>{hookup.name}</h3>{/if}
-      <p class="muted mono where">{hookup.where}</p>
+      <p class="muted mono where" title={hookup.where}>{hookup.where}</p>
     </div>
     <div class="state">
       <Notch state={hookup.state} />
-      <span>{STATE_WORDS[hookup.state]}</span>
+      <span>{hookup.complete ? STATE_WORDS[hookup.state] : 'not set up'}</span>
     </div>
   </header>
   {#if hookup.state === 'TROUBLE' || hookup.reason}
@@ -55,37 +55,60 @@
   {/if}
   <dl>
     {#if hookup.kind !== 'DEVICE' && hookup.kind !== 'CLOCK' && hookup.kind !== 'COPY'}
-      <dt>Last minute</dt>
-      <dd>{grouped(hookup.lastMinute)} {unit}</dd>
+      <div class="fact">
+        <dt>Last minute</dt>
+        <dd>{grouped(hookup.lastMinute)} {unit}</dd>
+      </div>
     {/if}
-    <dt>Last data</dt>
-    <dd>
-      {#if hookup.lastData}
-        <span title={localTime(hookup.lastData)}
-          ><span class="mono">{utcSecond(hookup.lastData)}</span> UTC, {ago(hookup.lastData, clock.now)}</span
-        >
-      {:else}
-        nothing since Yokebar started
-      {/if}
-    </dd>
-    {#if details}{@render details()}{/if}
+    <div class="fact">
+      <dt>Last data</dt>
+      <dd>
+        {#if hookup.lastData}
+          <span title={localTime(hookup.lastData)}
+            ><span class="mono">{utcSecond(hookup.lastData)}</span> UTC, {ago(
+              hookup.lastData,
+              clock.now,
+            )}</span
+          >
+        {:else}
+          none since the start
+        {/if}
+      </dd>
+    </div>
+    {#if details}<div class="details">{@render details()}</div>{/if}
     {#if hookup.lastEvent}
-      <dt>Last event</dt>
-      <dd>{hookup.lastEvent}</dd>
+      <div class="fact event">
+        <dt>Last event</dt>
+        <dd title={hookup.lastEvent}>{hookup.lastEvent}</dd>
+      </div>
     {/if}
   </dl>
   <footer>
-    <Button kind="tertiary" size="small" disabled={busy} on:click={() => store.test(hookup.id)}>Test</Button>
-    {#if hookup.state === 'OFF'}
-      <Button kind="ghost" size="small" disabled={busy} on:click={() => store.setConnected(hookup.id, true)}>
-        Connect
-      </Button>
-    {:else}
-      <Button kind="ghost" size="small" disabled={busy} on:click={() => store.setConnected(hookup.id, false)}>
-        Disconnect
-      </Button>
+    {#if hookup.complete}
+      <Button kind="ghost" size="small" disabled={busy} on:click={() => store.test(hookup.id)}>Test</Button>
+      {#if hookup.state === 'OFF'}
+        <Button
+          kind="ghost"
+          size="small"
+          disabled={busy}
+          on:click={() => store.setConnected(hookup.id, true)}
+        >
+          Connect
+        </Button>
+      {:else}
+        <Button
+          kind="ghost"
+          size="small"
+          disabled={busy}
+          on:click={() => store.setConnected(hookup.id, false)}
+        >
+          Disconnect
+        </Button>
+      {/if}
     {/if}
-    {#if onsetup}<Button kind="ghost" size="small" on:click={onsetup}>Set up</Button>{/if}
+    {#if onsetup}<Button kind={hookup.complete ? 'ghost' : 'tertiary'} size="small" on:click={onsetup}
+        >Set up</Button
+      >{/if}
     {#if busy}<InlineLoading description="One moment…" />{/if}
   </footer>
   {#if proof}
@@ -98,7 +121,7 @@
 
 <style>
   .card {
-    padding: 16px;
+    padding: 10px 14px 6px;
     border: 1px solid var(--yb-line);
     border-radius: 4px;
     background: var(--yb-panel);
@@ -119,53 +142,93 @@
     gap: 16px;
   }
 
+  .who {
+    display: flex;
+    align-items: baseline;
+    gap: 12px;
+    min-width: 0;
+  }
+
   h3 {
-    font-size: 16px;
+    flex: none;
+    font-size: 15px;
     font-weight: 600;
     line-height: 24px;
+    white-space: nowrap;
   }
 
   .where {
-    font-size: 13px;
+    min-width: 0;
+    overflow: hidden;
+    font-size: 12px;
+    text-overflow: ellipsis;
+    white-space: nowrap;
   }
 
   .state {
     display: flex;
+    flex: none;
     align-items: center;
     gap: 8px;
     height: 24px;
   }
 
   .fault {
-    margin-top: 12px;
+    margin: 6px 0;
   }
 
   dl {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 20px;
+    margin: 2px 0 0;
+    font-size: 13px;
+  }
+
+  .fact {
+    display: flex;
+    gap: 6px;
+    min-width: 0;
+  }
+
+  .details {
     display: grid;
-    grid-template-columns: 88px 1fr;
-    gap: 4px 12px;
-    margin: 16px 0;
+    grid-template-columns: auto minmax(0, 1fr);
+    gap: 0 12px;
+    width: 100%;
   }
 
   dt {
+    flex: none;
     color: var(--yb-ink-2);
   }
 
   dd {
+    min-width: 0;
     margin: 0;
-    overflow-wrap: anywhere;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+
+  .event {
+    width: 100%;
+  }
+
+  .event dd {
+    white-space: nowrap;
   }
 
   footer {
     display: flex;
     align-items: center;
-    gap: 8px;
+    gap: 4px;
+    margin-left: -14px;
   }
 
   .proof {
     display: flex;
     gap: 8px;
     align-items: flex-start;
-    margin-top: 12px;
+    margin: 6px 0;
   }
 </style>

@@ -122,6 +122,11 @@
 </Drawer>
 
 <style>
+  p a {
+    display: inline-block;
+    line-height: 24px;
+  }
+
   .find {
     margin-top: 16px;
   }

@@ -1,17 +1,17 @@
 <script lang="ts">
+  import type { Hookup } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
   import { counted, grouped } from '../shared/format';
-  import { Button } from 'carbon-components-svelte';
-  import { Add } from 'carbon-icons-svelte';
   import RadioSharing from '../radio/RadioSharing.svelte';
   import RadioForm from '../radio/RadioForm.svelte';
   import FeedForm from '../feed/FeedForm.svelte';
   import RotorForm from '../rotor/RotorForm.svelte';
+  import AddHookup from './AddHookup.svelte';
   import HookupCard from './HookupCard.svelte';
 
   let { app }: { app: AppState } = $props();
 
-  /** What is being set up: the id of a coupling, or a new one. */
+  /** The id of the coupling that is being set up. */
   let setUp = $state('');
 
   const arriving = $derived(
@@ -21,6 +21,27 @@
     ),
   );
   const leaving = $derived(app.hookups.services.reduce((sum, h) => sum + h.lastMinute, 0));
+
+  /** They feed nothing and take nothing, but everything depends on them. */
+  const beside = $derived([app.hookups.clock, app.hookups.secondCopy].filter((h) => h !== undefined));
+
+  const rank = (hookup: Hookup) => (hookup.state === 'TROUBLE' ? 0 : 1);
+  /** Those in trouble first, the others in their order. */
+  const sorted = (hookups: readonly Hookup[]) => [...hookups].sort((a, b) => rank(a) - rank(b));
+
+  /** Where something is set up that is not set up here. */
+  const PLACES: Partial<Record<Hookup['kind'], string>> = {
+    CALLBOOK: '#/station/callbook',
+    CLOCK: '#/station/clocks',
+    COPY: '#/station/safety',
+    PROGRAM: '#/intake/sources',
+  };
+
+  function setUpOf(hookup: Hookup, here: boolean): () => void {
+    const lane = app.lanes.all.find((l) => l.hookup?.id === hookup.id);
+    const place = lane ? `#/services?lane=${lane.id}` : (PLACES[hookup.kind] ?? '#/services');
+    return () => (here ? (setUp = hookup.id) : (location.hash = place));
+  }
 </script>
 
 <section class="view" aria-label="Hookups">
@@ -33,62 +54,41 @@
   {#if app.hookups.problem}
     <p class="trouble" role="alert">{app.hookups.problem}</p>
   {/if}
+  <AddHookup {app} />
   <div class="room">
     <div class="sheet">
       <div class="side">
         <h2>Sources</h2>
-        {#each app.hookups.sources as hookup (hookup.id)}
-          {@const radio = app.radios.all.find((r) => r.hookup === hookup.id)}
-          {@const rotor = app.rotors.all.find((r) => r.hookup === hookup.id)}
-          {@const feed = app.feeds.all.find((f) => f.hookup === hookup.id)}
-          {#if radio && setUp === hookup.id}
-            <RadioForm
-              radios={app.radios}
-              rotors={app.rotors.all}
-              search={app.search}
-              {radio}
-              onclose={() => (setUp = '')}
-            />
-          {:else if rotor && setUp === hookup.id}
-            <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (setUp = '')} />
-          {:else if feed && setUp === hookup.id}
-            <FeedForm feeds={app.feeds} {feed} onclose={() => (setUp = '')} />
-          {:else}
+        <div class="cards">
+          {#each sorted(app.hookups.sources) as hookup (hookup.id)}
+            {@const radio = app.radios.all.find((r) => r.hookup === hookup.id)}
+            {@const rotor = app.rotors.all.find((r) => r.hookup === hookup.id)}
+            {@const feed = app.feeds.all.find((f) => f.hookup === hookup.id)}
             <div class="wired right">
-              <HookupCard
-                {hookup}
-                store={app.hookups}
-                onsetup={radio || rotor || feed ? () => (setUp = hookup.id) : undefined}
-              >
-                {#snippet details()}{#if radio}<RadioSharing {radio} radios={app.radios} />{/if}{/snippet}
-              </HookupCard>
+              {#if radio && setUp === hookup.id}
+                <RadioForm
+                  radios={app.radios}
+                  rotors={app.rotors.all}
+                  search={app.search}
+                  {radio}
+                  onclose={() => (setUp = '')}
+                />
+              {:else if rotor && setUp === hookup.id}
+                <RotorForm rotors={app.rotors} search={app.search} {rotor} onclose={() => (setUp = '')} />
+              {:else if feed && setUp === hookup.id}
+                <FeedForm feeds={app.feeds} {feed} onclose={() => (setUp = '')} />
+              {:else}
+                <HookupCard
+                  {hookup}
+                  store={app.hookups}
+                  onsetup={setUpOf(hookup, radio !== undefined || rotor !== undefined || feed !== undefined)}
+                >
+                  {#snippet details()}{#if radio}<RadioSharing {radio} radios={app.radios} />{/if}{/snippet}
+                </HookupCard>
+              {/if}
             </div>
-          {/if}
-        {/each}
-        {#if setUp === 'new-radio'}
-          <RadioForm
-            radios={app.radios}
-            rotors={app.rotors.all}
-            search={app.search}
-            onclose={() => (setUp = '')}
-          />
-        {:else if setUp === 'new-rotor'}
-          <RotorForm rotors={app.rotors} search={app.search} onclose={() => (setUp = '')} />
-        {:else if setUp === 'new-feed'}
-          <FeedForm feeds={app.feeds} ownCall={app.station.view?.ownCall} onclose={() => (setUp = '')} />
-        {:else}
-          <div class="add">
-            <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-radio')}
-              >Radio</Button
-            >
-            <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-rotor')}
-              >Rotator</Button
-            >
-            <Button kind="tertiary" size="small" icon={Add} on:click={() => (setUp = 'new-feed')}
-              >Cluster or skimmer</Button
-            >
-          </div>
-        {/if}
+          {/each}
+        </div>
       </div>
       <a class="log" href="#/log">
         <span class="muted">Log</span>
@@ -99,46 +99,42 @@
       </a>
       <div class="side">
         <h2>Services</h2>
-        {#each app.hookups.services as hookup (hookup.id)}
-          <div class="wired left"><HookupCard {hookup} store={app.hookups} /></div>
-        {/each}
-        {#if app.hookups.clock}
+        <div class="cards">
+          {#each sorted(app.hookups.services) as hookup (hookup.id)}
+            <div class="wired left">
+              <HookupCard {hookup} store={app.hookups} onsetup={setUpOf(hookup, false)} />
+            </div>
+          {/each}
+        </div>
+        {#if beside.length > 0}
           <h2>Beside it all</h2>
-          <HookupCard hookup={app.hookups.clock} store={app.hookups} />
+          <div class="cards">
+            {#each beside as hookup (hookup.id)}
+              <HookupCard {hookup} store={app.hookups} onsetup={setUpOf(hookup, false)} />
+            {/each}
+          </div>
         {/if}
       </div>
     </div>
   </div>
-  <p class="muted below">
-    Files, ports and programs are set up under <a href="#/intake/sources">Intake</a>, and every record they
-    brought is listed there with what was decided about it.
-  </p>
 </section>
 
 <style>
-  .below {
-    margin-top: 24px;
-  }
-
   .room {
     container-type: inline-size;
   }
 
   .sheet {
     display: grid;
-    grid-template-columns: minmax(320px, 1fr) 176px minmax(320px, 1fr);
-    column-gap: 64px;
+    grid-template-columns: minmax(300px, 1fr) 152px minmax(300px, 1fr);
+    column-gap: 48px;
     align-items: start;
   }
 
-  .side {
+  .side,
+  .cards {
     display: flex;
     flex-direction: column;
-    gap: 16px;
-  }
-
-  .add {
-    display: flex;
     gap: 8px;
   }
 
@@ -146,13 +142,17 @@
     position: relative;
   }
 
-  /* The wire from the card to the log. */
+  /* The wire from a card; the first goes on to the log. */
   .wired::after {
     content: '';
     position: absolute;
-    top: 40px;
-    width: 64px;
+    top: 24px;
+    width: 24px;
     border-top: 2px solid var(--yb-line-strong);
+  }
+
+  .wired:first-child::after {
+    width: 48px;
   }
 
   .right::after {
@@ -163,36 +163,34 @@
     right: 100%;
   }
 
-  .wired:not(:first-of-type)::after {
-    width: 32px;
-  }
-
   /* From one wire down to the next. */
-  .wired:has(~ .wired)::before {
+  .wired:not(:last-child)::before {
     content: '';
     position: absolute;
-    top: 40px;
-    bottom: -56px;
+    top: 24px;
+    bottom: -32px;
     border-left: 2px solid var(--yb-line-strong);
   }
 
   .right::before {
-    left: calc(100% + 32px);
+    left: calc(100% + 24px);
   }
 
   .left::before {
-    right: calc(100% + 32px);
+    right: calc(100% + 24px);
   }
 
+  /* As high as the first wires. */
   .log {
     display: flex;
     flex-direction: column;
     align-items: center;
-    margin-top: 40px;
-    padding: 16px;
+    margin-top: 32px;
+    padding: 8px 16px 16px;
     border: 2px solid var(--yb-line-strong);
     border-radius: 20px;
     color: inherit;
+    text-align: center;
     text-decoration: none;
   }
 
@@ -207,13 +205,13 @@
   }
 
   /* Beside an open drawer, or in a narrow window, one below the other. */
-  @container (max-width: 940px) {
+  @container (max-width: 860px) {
     .sheet {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
       row-gap: 24px;
     }
 
-    .wired:has(~ .wired)::before,
+    .wired::before,
     .wired::after {
       display: none;
     }

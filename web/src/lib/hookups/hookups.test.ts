@@ -12,6 +12,7 @@ const hookup = (id: string, more: Partial<Hookup> = {}): Hookup => ({
   since: '2026-05-01T12:00:00Z',
   attempt: 0,
   lastMinute: 0,
+  complete: true,
   ...more,
 });
 

@@ -148,7 +148,8 @@
 
   .filters {
     display: grid;
-    grid-template-columns: 160px 160px 240px 140px;
+    grid-template-columns: repeat(auto-fill, minmax(160px, 1fr));
+    max-width: 760px;
     gap: 12px;
     margin-bottom: 12px;
   }

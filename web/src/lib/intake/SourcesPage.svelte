@@ -106,6 +106,7 @@
 <style>
   .add {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
     gap: 12px;
     margin-bottom: 16px;

@@ -74,7 +74,7 @@
 
   .ask {
     display: grid;
-    grid-template-columns: 160px 280px auto;
+    grid-template-columns: repeat(auto-fill, minmax(160px, 240px));
     gap: 12px;
     align-items: end;
     justify-content: start;

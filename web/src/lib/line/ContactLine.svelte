@@ -249,6 +249,16 @@
     column-gap: 24px;
   }
 
+  @media (max-width: 700px) {
+    .line {
+      padding: 4px 12px 6px;
+    }
+
+    .typed {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
+
   .entry {
     position: relative;
     font-size: 20px;

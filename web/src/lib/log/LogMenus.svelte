@@ -2,6 +2,7 @@
   import { Button, Checkbox, TextInput } from 'carbon-components-svelte';
   import { api, got, Problem, type LogViewSaved } from '../api/client';
   import type { AppState } from '../frame/app.svelte';
+  import { counted } from '../shared/format';
   import Menu from '../shared/Menu.svelte';
   import { choosable, column, FIRST_COLUMNS } from './columns';
 
@@ -98,17 +99,24 @@
 </Menu>
 
 <Menu label="Export">
-  <p class="muted">What is found now, in this order.</p>
-  <a class="choice" href={`/api/contacts.adi?${query}`} download="contacts.adi">ADI, for other programs</a>
-  <a class="choice" href={`/api/contacts.adx?${query}`} download="contacts.adx">ADX, the same as XML</a>
-  <a
-    class="choice"
-    href={`/api/contacts.csv?${query}&columns=${app.logColumns.join(',')}`}
-    download="contacts.csv">CSV of these columns</a
-  >
-  <a class="choice" href={`/api/log/print?${query}&columns=${app.logColumns.join(',')}`} target="_blank"
-    >A page to print</a
-  >
+  {#if app.log.notUnderstood.length > 0}
+    <p class="trouble">
+      The search is not understood, so it finds nothing to export. Correct it, or show the whole log.
+    </p>
+    <Button size="small" kind="tertiary" on:click={() => onsearch('')}>Show the whole log</Button>
+  {:else}
+    <p class="muted">{counted(app.log.found, 'contact')}: what is found now, in this order.</p>
+    <a class="choice" href={`/api/contacts.adi?${query}`} download="contacts.adi">ADI, for other programs</a>
+    <a class="choice" href={`/api/contacts.adx?${query}`} download="contacts.adx">ADX, the same as XML</a>
+    <a
+      class="choice"
+      href={`/api/contacts.csv?${query}&columns=${app.logColumns.join(',')}`}
+      download="contacts.csv">CSV of these columns</a
+    >
+    <a class="choice" href={`/api/log/print?${query}&columns=${app.logColumns.join(',')}`} target="_blank"
+      >A page to print</a
+    >
+  {/if}
 </Menu>
 
 <style>

@@ -230,7 +230,10 @@
     aria-activedescendant={cursor >= 0 && log.at(cursor) ? `log-row-${log.at(cursor)?.id}` : undefined}
     style:--columns={template}
     bind:this={grid}
-    onfocusin={() => (focused = true)}
+    onfocusin={() => {
+      focused = true;
+      if (cursor < 0 && grid?.matches(':focus-visible')) stand(0);
+    }}
     onfocusout={() => (focused = false)}
     {onkeydown}
   >

@@ -183,6 +183,7 @@
 
   .tools {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
     gap: 4px;
     margin-left: auto;

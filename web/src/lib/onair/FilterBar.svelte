@@ -256,6 +256,7 @@
 <style>
   .filter {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
     gap: 8px;
     min-height: 32px;
@@ -282,7 +283,7 @@
   }
 
   .form {
-    width: 424px;
+    width: min(424px, 86vw);
     padding: 0 4px 4px;
   }
 

@@ -111,6 +111,11 @@
     align-items: start;
   }
 
+  .us :global(svg) {
+    max-width: 100%;
+    height: auto;
+  }
+
   td,
   th {
     height: 30px;
@@ -136,7 +141,7 @@
 
   @container (max-width: 960px) {
     .us {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
     }
   }
 </style>

@@ -154,6 +154,28 @@
     min-height: 0;
   }
 
+  /* One below the other, each as high as it wants to be; the view scrolls. */
+  @media (max-width: 700px) {
+    .now {
+      flex: none;
+    }
+
+    .parts-there {
+      flex-direction: column;
+    }
+
+    .parts-there > .list {
+      flex: none;
+      height: 60vh;
+    }
+
+    .parts-there > .chart,
+    .parts-there > .rungs {
+      flex: none;
+      max-width: none;
+    }
+  }
+
   .list {
     display: grid;
     flex: 4 1 560px;

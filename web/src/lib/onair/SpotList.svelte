@@ -295,4 +295,16 @@
       display: none;
     }
   }
+
+  @container (max-width: 460px) {
+    .heads,
+    .row {
+      grid-template-columns: 48px 72px 64px minmax(40px, 1fr) 36px;
+      column-gap: 6px;
+    }
+
+    .bar {
+      display: none;
+    }
+  }
 </style>

@@ -59,7 +59,7 @@
       <span class="value mono">{last[number.name] ?? '—'}</span>
       <span><strong>{number.label}</strong><br /><span class="muted">{number.says}</span></span>
       {#if sun.readings.length > 1}
-        <svg width={WIDTH} height={HEIGHT} role="img" aria-label={`${number.label} over the last week`}>
+        <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${number.label} over the last week`}>
           <polyline points={line(number.name)} />
         </svg>
       {:else}<span class="muted">The history begins with the next report.</span>{/if}
@@ -102,7 +102,7 @@
 
   .number {
     display: grid;
-    grid-template-columns: 88px 180px 1fr;
+    grid-template-columns: 88px 120px minmax(0, 1fr);
     gap: 16px;
     align-items: center;
     margin-top: 16px;
@@ -117,6 +117,11 @@
 
   strong {
     font-weight: 600;
+  }
+
+  svg {
+    width: 100%;
+    max-width: 640px;
   }
 
   polyline {

@@ -184,6 +184,7 @@
 
   .body {
     display: flex;
+    flex-wrap: wrap;
     gap: 16px;
     align-items: center;
   }
@@ -232,6 +233,7 @@
 
   .side {
     display: flex;
+    flex: 1 1 160px;
     flex-direction: column;
     gap: 8px;
     align-items: flex-start;

@@ -196,7 +196,7 @@
 <style>
   .desk {
     display: grid;
-    grid-template-columns: minmax(520px, 3fr) minmax(280px, 2fr);
+    grid-template-columns: minmax(min(520px, 100%), 3fr) minmax(min(280px, 100%), 2fr);
     gap: 32px;
   }
 
@@ -236,7 +236,7 @@
 
   @media (max-width: 1000px) {
     .desk {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
     }
   }
 </style>

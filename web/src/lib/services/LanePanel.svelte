@@ -139,6 +139,7 @@
 
   .actions {
     display: flex;
+    flex-wrap: wrap;
     gap: 8px;
     margin-left: auto;
   }

@@ -31,6 +31,8 @@
 <style>
   .track {
     display: flex;
+    flex-wrap: wrap;
+    row-gap: 12px;
     align-items: center;
     margin: 20px 0 12px;
   }
@@ -78,5 +80,17 @@
 
   .zero {
     color: var(--yb-ink-2);
+  }
+
+  @media (max-width: 700px) {
+    .wire {
+      display: none;
+    }
+
+    .aside {
+      margin-left: 0;
+      padding-left: 0;
+      border-left: 0;
+    }
   }
 </style>

@@ -44,11 +44,6 @@
     white-space: nowrap;
   }
 
-  /* Its keys come below on a narrow screen rather than leave it. */
-  .fill .view-head {
-    flex-wrap: wrap;
-  }
-
   .fill {
     display: flex;
     flex-direction: column;
@@ -58,8 +53,19 @@
 
   nav {
     display: flex;
-    gap: 20px;
+    flex-wrap: wrap;
+    gap: 0 20px;
     margin: 0 12px;
+  }
+
+  @media (max-width: 700px) {
+    nav {
+      margin: 0;
+    }
+
+    .fill {
+      overflow: auto;
+    }
   }
 
   nav a {

@@ -7,6 +7,7 @@ export const hookup = (more: Partial<Hookup> = {}): Hookup => ({
   kind: 'SERVICE',
   name: 'Countersign',
   where: '',
+  complete: true,
   state: 'LIVE',
   since: '2026-05-01T12:00:00Z',
   attempt: 0,

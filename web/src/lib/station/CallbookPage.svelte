@@ -166,6 +166,7 @@
 
   .act {
     display: flex;
+    flex-wrap: wrap;
     align-items: center;
     gap: 8px;
   }

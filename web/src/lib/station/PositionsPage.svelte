@@ -45,7 +45,7 @@
 <style>
   .positions {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+    grid-template-columns: repeat(auto-fill, minmax(min(260px, 100%), 1fr));
     gap: 24px 32px;
     max-width: 960px;
     margin: 16px 0;

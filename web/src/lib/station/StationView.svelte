@@ -103,7 +103,7 @@
 
   @media (max-width: 900px) {
     .station {
-      grid-template: auto auto 1fr / 1fr;
+      grid-template: auto auto 1fr / minmax(0, 1fr);
     }
 
     nav {

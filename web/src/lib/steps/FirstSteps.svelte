@@ -147,6 +147,7 @@
 
   ol {
     display: flex;
+    flex-wrap: wrap;
     gap: 4px;
     margin: 8px 0 24px;
   }
@@ -182,13 +183,14 @@
 
   .pair {
     display: grid;
-    grid-template-columns: 200px 280px;
+    grid-template-columns: repeat(auto-fit, minmax(min(200px, 100%), 280px));
     gap: 16px;
     margin: 16px 0;
   }
 
   .act {
     display: flex;
+    flex-wrap: wrap;
     gap: 8px;
     margin: 16px 0;
   }

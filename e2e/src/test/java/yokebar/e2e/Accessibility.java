@@ -12,7 +12,7 @@ final class Accessibility {
 
     private Accessibility() {}
 
-    /** What is wrong by the rules of WCAG 2.1, levels A and AA, and by good practice: the rule, and where. */
+    /** What is wrong by the rules of WCAG 2.2, levels A and AA, target size included, and by good practice: the rule, and where. */
     @SuppressWarnings("unchecked")
     static List<String> faults(Page page) throws IOException {
         page.evaluate(Files.readString(AXE));
@@ -20,7 +20,7 @@ final class Accessibility {
                 page.evaluate(
                         """
                 async () => {
-                  const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'best-practice'];
+                  const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
                   const found = await axe.run(document, { runOnly: { type: 'tag', values: tags } });
                   return found.violations.map((v) =>
                     v.id + ': ' + v.help + ' at ' + v.nodes.slice(0, 3).map((n) =>

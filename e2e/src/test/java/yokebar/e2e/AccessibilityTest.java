@@ -13,10 +13,13 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import yokebar.standins.StandIns;
 import yokebar.standins.demo.DemoSetup;
 
@@ -59,40 +62,49 @@ class AccessibilityTest {
         yokebar.close();
     }
 
-    private List<String> faultsAt(String view) throws Exception {
+    private void show(String view) {
         page.navigate(yokebar.address() + "#/" + view);
         page.getByRole(AriaRole.MAIN).getByRole(AriaRole.HEADING).first().waitFor();
         Browser.waitUntil(page, "document.getAnimations().every((a) => a.playState !== 'running')");
+    }
+
+    private List<String> faultsAt(String view) throws Exception {
+        show(view);
         return Accessibility.faults(page);
     }
 
+    private static final List<String> VIEWS = List.of(
+            "desk",
+            "on-air",
+            "on-air/us",
+            "on-air/goals",
+            "on-air/alerts",
+            "on-air/sun",
+            "log",
+            "log/statistics",
+            "intake/journal",
+            "intake/sources",
+            "intake/import",
+            "hookups",
+            "services",
+            "services/cards",
+            "services/mail",
+            "station/calls",
+            "station/places",
+            "station/positions",
+            "station/bands",
+            "station/clocks",
+            "station/callbook",
+            "station/safety",
+            "station/keep",
+            "first-steps");
+
+    static List<String> views() {
+        return VIEWS;
+    }
+
     @ParameterizedTest
-    @CsvSource({
-        "desk",
-        "on-air",
-        "on-air/us",
-        "on-air/goals",
-        "on-air/alerts",
-        "on-air/sun",
-        "log",
-        "log/statistics",
-        "intake/journal",
-        "intake/sources",
-        "intake/import",
-        "hookups",
-        "services",
-        "services/cards",
-        "services/mail",
-        "station/calls",
-        "station/places",
-        "station/positions",
-        "station/bands",
-        "station/clocks",
-        "station/callbook",
-        "station/safety",
-        "station/keep",
-        "first-steps",
-    })
+    @MethodSource("views")
     void everyViewAtNight(String view) throws Exception {
         assertThat(faultsAt(view)).isEmpty();
     }
@@ -104,13 +116,95 @@ class AccessibilityTest {
         page.reload();
         page.getByTestId("readout").or(page.getByRole(AriaRole.MAIN)).first().waitFor();
         try {
-            for (String view : List.of("desk", "on-air", "log", "hookups", "station/calls")) {
-                assertThat(faultsAt(view)).as(view).isEmpty();
+            List<String> faults = new ArrayList<>();
+            for (String view : VIEWS) {
+                faultsAt(view).forEach(fault -> faults.add(view + ": " + fault));
             }
+            assertThat(faults).isEmpty();
         } finally {
             page.evaluate("localStorage.removeItem('yokebar-theme')");
             page.reload();
         }
+    }
+
+    /** 640 is a page of 1280 at twice its size. */
+    @ParameterizedTest
+    @ValueSource(ints = {1280, 820, 640, 390})
+    void nothingIsCutOffOrLiesOverAnything(int width) {
+        page.setViewportSize(width, 800);
+        try {
+            List<String> faults = new ArrayList<>();
+            for (String view : VIEWS) {
+                show(view);
+                Layout.faults(page).forEach(fault -> faults.add(view + ": " + fault));
+            }
+            assertThat(faults).isEmpty();
+        } finally {
+            page.setViewportSize(1280, 800);
+        }
+    }
+
+    /** Nine sources and six services, all in trouble. */
+    @ParameterizedTest
+    @ValueSource(ints = {1280, 1024, 820, 640, 390})
+    void theYokeAtItsWorst(int width) throws Exception {
+        StringBuilder hookups = new StringBuilder();
+        for (int i = 0; i < 15; i++) {
+            hookups.append(i == 0 ? "[" : ",")
+                    .append(
+                            """
+                            {"id":"%s-%d","kind":"%s","name":"Windrose II number %d","where":"","complete":true,"state":"TROUBLE",
+                             "since":"2026-05-01T12:00:00Z","attempt":3,"lastMinute":0,"brief":"does not answer",
+                             "reason":"It does not answer."}
+                            """
+                                    .formatted(i < 9 ? "radio" : "service", i, i < 9 ? "DEVICE" : "SERVICE", i));
+        }
+        page.route(
+                "**/api/hookups",
+                route -> route.fulfill(new com.microsoft.playwright.Route.FulfillOptions()
+                        .setContentType("application/json")
+                        .setBody(hookups + "]")));
+        page.setViewportSize(width, 800);
+        try {
+            page.navigate(yokebar.address() + "#/desk");
+            page.reload();
+            page.getByTestId("yoke-dial").waitFor();
+            page.getByText("9 in trouble")
+                    .or(page.getByText("in trouble").first())
+                    .first()
+                    .waitFor();
+            assertThat(Layout.faults(page)).isEmpty();
+            Object inSight = page.evaluate(
+                    """
+                    () => [...document.querySelectorAll('.yoke .time')].every((e) => {
+                      const r = e.getBoundingClientRect();
+                      return r.width > 40 && r.left >= 0 && r.right <= innerWidth
+                        && e.contains(document.elementFromPoint(r.left + r.width / 2, r.top + r.height / 2));
+                    })
+                    """);
+            assertThat(inSight).as("the clock and the frequency").isEqualTo(true);
+            int counted = 0;
+            for (String text : page.locator(".yoke .others .mono").allTextContents()) {
+                counted += Integer.parseInt(text.substring(1));
+            }
+            assertThat(counted + page.locator(".yoke .plate").count()).isEqualTo(15);
+            page.locator(".yoke .others").first().click();
+            assertThat(page.url()).contains("#/hookups");
+        } finally {
+            page.unroute("**/api/hookups");
+            page.setViewportSize(1280, 800);
+            page.reload();
+        }
+    }
+
+    @Test
+    void theKeyboardReachesEverythingAndItsFocusIsSeen() {
+        List<String> faults = new ArrayList<>();
+        for (String view : VIEWS) {
+            show(view);
+            Layout.unseenFocus(page, 80).forEach(fault -> faults.add(view + ": " + fault));
+        }
+        assertThat(faults).isEmpty();
     }
 
     @ParameterizedTest

@@ -281,8 +281,10 @@ class LineAndLogTest extends BrowserTest {
     void aCellIsChangedInPlace() throws Exception {
         page.getByRole(AriaRole.GRID).focus();
         page.keyboard().press("ArrowDown");
-        Locator name =
-                page.locator("[data-contact]").first().locator("[role=cell]").nth(9);
+        Locator name = page.locator("[data-contact]")
+                .first()
+                .locator("[role=gridcell]")
+                .nth(9);
         name.dblclick();
         page.keyboard().press("Control+a");
         page.keyboard().type("Eulália");
@@ -343,5 +345,135 @@ class LineAndLogTest extends BrowserTest {
                         .path("found")
                         .asInt())
                 .isEqualTo(5);
+    }
+
+    /** Twelve keys a second, and a server that answers after 800 ms. */
+    @Test
+    @Order(40)
+    void aFastTypistAndASlowServerLoseNothing() throws Exception {
+        int before = (int) found("");
+        page.addInitScript(
+                """
+                if (sessionStorage.getItem('slow')) {
+                  const fetch = window.fetch;
+                  window.fetch = async (request, ...more) => {
+                    if ((request.url ?? request).includes('/api/line/')) { await new Promise((done) => setTimeout(done, 800)); }
+                    return fetch(request, ...more);
+                  };
+                }
+                """);
+        open("desk");
+        page.evaluate("sessionStorage.setItem('slow', 'yes')");
+        page.reload();
+        emptyLine();
+        // The radio goes there, or, where none answers, that is kept for the contacts to come.
+        page.keyboard().type("14025 cw");
+        page.keyboard().press("Enter");
+        try {
+            for (int i = 0; i < 8; i++) {
+                page.keyboard()
+                        .type(
+                                "w" + i + "qzz 599 5nn tom",
+                                new com.microsoft.playwright.Keyboard.TypeOptions().setDelay(83));
+                page.keyboard().press("Enter");
+            }
+            page.keyboard().type("half a li", new com.microsoft.playwright.Keyboard.TypeOptions().setDelay(83));
+            assertThat(line()).hasValue("half a li");
+            page.reload();
+            assertThat(line()).hasValue("half a li");
+        } finally {
+            page.evaluate("sessionStorage.removeItem('slow')");
+        }
+        Until.itIs("all of them in the log", () -> found("") == before + 8);
+        for (int i = 0; i < 8; i++) {
+            assertThat(found("call:w" + i + "qzz name:tom")).as("W" + i + "QZZ").isEqualTo(1);
+        }
+        assertThat(found("call:w*qzz")).isEqualTo(8);
+        emptyLine();
+    }
+
+    private long found(String search) {
+        try {
+            return get("/api/log/rows?limit=1&search="
+                            + java.net.URLEncoder.encode(search, java.nio.charset.StandardCharsets.UTF_8))
+                    .path("found")
+                    .asLong();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    @Test
+    @Order(41)
+    void anAddressTellsViewSearchAndContact() throws Exception {
+        long id = get("/api/log/ids?search=w1qzz").get(0).asLong();
+        open("log?find=w1qzz&contact=" + id);
+        Locator drawer = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Contact"));
+        assertThat(drawer).containsText("W1QZZ");
+        assertThat(log().getByRole(AriaRole.SEARCHBOX)).hasValue("w1qzz");
+        assertThat(page).hasTitle("Log · Yokebar");
+        page.keyboard().press("Escape");
+        assertThat(drawer).isHidden();
+        assertThat(page).hasURL(java.util.regex.Pattern.compile(".*#/log\\?find=w1qzz$"));
+        page.keyboard().press("g");
+        page.keyboard().press("s");
+        assertThat(page).hasTitle("Services · Yokebar");
+        page.goBack();
+        assertThat(log().getByRole(AriaRole.SEARCHBOX)).hasValue("w1qzz");
+        page.goBack();
+        assertThat(drawer).containsText("W1QZZ");
+        page.reload();
+        assertThat(drawer).containsText("W1QZZ");
+    }
+
+    @Test
+    @Order(42)
+    void whatIsTypedInADrawerIsAskedAboutBeforeItGoes() {
+        Locator drawer = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Contact"));
+        drawer.getByRole(AriaRole.TAB, new Locator.GetByRoleOptions().setName("Fields"))
+                .click();
+        drawer.getByLabel("Name", new Locator.GetByLabelOptions().setExact(true))
+                .fill("Thomas");
+        page.keyboard().press("Escape");
+        assertThat(button("Go back")).isVisible();
+        button("Go back").click();
+        assertThat(drawer.getByLabel("Name", new Locator.GetByLabelOptions().setExact(true)))
+                .hasValue("Thomas");
+        page.keyboard().press("Escape");
+        button("Leave without saving").click();
+        assertThat(drawer).isHidden();
+    }
+
+    @Test
+    @Order(43)
+    void twoBrowsersChangeOneFieldAndTheSecondIsTold() throws Exception {
+        open("log?find=w2qzz");
+        long id = get("/api/log/ids?search=w2qzz").get(0).asLong();
+        Locator name = log().locator(
+                        "[data-contact='" + id + "'] [role=gridcell]", new Locator.LocatorOptions().setHasText("tom"));
+        name.dblclick();
+        Locator cell = page.getByLabel("Name of W2QZZ");
+        cell.fill("Tommy");
+        Page other = page.context().browser().newPage();
+        other.navigate(yokebar.address() + "#/log?find=w2qzz&contact=" + id);
+        other.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Fields"))
+                .click();
+        Locator drawer = other.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("Contact"));
+        drawer.getByLabel("Name", new Locator.GetByLabelOptions().setExact(true))
+                .fill("Tomás");
+        drawer.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Save changes"))
+                .click();
+        assertThat(drawer.getByText("Saved.")).isVisible();
+        other.close();
+        assertThat(cell).hasValue("Tommy");
+        Browser.waitUntil(page, "document.querySelector('[data-contact=\"" + id + "\"]') !== null");
+        cell.press("Enter");
+        Locator told = page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("Tommy"));
+        assertThat(told).containsText("Tomás");
+        told.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Correct"))
+                .click();
+        assertThat(cell).hasValue("Tommy");
+        cell.press("Enter");
+        Until.itIs("the second one saved", () -> found("call:w2qzz name:tommy") == 1);
     }
 }

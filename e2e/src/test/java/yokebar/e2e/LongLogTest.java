@@ -192,7 +192,7 @@ class LongLogTest {
         Browser.waitUntil(page, inTheMiddle + " !== undefined");
         String id = String.valueOf(page.evaluate(inTheMiddle));
         String name = nameOf(id);
-        page.locator("[data-contact='" + id + "'] [role=cell]").nth(9).dblclick();
+        page.locator("[data-contact='" + id + "'] [role=gridcell]").nth(9).dblclick();
         page.keyboard().press("Control+a");
         page.keyboard().type("Zebedee");
         page.keyboard().press("Enter");

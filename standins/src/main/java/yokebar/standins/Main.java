@@ -4,6 +4,7 @@ import java.net.URI;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
+import yokebar.standins.conformance.Conformance;
 import yokebar.standins.demo.DemoSetup;
 
 /**
@@ -20,6 +21,9 @@ public final class Main {
     private Main() {}
 
     public static void main(String[] args) throws Exception {
+        if (args.length > 0 && args[0].equals("conformance")) {
+            System.exit(conformance(args));
+        }
         StandIns standIns = new StandIns(new StandIns.Settings(
                 Long.parseLong(setting("YOKEBAR_WORLD_SEED", "9")),
                 Clock.systemUTC(),
@@ -55,6 +59,16 @@ public final class Main {
         standIns.program().useRadio(number("YOKEBAR_RADIO_SHARE_PORT", 7380));
         standIns.program().setSecondsBetween(Double.parseDouble(setting("YOKEBAR_DEMO_TEMPO", "6")));
         Thread.currentThread().join();
+    }
+
+    /** @return 0 when the service meets all demands, 1 when not, 2 when it was not said which service */
+    private static int conformance(String[] args) {
+        if (args.length != 4 || !Conformance.PROTOCOLS.contains(args[1])) {
+            System.err.println("conformance <protocol> <base address> <name:password, or key>; the protocols are "
+                    + String.join(", ", Conformance.PROTOCOLS) + ".");
+            return 2;
+        }
+        return Conformance.run(args[1], URI.create(args[2]), args[3], System.out) == 0 ? 0 : 1;
     }
 
     private static int number(String name, int otherwise) {

@@ -286,6 +286,11 @@ class SecondCopy extends Coupling implements SmartLifecycle {
     }
 
     @Override
+    public boolean complete() {
+        return folder != null;
+    }
+
+    @Override
     public String where() {
         Path into = folder;
         return into == null ? "no folder chosen" : into.resolve(FILE).toString();

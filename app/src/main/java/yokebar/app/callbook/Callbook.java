@@ -204,7 +204,7 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
     }
 
     @Override
-    protected boolean complete() {
+    public boolean complete() {
         return store.account().isPresent();
     }
 

@@ -222,6 +222,11 @@ public class ClockCheck extends Coupling implements SmartLifecycle {
     }
 
     @Override
+    public boolean complete() {
+        return server != null;
+    }
+
+    @Override
     public String where() {
         TimeServer asked = server;
         return asked == null ? "no time server set" : asked.words();

@@ -34,7 +34,7 @@ final class ServiceLine extends ServiceCoupling {
     }
 
     @Override
-    protected boolean complete() {
+    public boolean complete() {
         return services.complete(serviceId);
     }
 

@@ -29,6 +29,11 @@ public interface Hookup {
 
     LinkStatus status();
 
+    /** Whether it has all that a connection needs: an address, an account, a folder. */
+    default boolean complete() {
+        return true;
+    }
+
     /** What came in and went out. */
     Activity activity();
 

@@ -5,12 +5,17 @@ import org.jspecify.annotations.Nullable;
 import yokebar.links.status.LinkState;
 import yokebar.links.status.LinkStatus;
 
-/** A coupling as the interface shows it. */
+/**
+ * A coupling as the interface shows it.
+ *
+ * @param complete whether it has all that a connection needs; else it is to be set up first
+ */
 public record HookupView(
         String id,
         Hookup.Kind kind,
         String name,
         String where,
+        boolean complete,
         LinkState state,
         Instant since,
         int attempt,
@@ -29,6 +34,7 @@ public record HookupView(
                 hookup.kind(),
                 hookup.name(),
                 hookup.where(),
+                hookup.complete(),
                 status.state(),
                 status.since(),
                 status.attempt(),

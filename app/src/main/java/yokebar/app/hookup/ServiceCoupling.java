@@ -40,8 +40,8 @@ public abstract class ServiceCoupling extends Coupling {
         T run() throws ServiceRefused, ServiceUnreachable;
     }
 
-    /** Whether all that a call needs is there. */
-    protected abstract boolean complete();
+    @Override
+    public abstract boolean complete();
 
     /**
      * Makes a call and takes its outcome as the state of the coupling. The growing pause starts over only after a proper

@@ -35,7 +35,7 @@ class ServiceCouplingTest {
         }
 
         @Override
-        protected boolean complete() {
+        public boolean complete() {
             return complete;
         }
 

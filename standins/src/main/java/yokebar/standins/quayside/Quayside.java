@@ -26,6 +26,8 @@ import yokebar.standins.http.SimulatedService;
  */
 public final class Quayside extends SimulatedService {
     /** The API key of the demo and the tests. */
+    private static final List<String> NEEDED = List.of("CALL", "BAND", "MODE", "QSO_DATE", "TIME_ON");
+
     public static final String KEY = "qs-7f2a-lantern-quay-41";
 
     private static final int LARGEST_PICTURE = 800_000;
@@ -172,6 +174,11 @@ public final class Quayside extends SimulatedService {
         String call = fields.getOrDefault("CALL", "");
         if (refuses(call)) {
             return Answer.json(422, Map.of("words", "the call " + call + " is not a valid call"));
+        }
+        for (String field : NEEDED) {
+            if (fields.getOrDefault(field, "").isEmpty()) {
+                return Answer.json(422, Map.of("words", field + " is missing"));
+            }
         }
         return number.isEmpty() ? add(key, fields) : change(key, number, fields);
     }

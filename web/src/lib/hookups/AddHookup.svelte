@@ -1,0 +1,74 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import FeedForm from '../feed/FeedForm.svelte';
+  import type { AppState } from '../frame/app.svelte';
+  import FollowForm from '../intake/FollowForm.svelte';
+  import PortForm from '../intake/PortForm.svelte';
+  import RadioForm from '../radio/RadioForm.svelte';
+  import RotorForm from '../rotor/RotorForm.svelte';
+
+  /** Anything that feeds the log or takes from it begins here. */
+  let { app }: { app: AppState } = $props();
+
+  let adding = $state<'radio' | 'rotator' | 'feed' | 'file' | 'port' | 'program' | undefined>(undefined);
+
+  const FORMS = [
+    ['radio', 'Radio'],
+    ['rotator', 'Rotator'],
+    ['feed', 'Cluster or skimmer'],
+    ['program', 'Digital program'],
+    ['file', 'File'],
+    ['port', 'Port'],
+  ] as const;
+
+  const close = () => (adding = undefined);
+</script>
+
+<div class="add" role="group" aria-label="Add">
+  {#each FORMS as [what, label] (what)}
+    <Button
+      kind={adding === what ? 'primary' : 'tertiary'}
+      size="small"
+      aria-pressed={adding === what}
+      on:click={() => (adding = adding === what ? undefined : what)}>+ {label}</Button
+    >
+  {/each}
+  <Button kind="tertiary" size="small" href="#/services">+ Service</Button>
+  <Button kind="tertiary" size="small" href="#/station/callbook">+ Callbook</Button>
+</div>
+
+{#if adding}
+  <div class="form">
+    {#if adding === 'radio'}
+      <RadioForm radios={app.radios} rotors={app.rotors.all} search={app.search} onclose={close} />
+    {:else if adding === 'rotator'}
+      <RotorForm rotors={app.rotors} search={app.search} onclose={close} />
+    {:else if adding === 'feed'}
+      <FeedForm feeds={app.feeds} ownCall={app.station.view?.ownCall} onclose={close} />
+    {:else if adding === 'file'}
+      <FollowForm {app} onclose={close} />
+    {:else if adding === 'port'}
+      <PortForm {app} onclose={close} />
+    {:else}
+      <p>
+        A program joins by itself: have it send to this computer, UDP port 7373 for the digital link or 7371
+        for ADIF. It stands below as soon as it says something; what each port takes is under
+        <a href="#/intake/sources">Intake, Sources</a>.
+      </p>
+    {/if}
+  </div>
+{/if}
+
+<style>
+  .add {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-bottom: 16px;
+  }
+
+  .form {
+    max-width: 720px;
+    margin-bottom: 16px;
+  }
+</style>
