@@ -10,3 +10,6 @@ create table change_part (
 
 -- The values that an edit of many contacts writes, by ADIF names.
 alter table log_change add column edit character varying(20000);
+
+-- What an earlier edition left under way ended there: what was still to be done is not known.
+update log_change set state = 'STOPPED' where state = 'RUNNING';

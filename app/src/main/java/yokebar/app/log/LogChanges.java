@@ -182,7 +182,8 @@ public class LogChanges {
     }
 
     /**
-     * What was under way when the application ended, ended there.
+     * What was under way when the application ended, and does not go on, ended there. A change of many contacts of which nothing is
+     * left to do was carried out whole.
      *
      * @param goingOn those that go on
      */
@@ -192,7 +193,7 @@ public class LogChanges {
                 .setParameter("running", LogChange.State.RUNNING)
                 .getResultStream()
                 .filter(change -> !goingOn.contains(change.number()))
-                .forEach(change -> change.state = LogChange.State.STOPPED);
+                .forEach(change -> change.state = change.planned > 0 ? LogChange.State.DONE : LogChange.State.STOPPED);
     }
 
     @Transactional(readOnly = true)
