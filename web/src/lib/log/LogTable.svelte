@@ -28,7 +28,7 @@
   /** The contact the cursor stands on, which keeps it when rows come in above. */
   let cursorId = $state<number | undefined>(undefined);
   let focused = $state(false);
-  /** @property was what the cell said when it was opened; another browser may change it meanwhile */
+  /** The cell that is being changed, and what it said when it was opened: another browser may change it meanwhile. */
   let editing = $state.raw<{ id: number; field: string; was: string; text: string } | undefined>(undefined);
   const edits = new EditQueue();
 

@@ -12,8 +12,9 @@
   }: { lane: Lane; app: AppState; unmatched: Unmatched[]; onchanged: () => Promise<void> } = $props();
 
   let problem = $state('');
-  /** The contact that is to be corrected; what would change is shown first. */
-  let asked = $state(0);
+  /** The correction that is to be made; what would change is shown first. */
+  let asked = $state('');
+  const key = (one: Unmatched, guess: Guess) => `${one.id} ${guess.contact.id}`;
 
   const WORDS: Record<Guess['differences'][number], string> = {
     CALL: 'one character of the call',
@@ -50,11 +51,11 @@
 
   async function correct(one: Unmatched, guess: Guess) {
     problem = '';
-    if (asked !== guess.contact.id) {
-      asked = guess.contact.id;
+    if (asked !== key(one, guess)) {
+      asked = key(one, guess);
       return;
     }
-    asked = 0;
+    asked = '';
     try {
       await app.lanes.correct(app, guess);
       await onchanged();
@@ -122,7 +123,7 @@
             <td class="why"
               >{guess.differences.map((d) => WORDS[d]).join(' and ')}{#if guess.confirmed}<span class="muted"
                   >; ours is confirmed as it stands</span
-                >{/if}{#if asked === guess.contact.id}
+                >{/if}{#if asked === key(one, guess)}
                 <ul class="preview" aria-label="What would change" role="alert">
                   {#each preview(one, guess) as [what, from, to] (what)}
                     <li>{what} <span class="mono">{from}</span> → <strong class="mono">{to}</strong></li>
@@ -143,14 +144,14 @@
                 kind={guess.confirmed ? 'ghost' : 'tertiary'}
                 size="small"
                 on:click={() => correct(one, guess)}
-                >{asked !== guess.contact.id
+                >{asked !== key(one, guess)
                   ? 'Correct ours'
                   : differs(guess, 'OWN_CALL')
                     ? `Yes, I was ${one.ownCall}`
                     : 'Change it so'}</Button
               >
-              {#if asked === guess.contact.id}
-                <Button kind="ghost" size="small" on:click={() => (asked = 0)}>Leave it</Button>
+              {#if asked === key(one, guess)}
+                <Button kind="ghost" size="small" on:click={() => (asked = '')}>Leave it</Button>
               {/if}
             </td>
           </tr>

@@ -12,6 +12,7 @@ import yokebar.core.call.CallParts;
 import yokebar.core.contact.ContactAdif;
 import yokebar.core.contact.Reading;
 import yokebar.core.entity.Entities;
+import yokebar.core.line.LineText;
 import yokebar.core.log.Entry;
 import yokebar.core.need.Brings;
 import yokebar.core.need.Facts;
@@ -24,6 +25,14 @@ public final class WhoFigures {
     private static final int PART = 50_000;
     private static final int ROUNDS = 7;
     private static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
+
+    private static final LocalDate FIRST_DAY = LocalDate.of(1946, 1, 1);
+    private static final int DAYS = 80 * 365;
+    private static final List<String> LINES = List.of(
+            "zp5qxa 579 599 ana gg14",
+            "14.195 up5",
+            "ana zp5qxa 59+20 57 2026-11-20 14:07-14:12 5w sa-001",
+            "zp5qxa olivia 599014 5nn qth:\"Ciudad del Este\" ; good signal, some fading");
 
     private WhoFigures() {}
 
@@ -51,6 +60,14 @@ public final class WhoFigures {
         double entityNanos =
                 quickest(calls.size(), i -> entities.of(calls.get(i), TODAY).hashCode());
         System.out.printf("who: entity of a call %.2f M calls/s (target 1)%n", 1e3 / entityNanos);
+        // Days from 1946 on, so that each block of calls is asked for with each of its owners.
+        double datedNanos = quickest(calls.size(), i -> entities.of(
+                        calls.get(i), FIRST_DAY.plusDays(i * 37L % DAYS))
+                .hashCode());
+        System.out.printf("who: entity of a call with its history %.2f M calls/s (target 1)%n", 1e3 / datedNanos);
+        double lineNanos = quickest(
+                100_000, i -> LineText.read(LINES.get(i % LINES.size())).tokens().size());
+        System.out.printf("who: reading a contact line %.4f ms (target 1)%n", lineNanos / 1e6);
         double wholeNanos = quickest(calls.size(), i -> {
             Facts facts = some.get(i);
             return before.of(Kind.BASE_CALL, CallParts.of(calls.get(i)).base()).contacts()

@@ -127,7 +127,9 @@ class LossTest {
         yokebar.kill();
         yokebar.start();
         awaitEnd(id);
-        assertThat(change(id).path("state").asString()).isEqualTo("DONE");
+        assertThat(change(id).path("state").asString())
+                .as(change(id).toString())
+                .isEqualTo("DONE");
         assertThat(found("")).isEqualTo(all);
         assertThat(found("via:es")).isEqualTo(change(id).path("done").asInt()).isEqualTo(all);
         String undo = send("POST", "api/changes/" + id + "/undo", "{}");

@@ -25,7 +25,7 @@ import yokebar.core.contact.Undo;
 
 /** Changes of many contacts at once: edit, delete, undo. */
 @Service
-class BulkChanges {
+class BulkChanges implements ChangeJobs.Steps {
     /** More are not looked at before, or the look would take as long as the change. */
     private static final int MOST_LOOKED_AT = 20_000;
 
@@ -49,7 +49,6 @@ class BulkChanges {
         this.jobs = jobs;
         this.journey = journey;
         this.db = db;
-        jobs.carryOutBy(this::step);
     }
 
     /** What an edit would do to one contact. */
@@ -126,8 +125,8 @@ class BulkChanges {
         return ChangeView.of(jobs.start(ChangeKind.UNDONE, "Undone: " + change.sentence(), changeId, ids, null));
     }
 
-    /** What a change does to some of its contacts. */
-    private ChangeJobs.Step step(long changeId) {
+    @Override
+    public ChangeJobs.Step of(long changeId) {
         LogChange change = changes.present(changeId);
         return switch (change.kind) {
             case EDITED -> {

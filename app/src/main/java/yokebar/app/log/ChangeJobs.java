@@ -6,10 +6,10 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
-import java.util.function.LongFunction;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -30,12 +30,17 @@ class ChangeJobs implements SmartLifecycle {
     private final TransactionTemplate transaction;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(task -> new Thread(task, "log changes"));
     private final Set<Long> cancelled = ConcurrentHashMap.newKeySet();
-    private volatile LongFunction<Step> steps = changeId -> {
-        throw new IllegalStateException("nobody carries out change " + changeId);
-    };
+    /** Asked when a change is carried out, which may be right after the start, before anybody has begun one. */
+    private final ObjectProvider<Steps> steps;
+
     private volatile boolean running;
 
-    ChangeJobs(LogChanges changes, ChangeParts parts, PlatformTransactionManager transactions) {
+    ChangeJobs(
+            LogChanges changes,
+            ChangeParts parts,
+            PlatformTransactionManager transactions,
+            ObjectProvider<Steps> steps) {
+        this.steps = steps;
         this.changes = changes;
         this.parts = parts;
         this.transaction = new TransactionTemplate(transactions);
@@ -47,9 +52,9 @@ class ChangeJobs implements SmartLifecycle {
         int change(long changeId, List<Long> contactIds);
     }
 
-    /** @param steps what a change does, by its number; asked when it is carried out, perhaps after a restart */
-    void carryOutBy(LongFunction<Step> steps) {
-        this.steps = steps;
+    /** Knows what changes do. */
+    interface Steps {
+        Step of(long changeId);
     }
 
     /**
@@ -76,7 +81,7 @@ class ChangeJobs implements SmartLifecycle {
         LogChange.State state = LogChange.State.DONE;
         String sentence = null;
         try {
-            Step step = steps.apply(changeId);
+            Step step = steps.getObject().of(changeId);
             while (running && !cancelled.contains(changeId) && some(changeId, step)) {
                 // Each part is a transaction of its own, so that others are not kept from logging.
             }
