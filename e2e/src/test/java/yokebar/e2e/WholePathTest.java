@@ -279,7 +279,7 @@ class WholePathTest {
                             new Page.GetByRoleOptions().setName(keyAndView[1]).setLevel(1)))
                     .isVisible();
         }
-        page.getByLabel("Rows; arrow keys move, Enter opens").focus();
+        page.getByRole(AriaRole.GRID).focus();
         page.keyboard().press("ArrowDown");
         page.keyboard().press("Enter");
         assertThat(drawer()).isVisible();
