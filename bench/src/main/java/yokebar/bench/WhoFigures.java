@@ -61,12 +61,12 @@ public final class WhoFigures {
                 quickest(calls.size(), i -> entities.of(calls.get(i), TODAY).hashCode());
         System.out.printf("who: entity of a call %.2f M calls/s (target 1)%n", 1e3 / entityNanos);
         // Days from 1946 on, so that each block of calls is asked for with each of its owners.
-        double datedNanos = quickest(calls.size(), i -> entities.of(
-                        calls.get(i), FIRST_DAY.plusDays(i * 37L % DAYS))
+        double datedNanos = quickest(calls.size(), i -> entities.of(calls.get(i), FIRST_DAY.plusDays(i * 37L % DAYS))
                 .hashCode());
         System.out.printf("who: entity of a call with its history %.2f M calls/s (target 1)%n", 1e3 / datedNanos);
         double lineNanos = quickest(
-                100_000, i -> LineText.read(LINES.get(i % LINES.size())).tokens().size());
+                100_000,
+                i -> LineText.read(LINES.get(i % LINES.size())).tokens().size());
         System.out.printf("who: reading a contact line %.4f ms (target 1)%n", lineNanos / 1e6);
         double wholeNanos = quickest(calls.size(), i -> {
             Facts facts = some.get(i);
