@@ -30,11 +30,16 @@
       kind={adding === what ? 'primary' : 'tertiary'}
       size="small"
       aria-pressed={adding === what}
-      on:click={() => (adding = adding === what ? undefined : what)}><span aria-hidden="true">+&nbsp;</span>{label}</Button
+      on:click={() => (adding = adding === what ? undefined : what)}
+      ><span aria-hidden="true">+&nbsp;</span>{label}</Button
     >
   {/each}
-  <Button kind="tertiary" size="small" href="#/services"><span aria-hidden="true">+&nbsp;</span>Service</Button>
-  <Button kind="tertiary" size="small" href="#/station/callbook"><span aria-hidden="true">+&nbsp;</span>Callbook</Button>
+  <Button kind="tertiary" size="small" href="#/services"
+    ><span aria-hidden="true">+&nbsp;</span>Service</Button
+  >
+  <Button kind="tertiary" size="small" href="#/station/callbook"
+    ><span aria-hidden="true">+&nbsp;</span>Callbook</Button
+  >
 </div>
 
 {#if adding}
