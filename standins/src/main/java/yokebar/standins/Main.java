@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import yokebar.standins.conformance.Conformance;
+import yokebar.standins.conformance.Subject;
 import yokebar.standins.demo.DemoSetup;
 
 /**
@@ -61,14 +62,25 @@ public final class Main {
         Thread.currentThread().join();
     }
 
-    /** @return 0 when the service meets all demands, 1 when not, 2 when it was not said which service */
+    /** @return 0 when all demands are met, 1 when not, 2 when it was not said what to try */
     private static int conformance(String[] args) {
-        if (args.length != 4 || !Conformance.PROTOCOLS.contains(args[1])) {
-            System.err.println("conformance <protocol> <base address> <name:password, or key>; the protocols are "
-                    + String.join(", ", Conformance.PROTOCOLS) + ".");
+        if (args.length < 3 || args.length > 6 || !Conformance.PROTOCOLS.contains(args[1])) {
+            System.err.println("conformance <protocol> <address> [<name:password, key, or call>]"
+                    + " [<identity.p12> <passphrase>]; the protocols are " + String.join(", ", Conformance.PROTOCOLS)
+                    + ".");
             return 2;
         }
-        return Conformance.run(args[1], URI.create(args[2]), args[3], System.out) == 0 ? 0 : 1;
+        Subject subject = new Subject(
+                URI.create(args[2]),
+                args.length > 3 ? args[3] : "",
+                args.length > 4 ? Path.of(args[4]) : null,
+                args.length > 5 ? args[5] : "");
+        try {
+            return Conformance.run(args[1], subject, System.out) == 0 ? 0 : 1;
+        } catch (IllegalArgumentException e) {
+            System.err.println(e.getMessage());
+            return 2;
+        }
     }
 
     private static int number(String name, int otherwise) {

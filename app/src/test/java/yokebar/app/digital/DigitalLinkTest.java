@@ -2,9 +2,12 @@ package yokebar.app.digital;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
 import java.net.DatagramPacket;
 import java.net.DatagramSocket;
 import java.net.InetAddress;
+import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
@@ -13,6 +16,8 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
+import yokebar.standins.conformance.Conformance;
+import yokebar.standins.conformance.Subject;
 import yokebar.standins.program.LinkedProgram;
 import yokebar.standins.world.World;
 
@@ -144,5 +149,16 @@ class DigitalLinkTest extends AppTest {
                         .contains("\"sentence\"");
             }
         }
+    }
+
+    @Test
+    void theLogsEndKeepsToItsProtocol() throws Exception {
+        ByteArrayOutputStream said = new ByteArrayOutputStream();
+        int unmet = Conformance.run(
+                "digital-link-log",
+                new Subject(URI.create("udp://127.0.0.1:" + linkPort()), ""),
+                new PrintStream(said, true, StandardCharsets.UTF_8));
+        assertThat(unmet).as(said.toString(StandardCharsets.UTF_8)).isZero();
+        assertThat(count("contact")).isEqualTo(1);
     }
 }

@@ -19,7 +19,6 @@ public final class LinkCodec {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final int LONGEST_NAME = 40;
     private static final int LONGEST_TEXT = 200;
-    private static final int LONGEST_ADIF = 60_000;
     private static final long HIGHEST_HZ = 300_000_000_000L;
     private static final int MOST_AUDIO_HZ = 20_000;
 

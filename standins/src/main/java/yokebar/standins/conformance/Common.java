@@ -33,6 +33,14 @@ final class Common {
         });
     }
 
+    /** What was sent is refused, as the protocols say it: 400 or 422, with a sentence. */
+    static void refuses(Peer.Answer answer) throws Demand.Unmet {
+        Demand.require(
+                answer.status() == 400 || answer.status() == 422,
+                "it answered " + answer.status() + ": " + answer.text());
+        answer.words();
+    }
+
     /** Confirmations or cards: every page to its end. */
     static Demand pages(Peer peer, String path, String list) {
         return new Demand(
