@@ -6,7 +6,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.Arrays;
 
 /**
  * The index as a file, so that the next start need not read the whole log. It may be behind the log or missing at any time: it
@@ -21,15 +20,16 @@ public final class IndexFile {
     public static void write(LogIndex index, OutputStream out) throws IOException {
         DataOutputStream data = new DataOutputStream(out);
         data.writeInt(FORMAT);
-        int[] slots = index.slotsById();
+        LogColumns columns = index.columns();
+        int[] slots = columns.slotsById();
         data.writeInt(slots.length);
         for (int slot : slots) {
-            data.writeLong(index.slots().id(slot));
-            data.writeLong(index.slots().start(slot));
-            data.writeLong(index.frequency(slot));
+            data.writeLong(columns.slots().id(slot));
+            data.writeLong(columns.slots().start(slot));
+            data.writeLong(columns.frequency(slot));
         }
-        data.writeInt(index.columns().size());
-        for (var column : index.columns().entrySet()) {
+        data.writeInt(columns.texts().size());
+        for (var column : columns.texts().entrySet()) {
             write(data, column.getKey());
             write(data, column.getValue(), slots);
         }
@@ -46,24 +46,24 @@ public final class IndexFile {
         if (data.readInt() != FORMAT) {
             throw new IOException("It is of another format.");
         }
-        LogIndex index = new LogIndex();
+        LogColumns columns = new LogColumns();
         int contacts = data.readInt();
         for (int slot = 0; slot < contacts; slot++) {
             long id = data.readLong();
             long start = data.readLong();
-            index.slots().take(id, start);
-            index.setFrequency(slot, data.readLong());
+            columns.slots().take(id, start);
+            columns.setFrequency(slot, data.readLong());
         }
-        index.slots().enter(0);
-        int columns = data.readInt();
-        for (int i = 0; i < columns; i++) {
+        columns.slots().enter(0);
+        int texts = data.readInt();
+        for (int i = 0; i < texts; i++) {
             String name = text(data);
-            read(data, index.column(name), contacts);
+            read(data, columns.column(name), contacts);
         }
         if (data.readInt() != END) {
             throw new IOException("It does not end where it should.");
         }
-        return index;
+        return new LogIndex(columns);
     }
 
     private static void write(DataOutputStream data, TextColumn column, int[] slots) throws IOException {
@@ -120,14 +120,5 @@ public final class IndexFile {
             throw new IOException("It ends too early.");
         }
         return new String(bytes, StandardCharsets.UTF_8);
-    }
-
-    static int[] sortedById(Slots slots) {
-        long[] byId = new long[slots.size()];
-        for (int i = 0; i < byId.length; i++) {
-            byId[i] = slots.id(slots.at(i));
-        }
-        Arrays.sort(byId);
-        return Arrays.stream(byId).mapToInt(slots::slotOf).toArray();
     }
 }
