@@ -21,6 +21,9 @@ final class QuestionRounds {
     /** So many refusals or silences in a row, and never an answer: the radio does not know the question. */
     private static final int UNKNOWN_AFTER = 3;
 
+    /** What is due within this part of its interval is asked with what is due now: every waking costs, all day. */
+    private static final int EARLY_PART = 8;
+
     private static final long MAX_PAUSE_NANOS = Duration.ofSeconds(2).toNanos();
     private static final long MAX_PAUSE_UNKNOWN_NANOS = Duration.ofSeconds(30).toNanos();
 
@@ -82,13 +85,15 @@ final class QuestionRounds {
         for (Question question : onlyFirst ? questions.subList(0, Math.min(1, questions.size())) : questions) {
             Record record = record(question.key());
             boolean wanted = question.insteadOf() == null || !usable(question.insteadOf());
-            if (wanted && now - record.next >= 0 && (longest == null || record.next - record(longest.key()).next < 0)) {
+            boolean due = record.next - now <= every / EARLY_PART;
+            if (wanted && due && (longest == null || record.next - record(longest.key()).next < 0)) {
                 longest = question;
             }
         }
         if (longest != null) {
             Record record = record(longest.key());
-            record.next = now + Math.max(every, pause(record, every));
+            long early = Math.max(0, record.next - now);
+            record.next = now + early + Math.max(every, pause(record, every));
         }
         return longest;
     }
