@@ -170,6 +170,7 @@ export const LOCAL_KEYS: { where: string; keys: string; label: string }[] = [
   { where: 'Log', keys: 'Enter', label: 'Open the contact' },
   { where: 'Log', keys: 'e', label: 'Edit in place; Tab goes on, Enter saves' },
   { where: 'Log', keys: 'Space, Shift+↑↓, Ctrl+A', label: 'Choose contacts' },
+  { where: 'Log', keys: 'a', label: 'To the actions for what is chosen; Esc goes back' },
   { where: 'On air', keys: '↑ ↓ PgUp PgDn Home End', label: 'Choose a station' },
   { where: 'On air', keys: 'Enter', label: 'Go there: radio, contact line, card' },
   { where: 'On air', keys: 'Ctrl+Enter', label: 'Have the program answer a decode (transmits)' },

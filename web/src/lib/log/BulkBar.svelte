@@ -7,7 +7,14 @@
   import { MAIN_FIELDS, PROPAGATION } from './fields';
   import SendChosen from './SendChosen.svelte';
 
-  let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
+  /** @param onback called when the keyboard leaves the actions for the rows */
+  let { app, chosen, onback }: { app: AppState; chosen: Chosen; onback?: () => void } = $props();
+
+  let bar = $state<HTMLDivElement | null>(null);
+
+  export function focus() {
+    bar?.querySelector('button')?.focus();
+  }
 
   const FIELDS = [
     { name: 'PROP_MODE', label: 'How the signal travelled' },
@@ -60,11 +67,24 @@
         : got(api.POST('/api/changes/delete', { body: selection }));
     asking = undefined;
     void app.changes.begin(change);
+    none();
+  }
+
+  function none() {
     chosen.clear();
+    onback?.();
   }
 </script>
 
-<div class="bulk" role="region" aria-label="Chosen contacts">
+<svelte:window
+  onkeydown={(event) => {
+    if (event.key === 'Escape' && event.target instanceof Node && bar?.contains(event.target)) {
+      onback?.();
+    }
+  }}
+/>
+
+<div class="bulk" role="region" aria-label="Chosen contacts" bind:this={bar}>
   <strong>{counted(chosen.size, 'contact')} chosen</strong>
   <Button size="small" kind="tertiary" on:click={() => (asking = 'edit')}>Change a field</Button>
   <SendChosen {app} {chosen} />
@@ -74,7 +94,7 @@
       >Choose all {grouped(app.log.found)}</button
     >
   {/if}
-  <button class="more" onclick={() => chosen.clear()}>Choose none</button>
+  <button class="more" onclick={none}>Choose none</button>
 </div>
 
 <Modal

@@ -9,7 +9,7 @@
   import SealHeads from '../services/SealHeads.svelte';
   import { placeAt, rowWindow, scrollFor } from './row-window';
 
-  let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
+  let { app, chosen, onactions }: { app: AppState; chosen: Chosen; onactions: () => void } = $props();
 
   const ROW_HEIGHT = 30;
   const OPEN_AFTER_MS = 220;
@@ -162,6 +162,9 @@
       void chooseTo(cursor, false);
     } else if (event.key === 'a' && (event.ctrlKey || event.metaKey)) {
       chosen.chooseAll(log.found);
+    } else if (event.key === 'a' && (chosen.size > 0 || line) && !event.altKey) {
+      if (line && chosen.size === 0) chosen.toggle(line.id);
+      onactions();
     } else if (event.key === 'e' && line && !event.ctrlKey) {
       edit(line, columns.find((c) => c.editable)?.field);
     } else if (event.key === 'Escape' && chosen.size > 0) {
@@ -224,7 +227,7 @@
     class="table"
     role="grid"
     tabindex="0"
-    aria-label="Contacts; arrow keys move, Enter opens, space chooses, e edits"
+    aria-label="Contacts; arrow keys move, Enter opens, space chooses, e edits, a goes to the actions"
     aria-rowcount={log.found}
     aria-multiselectable="true"
     aria-activedescendant={cursor >= 0 && log.at(cursor) ? `log-row-${log.at(cursor)?.id}` : undefined}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { Search } from 'carbon-components-svelte';
   import { ArrowUp, ChartBar, Filter, Undo } from 'carbon-icons-svelte';
   import type { AppState } from '../frame/app.svelte';
@@ -22,6 +23,7 @@
   let timer: ReturnType<typeof setTimeout> | undefined;
   let searchBox = $state<HTMLInputElement | null>(null);
   let table = $state<LogTable | null>(null);
+  let bulk = $state<BulkBar | null>(null);
   let filtering = $state(true);
   const counting = $derived(app.page === 'statistics');
 
@@ -111,7 +113,7 @@
   {#each log.notUnderstood as sentence (sentence)}
     <p class="note trouble" role="alert">{sentence}</p>
   {/each}
-  {#if chosen.size > 0}<BulkBar {app} {chosen} />{/if}
+  {#if chosen.size > 0}<BulkBar {app} {chosen} bind:this={bulk} onback={() => table?.focus()} />{/if}
   <div class="work">
     {#if filtering && !counting}<Facets {app} typed={text} onsearch={(wanted) => search(wanted, 0)} />{/if}
     {#if log.problem}
@@ -141,7 +143,7 @@
         {/if}
       </div>
     {:else}
-      <LogTable {app} {chosen} bind:this={table} />
+      <LogTable {app} {chosen} bind:this={table} onactions={() => void tick().then(() => bulk?.focus())} />
     {/if}
   </div>
 </section>

@@ -83,10 +83,9 @@
 
 <section class="spots" aria-label="Stations on the air">
   <div class="heads" aria-hidden="true">
-    <span title="ever, this band, this mode">Need</span><span>Call</span><span class="number">kHz</span><span
-      >Mode</span
-    >
-    <span>Why</span><span>Heard by</span><span class="number">dB</span><span>Heard</span>
+    <span title="ever, this band, this mode">Need</span><span>Call</span><span class="number">kHz</span>
+    <span class="wide">Mode</span><span>Why</span><span class="wide">Heard by</span>
+    <span class="number wide">dB</span><span>Heard</span>
   </div>
   {#if air.waiting > 0}
     <button class="waiting" onclick={settle}>{air.waiting} new · show them</button>
@@ -127,16 +126,18 @@
           >
           <span class="mono call" title={spot.entity}>{spot.watched ? '★ ' : ''}{spot.call}</span>
           <span class="mono number">{kiloHertz(spot.frequencyHz)}</span>
-          <span>{spot.mode ?? '?'}</span>
-          <span class="why" title={`${spot.why}${spot.comment ? ` · “${spot.comment}”` : ''}`}>
-            {#if spot.wants.length > 0 || spot.watched}<strong>{spot.why}</strong>{:else}{spot.entity ??
-                spot.why}{/if}
-            {#if spot.comment}<q>{spot.comment}</q>{/if}
+          <span class="wide">{spot.mode ?? '?'}</span>
+          <span class="said">
+            <span class="why" title={`${spot.why}${spot.comment ? ` · “${spot.comment}”` : ''}`}>
+              {#if spot.wants.length > 0 || spot.watched}<strong>{spot.why}</strong>{:else}{spot.entity ??
+                  spot.why}{/if}
+              {#if spot.comment}<q>{spot.comment}</q>{/if}
+            </span>
+            <span class="muted ears wide" title={heardBy(spot)}
+              ><span>{spot.hearers > 1 ? `${spot.hearers} · ` : ''}{heardBy(spot)}</span></span
+            >
           </span>
-          <span class="muted ears" title={heardBy(spot)}
-            >{spot.hearers > 1 ? `${spot.hearers} · ` : ''}{heardBy(spot)}</span
-          >
-          <span class="mono number">{spot.snrDb ?? ''}</span>
+          <span class="mono number wide">{spot.snrDb ?? ''}</span>
           <span class="age" title={`heard ${age(spot, clock.now)} ago`}>
             <span class="bar" style:width={`${Math.round(freshness(spot, clock.now, maxAge) * 36)}px`}></span>
             <span class="muted">{age(spot, clock.now)}</span>
@@ -216,7 +217,9 @@
     text-decoration: line-through;
   }
 
-  .row > span {
+  .row > span,
+  .why,
+  .ears > span {
     overflow: hidden;
     text-overflow: ellipsis;
   }
@@ -242,8 +245,27 @@
     color: var(--yb-ink-2);
   }
 
+  /* Why it is wanted may take what who heard it leaves. */
+  .said {
+    display: flex;
+    grid-column: span 2;
+    gap: 8px;
+    align-items: baseline;
+  }
+
+  .why {
+    flex: 1 1 auto;
+    min-width: 0;
+  }
+
   .ears {
+    flex: 0 1000 138px;
     font-size: 12px;
+  }
+
+  .ears > span {
+    display: block;
+    max-width: 160px;
   }
 
   .age {
@@ -286,12 +308,11 @@
       grid-template-columns: 52px 84px 70px minmax(100px, 1fr) 78px;
     }
 
-    .heads > :nth-child(4),
-    .row > :nth-child(4),
-    .heads > :nth-child(6),
-    .row > :nth-child(6),
-    .heads > :nth-child(7),
-    .row > :nth-child(7) {
+    .said {
+      grid-column: auto;
+    }
+
+    .wide {
       display: none;
     }
   }
