@@ -46,16 +46,7 @@
   dialog {
     width: min(960px, 92vw);
     max-height: 86vh;
-    margin: auto;
     padding: 20px 24px;
-    border: 1px solid var(--yb-line-strong);
-    border-radius: 4px;
-    background: var(--yb-panel);
-    color: var(--yb-ink);
-  }
-
-  dialog::backdrop {
-    background: rgb(0 0 0 / 45%);
   }
 
   header {

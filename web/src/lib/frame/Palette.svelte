@@ -63,15 +63,6 @@
     width: 520px;
     max-height: 60vh;
     margin: 80px auto;
-    padding: 0;
-    border: 1px solid var(--yb-line-strong);
-    border-radius: 4px;
-    background: var(--yb-panel);
-    color: var(--yb-ink);
-  }
-
-  dialog::backdrop {
-    background: rgb(0 0 0 / 45%);
   }
 
   input {

@@ -8,7 +8,7 @@
 </script>
 
 <button
-  class="plate"
+  class="plate plate-box"
   class:in-trouble={hookup.state === 'TROUBLE'}
   title={hookup.reason ?? `${hookup.name}: ${STATE_WORDS[hookup.state]}`}
   aria-label={`${hookup.name}: ${STATE_WORDS[hookup.state]}. ${hookup.reason ?? ''}`}
@@ -29,23 +29,12 @@
 
 <style>
   .plate {
-    display: flex;
-    flex-direction: column;
     align-items: flex-start;
-    justify-content: center;
     gap: 2px;
     flex: 0 1000 auto;
     min-width: 54px;
-    height: 40px;
-    padding: 0 6px;
-    border: 1px solid var(--yb-line);
-    border-radius: 3px;
-    background: var(--yb-raised);
-    color: var(--yb-ink);
     font: inherit;
     cursor: pointer;
-    position: relative;
-    z-index: 1;
   }
 
   .plate:hover {

@@ -21,16 +21,7 @@
 <style>
   dialog {
     width: min(420px, 92vw);
-    margin: auto;
     padding: 20px 24px;
-    border: 1px solid var(--yb-line-strong);
-    border-radius: 4px;
-    background: var(--yb-panel);
-    color: var(--yb-ink);
-  }
-
-  dialog::backdrop {
-    background: rgb(0 0 0 / 45%);
   }
 
   h1 {

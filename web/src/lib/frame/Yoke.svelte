@@ -20,7 +20,7 @@
 {#snippet others(side: PlateFit)}
   {#if side.more > 0}
     <a
-      class="others"
+      class="others plate-box"
       class:bad={side.moreTroubled > 0}
       href={app.address('hookups')}
       aria-label={`${side.more} more${side.moreTroubled > 0 ? `, ${side.moreTroubled} in trouble` : ''}: all hookups`}
@@ -203,20 +203,9 @@
   }
 
   .others {
-    position: relative;
-    z-index: 1;
-    display: flex;
     flex: none;
-    flex-direction: column;
     align-items: center;
-    justify-content: center;
     min-width: 40px;
-    height: 40px;
-    padding: 0 6px;
-    border: 1px solid var(--yb-line);
-    border-radius: 3px;
-    background: var(--yb-raised);
-    color: var(--yb-ink);
     font-size: 12px;
     line-height: 16px;
     text-decoration: none;

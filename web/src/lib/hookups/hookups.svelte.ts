@@ -6,6 +6,13 @@ const MOST_PROGRAM_PLATES = 1;
 /** One feed stands for all of them while they are well. */
 const MOST_FEED_PLATES = 1;
 
+/** The station's own devices stand first, then what brings contacts. */
+const PLATE_ORDER = ['DEVICE', 'PROGRAM', 'FEED'];
+const placed = (h: Hookup) => {
+  const place = PLATE_ORDER.indexOf(h.kind);
+  return place < 0 ? PLATE_ORDER.length : place;
+};
+
 /** Programs that tell what they do come before mere paths for records. */
 const rank = (h: Hookup) => (h.id.startsWith('link-') ? 0 : h.id === 'adif-datagrams' ? 1 : 2);
 
@@ -30,15 +37,17 @@ export class HookupStore {
     const feeds = this.sources
       .filter((h) => h.kind === 'FEED' && h.state !== 'OFF')
       .slice(0, MOST_FEED_PLATES);
-    return this.sources.filter(
-      (h) =>
-        h.state === 'TROUBLE' ||
-        (h.kind === 'FEED'
-          ? feeds.includes(h)
-          : h.kind === 'PROGRAM'
-            ? programs.includes(h) || (programs.length === 0 && h.id === 'adif-datagrams')
-            : h.kind !== 'CALLBOOK'),
-    );
+    return this.sources
+      .filter(
+        (h) =>
+          h.state === 'TROUBLE' ||
+          (h.kind === 'FEED'
+            ? feeds.includes(h)
+            : h.kind === 'PROGRAM'
+              ? programs.includes(h) || (programs.length === 0 && h.id === 'adif-datagrams')
+              : h.kind !== 'CALLBOOK'),
+      )
+      .sort((a, b) => placed(a) - placed(b));
   }
 
   get sources(): Hookup[] {

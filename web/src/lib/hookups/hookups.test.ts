@@ -61,6 +61,12 @@ describe('HookupStore', () => {
       hookup('link-a', { lastData: at }),
     ];
     expect(store.plates.map((h) => h.id)).toEqual(['file-11', 'link-a']);
+    store.all = [
+      hookup('adif-datagrams', { lastData: at }),
+      hookup('feed-1', { kind: 'FEED' }),
+      hookup('radio-2', { kind: 'DEVICE' }),
+    ];
+    expect(store.plates.map((h) => h.id)).toEqual(['radio-2', 'adif-datagrams', 'feed-1']);
     store.all = [hookup('adif-datagrams', {}), hookup('adif-stream', {})];
     expect(store.plates.map((h) => h.id)).toEqual(['adif-datagrams']);
   });
