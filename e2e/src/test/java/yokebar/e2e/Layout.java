@@ -8,7 +8,8 @@ final class Layout {
     private Layout() {}
 
     /**
-     * Controls that are cut off, stand outside the page, or lie over one another. What an ancestor scrolls to counts as in sight.
+     * Controls that are cut off, stand outside the page, or lie over one another. What an ancestor scrolls to counts as in sight,
+     * and what is right with the next frame was never seen.
      *
      * @return what is wrong and where; empty when nothing is
      */
@@ -17,7 +18,8 @@ final class Layout {
         return (List<String>)
                 page.evaluate(
                         """
-                () => {
+                async () => {
+                 const look = () => {
                   const faults = [];
                   const name = (e) => e.tagName.toLowerCase() + (e.className && e.className.baseVal === undefined ? '.' + String(e.className).split(' ')[0] : '')
                     + ' "' + (e.getAttribute('aria-label') ?? e.textContent ?? '').trim().replace(/\\s+/g, ' ').slice(0, 40) + '"';
@@ -82,6 +84,12 @@ final class Layout {
                     }
                   }
                   return [...new Set(faults)].slice(0, 12);
+                 };
+                 const frame = () => new Promise((drawn) => requestAnimationFrame(drawn));
+                 if (look().length === 0) { return []; }
+                 await frame();
+                 await frame();
+                 return look();
                 }
                 """);
     }
