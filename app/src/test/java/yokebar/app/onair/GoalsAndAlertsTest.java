@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import yokebar.standins.callbook.WhosThere;
@@ -20,6 +21,9 @@ import yokebar.standins.world.World;
 
 /** What the operators are after, what of it is announced, and what makes no sense. */
 class GoalsAndAlertsTest extends AirTest {
+    @Autowired
+    private Alerts announcer;
+
     @Test
     void aGoalByStateFindsWhoTheCallbookKnows() throws Exception {
         after("STATE");
@@ -97,24 +101,7 @@ class GoalsAndAlertsTest extends AirTest {
     @Test
     void anAlertFiresOnceAndAFloodIsToldTogether() throws Exception {
         int before = get("/api/onair/alerts").size();
-        Map<String, Object> chosen = Map.of(
-                "goals", List.of(),
-                "watch", List.of("OZ*"),
-                "ignore", List.of(),
-                "turnBeam", false,
-                "alerts",
-                        List.of(Map.of(
-                                "kind",
-                                "WATCHED",
-                                "shown",
-                                true,
-                                "spoken",
-                                false,
-                                "notified",
-                                false,
-                                "mostAMinute",
-                                2)));
-        put("/api/onair/choices", chosen);
+        put("/api/onair/choices", watchingDenmark(2));
         for (int i = 0; i < 5; i++) {
             hill.spot("K1QAA", 14_020.0 + 5 * i, "OZ" + (i + 1) + "QAB", "");
         }
@@ -123,6 +110,28 @@ class GoalsAndAlertsTest extends AirTest {
         JsonNode alerts = get("/api/onair/alerts");
         assertThat(alerts.get(0).path("because").asString()).isEqualTo("It is a call on your watch list.");
         assertThat(alerts.get(0).path("sentence").asString()).startsWith("OZ").contains("on 20m");
+        await("all five stations", () -> look(ALL, null).path("spots").size() == 5);
+        announcer.look();
+        assertThat(get("/api/onair/alerts").size() - before).isEqualTo(2);
+        // Room for one more in this minute.
+        put("/api/onair/choices", watchingDenmark(3));
+        await("the bundle", () -> read("/api/onair/alerts").size() - before == 3);
+        JsonNode bundle = get("/api/onair/alerts").get(0);
+        assertThat(bundle.path("sentence").asString())
+                .startsWith("3 more (a call on your watch list): ")
+                .contains("OZ3QAB", "OZ4QAB", "OZ5QAB");
+        assertThat(bundle.path("because").asString()).contains("told together");
+    }
+
+    private static Map<String, Object> watchingDenmark(int mostAMinute) {
+        Map<String, Object> alert = Map.of(
+                "kind", "WATCHED", "shown", true, "spoken", false, "notified", false, "mostAMinute", mostAMinute);
+        return Map.of(
+                "goals", List.of(),
+                "watch", List.of("OZ*"),
+                "ignore", List.of(),
+                "turnBeam", false,
+                "alerts", List.of(alert));
     }
 
     @Test
