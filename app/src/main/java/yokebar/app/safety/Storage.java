@@ -96,7 +96,7 @@ public class Storage implements HealthIndicator {
         }
     }
 
-    /** Looks at once, as after a write that failed. */
+    /** Looks, and says so when something is different. */
     @Scheduled(fixedDelay = LOOK_EVERY_MS)
     public void look() {
         StorageState before = state;

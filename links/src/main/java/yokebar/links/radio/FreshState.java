@@ -24,6 +24,8 @@ final class FreshState {
     private final Map<StatePart, Held> parts = new EnumMap<>(StatePart.class);
     /** Parts the radio has no word for, and what that means. */
     private final Map<StatePart, Object> assumed = new EnumMap<>(StatePart.class);
+    /** Null when something is different since it was made. */
+    private @Nullable RadioState made;
 
     void take(RadioReport report, long now) {
         if (report instanceof RadioReport.Frequency r) {
@@ -48,10 +50,9 @@ final class FreshState {
     }
 
     private void put(StatePart part, @Nullable Object value, long now) {
-        if (value == null) {
-            parts.remove(part);
-        } else {
-            parts.put(part, new Held(value, now));
+        Held before = value == null ? parts.remove(part) : parts.put(part, new Held(value, now));
+        if (before == null || !before.value().equals(value)) {
+            made = null;
         }
     }
 
@@ -68,6 +69,7 @@ final class FreshState {
         } else {
             assumed.remove(part);
         }
+        made = null;
     }
 
     /** Forgets what is too old; ages in ns. */
@@ -77,6 +79,7 @@ final class FreshState {
             Map.Entry<StatePart, Held> part = all.next();
             if (now - part.getValue().at() > (isQuick(part.getKey()) ? quickAge : slowAge)) {
                 all.remove();
+                made = null;
             }
         }
     }
@@ -91,6 +94,15 @@ final class FreshState {
     }
 
     RadioState state() {
+        RadioState state = made;
+        if (state == null) {
+            state = make();
+            made = state;
+        }
+        return state;
+    }
+
+    private RadioState make() {
         RadioMode plain = (RadioMode) value(StatePart.MODE);
         Boolean data = (Boolean) value(StatePart.DATA);
         // Without knowing whether a program's sound is switched in, the mode is not known where that makes a

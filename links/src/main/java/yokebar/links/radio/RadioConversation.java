@@ -30,6 +30,9 @@ final class RadioConversation implements Conversation {
     private static final long LOOK_AGAIN_NANOS = Duration.ofMillis(120).toNanos();
     private static final long QUICK_AGE_NANOS = Duration.ofSeconds(2).toNanos();
     private static final long SLOW_AGE_NANOS = Duration.ofSeconds(5).toNanos();
+    /** Ages are looked at so often; they are counted in seconds. */
+    private static final long AGED_EVERY_NANOS = Duration.ofMillis(100).toNanos();
+
     private static final long SPEECHLESS_AFTER_NANOS = Duration.ofSeconds(4).toNanos();
 
     /**
@@ -50,6 +53,7 @@ final class RadioConversation implements Conversation {
     private RadioState state = RadioState.UNKNOWN;
     private long lastChange = System.nanoTime();
     private long lastKnown = System.nanoTime();
+    private long agedAt = System.nanoTime();
     private boolean greeted;
     private @Nullable Awaited pending;
     private final boolean answersEach;
@@ -203,6 +207,10 @@ final class RadioConversation implements Conversation {
 
     /** What is not reported again in time is forgotten. */
     private void age(long now) {
+        if (now - agedAt < AGED_EVERY_NANOS) {
+            return;
+        }
+        agedAt = now;
         long usual = answerTime.meanNanos();
         fresh.expire(
                 now,

@@ -10,22 +10,20 @@ import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.CopyOnWriteArraySet;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.ReentrantLock;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 
 /**
  * The one owner of a line with several radios on it. All hear all that comes; of those that want to send, one at a time is let
  * on the line until its radio has answered or has had time to. Frames end with {@code FD}; those to {@code E0} are answers.
  */
 final class BusLine {
-    private static final Logger LOG = LoggerFactory.getLogger(BusLine.class);
     private static final Map<DeviceAddress, BusLine> LINES = new HashMap<>();
     private static final int START = 0xFE;
     private static final int END = 0xFD;
     private static final int COMPUTER = 0xE0;
-    /** What comes is heard at once; without it, a thread of its own need not wake more often than to find the line closed. */
-    private static final int REST_MS = 100;
+    /** Wakes whoever waits for a piece, to read the line in the place of another. */
+    private static final byte[] YOUR_TURN = {};
 
     private static final int BUFFER_BYTES = 4096;
     /** Pieces a user of the line may leave unread. */
@@ -35,6 +33,10 @@ final class BusLine {
     private final Wire wire;
     private final Set<Tap> taps = new CopyOnWriteArraySet<>();
     private final Object turns = new Object();
+    /** Held by whoever reads the line, for all: a thread of its own would have to wake for every answer, besides the radio's. */
+    private final ReentrantLock reading = new ReentrantLock();
+
+    private final byte[] buffer = new byte[BUFFER_BYTES];
     private volatile @Nullable IOException lost;
     private @Nullable Tap speaking;
     private long spokeAt;
@@ -54,9 +56,6 @@ final class BusLine {
             if (line == null || line.lost != null) {
                 line = new BusLine(address, address.open());
                 LINES.put(address, line);
-                Thread thread = new Thread(line::read, "bus-" + address.words());
-                thread.setDaemon(true);
-                thread.start();
             }
             Tap tap = line.new Tap();
             line.taps.add(tap);
@@ -80,23 +79,24 @@ final class BusLine {
         }
     }
 
-    private void read() {
-        byte[] buffer = new byte[BUFFER_BYTES];
+    /** Reads the line for all, and lets another do so afterwards. */
+    private void read(int waitMs) throws IOException {
         try {
-            while (lost == null) {
-                int count = wire.read(buffer, REST_MS);
-                if (count > 0) {
-                    heard(Arrays.copyOf(buffer, count));
-                }
+            int count = wire.read(buffer, waitMs);
+            if (count > 0) {
+                heard(Arrays.copyOf(buffer, count));
             }
         } catch (IOException e) {
             lost = e;
-        } finally {
             try {
                 wire.close();
-            } catch (IOException e) {
-                LOG.debug("Closing {} failed", address.words(), e);
+            } catch (IOException closing) {
+                e.addSuppressed(closing);
             }
+            throw e;
+        } finally {
+            reading.unlock();
+            taps.stream().filter(tap -> tap.waits).forEach(tap -> tap.pieces.offer(YOUR_TURN));
         }
     }
 
@@ -170,27 +170,61 @@ final class BusLine {
         private final BlockingQueue<byte[]> pieces = new ArrayBlockingQueue<>(MAX_PIECES);
         private final AnswerTime answerTime = new AnswerTime();
         private byte @Nullable [] rest;
+        private volatile boolean waits;
 
         @Override
-        public int read(byte[] buffer, int waitMs) throws IOException {
-            byte[] piece = rest;
+        public int read(byte[] into, int waitMs) throws IOException {
+            byte[] piece = rest != null ? rest : next(waitMs);
+            if (piece == null) {
+                return 0;
+            }
+            int count = Math.min(piece.length, into.length);
+            System.arraycopy(piece, 0, into, 0, count);
+            rest = count < piece.length ? Arrays.copyOfRange(piece, count, piece.length) : null;
+            return count;
+        }
+
+        /** What came on the line next; null when nothing does in that time. */
+        private byte @Nullable [] next(int waitMs) throws IOException {
+            long end = System.nanoTime() + TimeUnit.MILLISECONDS.toNanos(waitMs);
+            for (int left = Math.max(1, waitMs);
+                    left > 0;
+                    left = (int) TimeUnit.NANOSECONDS.toMillis(end - System.nanoTime())) {
+                byte[] piece = pieces.poll();
+                if (piece == null) {
+                    IOException gone = lost;
+                    if (gone != null) {
+                        throw new IOException(gone.getMessage(), gone);
+                    }
+                    piece = reading.tryLock() ? readForAll(left) : fromAnother(left);
+                }
+                if (piece != null && piece.length > 0) {
+                    return piece;
+                }
+            }
+            return null;
+        }
+
+        private byte @Nullable [] readForAll(int waitMs) throws IOException {
+            if (!pieces.isEmpty()) {
+                reading.unlock();
+            } else {
+                BusLine.this.read(waitMs);
+            }
+            return pieces.poll();
+        }
+
+        private byte @Nullable [] fromAnother(int waitMs) throws IOException {
+            waits = true;
             try {
-                piece = piece != null ? piece : pieces.poll(waitMs, TimeUnit.MILLISECONDS);
+                // Whoever read may have ended just before.
+                return reading.isLocked() ? pieces.poll(waitMs, TimeUnit.MILLISECONDS) : pieces.poll();
             } catch (InterruptedException e) {
                 Thread.currentThread().interrupt();
                 throw new EOFException("interrupted");
+            } finally {
+                waits = false;
             }
-            if (piece == null) {
-                IOException gone = lost;
-                if (gone != null) {
-                    throw new IOException(gone.getMessage(), gone);
-                }
-                return 0;
-            }
-            int count = Math.min(piece.length, buffer.length);
-            System.arraycopy(piece, 0, buffer, 0, count);
-            rest = count < piece.length ? Arrays.copyOfRange(piece, count, piece.length) : null;
-            return count;
         }
 
         @Override
