@@ -62,7 +62,7 @@ public final class Main {
         Thread.currentThread().join();
     }
 
-    /** @return 0 when all demands are met, 1 when not, 2 when it was not said what to try */
+    /** @return 0 when all requirements are met, 1 when not, 2 when it was not said what to try */
     private static int conformance(String[] args) {
         if (args.length < 3 || args.length > 6 || !Conformance.PROTOCOLS.contains(args[1])) {
             System.err.println("conformance <protocol> <address> [<name:password, key, or call>]"

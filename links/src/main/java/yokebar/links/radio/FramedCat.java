@@ -3,6 +3,7 @@ package yokebar.links.radio;
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
@@ -17,6 +18,7 @@ import yokebar.core.radio.Vfo;
  * digits, two in a byte, the lowest first. What the computer sends may come back as an echo; frames to others are theirs.
  */
 public final class FramedCat implements RadioDialect {
+    private static final HexFormat HEX = HexFormat.of().withUpperCase();
     private static final int START = 0xFE;
     private static final int END = 0xFD;
     /** Sent by a radio that noticed a collision on the bus. */
@@ -233,10 +235,8 @@ public final class FramedCat implements RadioDialect {
     /** What a question with sub-command is recognised by, such as {@code 1A 06}. */
     private static String key(int[] f) {
         int command = f[2] == 0x00 ? 0x03 : f[2] == 0x01 ? 0x04 : f[2];
-        boolean sub = command >= 0x14 && f.length > 3;
-        return sub
-                ? String.format(Locale.ROOT, "%02X %02X", command, f[3])
-                : String.format(Locale.ROOT, "%02X", command);
+        String key = HEX.toHexDigits((byte) command);
+        return command >= 0x14 && f.length > 3 ? key + " " + HEX.toHexDigits((byte) f[3]) : key;
     }
 
     private boolean read(int[] f, Hearing hearing) {

@@ -27,10 +27,10 @@ final class QuestionRounds {
     private static final long MAX_PAUSE_NANOS = Duration.ofSeconds(2).toNanos();
     private static final long MAX_PAUSE_UNKNOWN_NANOS = Duration.ofSeconds(30).toNanos();
 
-    private final List<Question> quick;
-    private final List<Question> slow;
-    private final long pollEveryNanos;
     private final Map<String, Record> records = new HashMap<>();
+    private final List<Asked> quick;
+    private final List<Asked> slow;
+    private final long pollEveryNanos;
     private final Deque<Question> first = new ArrayDeque<>();
     private boolean quickTurn = true;
 
@@ -44,11 +44,26 @@ final class QuestionRounds {
         private boolean unknown() {
             return !everAnswered && failedInRow >= UNKNOWN_AFTER;
         }
+
+        private boolean usable() {
+            return readable && failedInRow < UNKNOWN_AFTER;
+        }
+    }
+
+    /**
+     * @param record how the question fared
+     * @param insteadOf how the one fared that it replaces; null for a question of its own
+     */
+    private record Asked(Question question, Record record, @Nullable Record insteadOf) {
+
+        boolean wanted() {
+            return insteadOf == null || !insteadOf.usable();
+        }
     }
 
     QuestionRounds(List<Question> quick, List<Question> slow, long pollEveryNanos) {
-        this.quick = quick;
-        this.slow = slow;
+        this.quick = quick.stream().map(this::asked).toList();
+        this.slow = slow.stream().map(this::asked).toList();
         this.pollEveryNanos = pollEveryNanos;
     }
 
@@ -80,27 +95,22 @@ final class QuestionRounds {
                 : quickTurn ? due(slow, SLOW_EVERY_NANOS, now, false) : due(quick, every, now, slowRadio);
     }
 
-    private @Nullable Question due(List<Question> questions, long every, long now, boolean onlyFirst) {
-        Question longest = null;
-        for (Question question : onlyFirst ? questions.subList(0, Math.min(1, questions.size())) : questions) {
-            Record record = record(question.key());
-            boolean wanted = question.insteadOf() == null || !usable(question.insteadOf());
-            boolean due = record.next - now <= every / EARLY_PART;
-            if (wanted && due && (longest == null || record.next - record(longest.key()).next < 0)) {
-                longest = question;
+    private @Nullable Question due(List<Asked> questions, long every, long now, boolean onlyFirst) {
+        Asked longest = null;
+        for (Asked asked : onlyFirst ? questions.subList(0, Math.min(1, questions.size())) : questions) {
+            long next = asked.record().next;
+            boolean due = next - now <= every / EARLY_PART;
+            if (due && asked.wanted() && (longest == null || next - longest.record().next < 0)) {
+                longest = asked;
             }
         }
-        if (longest != null) {
-            Record record = record(longest.key());
-            long early = Math.max(0, record.next - now);
-            record.next = now + early + Math.max(every, pause(record, every));
+        if (longest == null) {
+            return null;
         }
-        return longest;
-    }
-
-    private boolean usable(String key) {
-        Record record = record(key);
-        return record.readable && record.failedInRow < UNKNOWN_AFTER;
+        Record record = longest.record();
+        long early = Math.max(0, record.next - now);
+        record.next = now + early + Math.max(every, pause(record, every));
+        return longest.question();
     }
 
     private static long pause(Record record, long every) {
@@ -139,10 +149,10 @@ final class QuestionRounds {
             return 0;
         }
         long least = SLOW_EVERY_NANOS;
-        for (List<Question> questions : List.of(quick, slow)) {
-            for (Question question : questions) {
-                if (question.insteadOf() == null || !usable(question.insteadOf())) {
-                    least = Math.min(least, record(question.key()).next - now);
+        for (List<Asked> questions : List.of(quick, slow)) {
+            for (Asked asked : questions) {
+                if (asked.wanted()) {
+                    least = Math.min(least, asked.record().next - now);
                 }
             }
         }
@@ -151,6 +161,11 @@ final class QuestionRounds {
 
     int slowCount() {
         return slow.size();
+    }
+
+    private Asked asked(Question question) {
+        String replaced = question.insteadOf();
+        return new Asked(question, record(question.key()), replaced == null ? null : record(replaced));
     }
 
     private Record record(String key) {

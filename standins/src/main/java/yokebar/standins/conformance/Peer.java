@@ -46,13 +46,13 @@ final class Peer {
 
     /** What it answered. */
     record Answer(int status, String type, byte[] body) {
-        JsonNode json() throws Demand.Unmet {
+        JsonNode json() throws Requirement.Unmet {
             try {
                 JsonNode node = JSON.readTree(body);
-                Demand.require(node.isObject(), "the answer is not a JSON object: " + text());
+                Requirement.require(node.isObject(), "the answer is not a JSON object: " + text());
                 return node;
             } catch (RuntimeException e) {
-                throw new Demand.Unmet("the answer is not JSON: " + text());
+                throw new Requirement.Unmet("the answer is not JSON: " + text());
             }
         }
 
@@ -61,20 +61,20 @@ final class Peer {
             return text.length() <= 120 ? text : text.substring(0, 119) + "…";
         }
 
-        void is(int wanted) throws Demand.Unmet {
-            Demand.require(status == wanted, "it answered " + status + ", not " + wanted + ": " + text());
+        void is(int wanted) throws Requirement.Unmet {
+            Requirement.require(status == wanted, "it answered " + status + ", not " + wanted + ": " + text());
         }
 
         /** A sentence in the service's words stands in it. */
-        String words() throws Demand.Unmet {
+        String words() throws Requirement.Unmet {
             String words = json().path("words").asString("");
-            Demand.require(!words.isBlank(), "there are no words in " + text());
+            Requirement.require(!words.isBlank(), "there are no words in " + text());
             return words;
         }
 
-        void saysNone() throws Demand.Unmet {
+        void saysNone() throws Requirement.Unmet {
             JsonNode found = json().path("found");
-            Demand.require(
+            Requirement.require(
                     found.isBoolean() && !found.asBoolean(),
                     "it does not say \"found\": false: " + status + " " + text());
         }

@@ -158,11 +158,11 @@ class ConformanceTest {
             Thread telling = new Thread(() -> tellBadly(program, port));
             telling.setDaemon(true);
             telling.start();
-            DigitalProgramDemands demands = new DigitalProgramDemands(
+            DigitalProgramRequirements requirements = new DigitalProgramRequirements(
                     URI.create("udp://127.0.0.1:" + port),
-                    new DigitalProgramDemands.Waits(
+                    new DigitalProgramRequirements.Waits(
                             Duration.ofMillis(500), Duration.ofMillis(500), Duration.ofMillis(500)));
-            assertThat(Conformance.tried(demands.all(), new PrintStream(out, true, StandardCharsets.UTF_8)))
+            assertThat(Conformance.tried(requirements.all(), new PrintStream(out, true, StandardCharsets.UTF_8)))
                     .as(said())
                     .isEqualTo(5);
         }
@@ -179,7 +179,7 @@ class ConformanceTest {
                 assertThat(unmet(protocol, "http://127.0.0.1:" + server.port() + "/", "a:b"))
                         .as(protocol)
                         .isGreaterThan(2);
-                assertThat(said()).contains("UNMET").contains("demands are not met.");
+                assertThat(said()).contains("UNMET").contains("requirements are not met.");
             }
         }
         try (ServerSocket stranger = new ServerSocket(0, 5, InetAddress.getLoopbackAddress())) {

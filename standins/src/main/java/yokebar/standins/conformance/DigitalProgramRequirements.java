@@ -16,7 +16,7 @@ import tools.jackson.databind.JsonNode;
  * {@code docs/protocols/digital-link.md}, a program's end: we listen where its log would, so the program must be told this
  * address. It has to read something and make a contact meanwhile.
  */
-final class DigitalProgramDemands {
+final class DigitalProgramRequirements {
     /** A program not heard for 20 s counts as quiet; one that goes on telling a contact that was taken does so within 3 s. */
     private static final Waits WAITS = new Waits(Duration.ofSeconds(20), Duration.ofMinutes(2), Duration.ofSeconds(3));
 
@@ -35,48 +35,48 @@ final class DigitalProgramDemands {
      */
     record Waits(Duration heard, Duration contact, Duration quiet) {}
 
-    DigitalProgramDemands(URI address) {
+    DigitalProgramRequirements(URI address) {
         this(address, WAITS);
     }
 
-    DigitalProgramDemands(URI address, Waits waits) {
+    DigitalProgramRequirements(URI address, Waits waits) {
         this.here = new InetSocketAddress(address.getHost(), address.getPort());
         this.waits = waits;
     }
 
-    List<Demand> all() {
+    List<Requirement> all() {
         return List.of(
-                new Demand("a heartbeat comes within 20 s, with all that every message begins with", () -> {
+                new Requirement("a heartbeat comes within 20 s, with all that every message begins with", () -> {
                     checkHead(first("heartbeat", waits.heard()));
                 }),
-                new Demand("the number grows with each message of a run", this::numbersGrow),
-                new Demand("a status comes within 20 s, and what it says has the right form", () -> {
+                new Requirement("the number grows with each message of a run", this::numbersGrow),
+                new Requirement("a status comes within 20 s, and what it says has the right form", () -> {
                     JsonNode status = first("status", waits.heard());
                     checkHead(status);
                     JsonNode hz = status.path("dialHz");
-                    Demand.require(
+                    Requirement.require(
                             hz.isMissingNode() || hz.isIntegralNumber() && hz.asLong() > 0,
                             "\"dialHz\" is no whole number of Hz: " + status);
                     JsonNode transmitting = status.path("transmitting");
-                    Demand.require(
+                    Requirement.require(
                             transmitting.isMissingNode() || transmitting.isBoolean(),
                             "\"transmitting\" is neither true nor false: " + status);
                 }),
-                new Demand("a decode has an id, a time in UTC and a text", () -> {
+                new Requirement("a decode has an id, a time in UTC and a text", () -> {
                     JsonNode decode = first("decode", waits.contact());
                     checkHead(decode);
                     for (String field : List.of("id", "at", "text")) {
-                        Demand.require(
+                        Requirement.require(
                                 !decode.path(field).asString("").isEmpty(),
                                 "\"" + field + "\" is missing in " + decode);
                     }
                     try {
                         Instant.parse(decode.path("at").asString());
                     } catch (DateTimeParseException e) {
-                        throw new Demand.Unmet("\"at\" is no time such as 2026-05-01T14:07:15Z: " + decode);
+                        throw new Requirement.Unmet("\"at\" is no time such as 2026-05-01T14:07:15Z: " + decode);
                     }
                 }),
-                new Demand(
+                new Requirement(
                         "a contact comes again with the same id until it is taken, and then no more", this::contact));
     }
 
@@ -90,7 +90,7 @@ final class DigitalProgramDemands {
                         + message.path("run").asString("");
                 long n = message.path("n").asLong(0);
                 Long before = newest.put(run, n);
-                Demand.require(before == null || n > before, "after " + before + " comes " + message);
+                Requirement.require(before == null || n > before, "after " + before + " comes " + message);
             }
         }
     }
@@ -98,13 +98,13 @@ final class DigitalProgramDemands {
     private void contact() throws Exception {
         try (Datagrams datagrams = new Datagrams(here)) {
             Datagrams.Received told = datagrams.await(received -> is(received, "contact"), waits.contact());
-            Demand.require(
+            Requirement.require(
                     told != null, "no contact came within " + waits.contact().toSeconds() + " s");
             JsonNode contact = message(told);
             checkHead(contact);
             String id = contact.path("id").asString("");
-            Demand.require(!id.isEmpty(), "\"id\" is missing in " + contact);
-            Demand.require(
+            Requirement.require(!id.isEmpty(), "\"id\" is missing in " + contact);
+            Requirement.require(
                     contact.path("adif")
                             .asString("")
                             .toUpperCase(java.util.Locale.ROOT)
@@ -112,7 +112,7 @@ final class DigitalProgramDemands {
                     "\"adif\" is no record: " + contact);
             Datagrams.Received again =
                     datagrams.await(received -> is(received, "contact") && id.equals(id(received)), waits.heard());
-            Demand.require(
+            Requirement.require(
                     again != null,
                     "it was not told again within " + waits.heard().toSeconds() + " s");
             datagrams.send(
@@ -134,28 +134,28 @@ final class DigitalProgramDemands {
             datagrams.await(received -> is(received, "contact") && id.equals(id(received)), Duration.ofMillis(200));
             Datagrams.Received late =
                     datagrams.await(received -> is(received, "contact") && id.equals(id(received)), waits.quiet());
-            Demand.require(late == null, "it comes again after it was taken");
+            Requirement.require(late == null, "it comes again after it was taken");
         }
     }
 
     private JsonNode first(String type, Duration within) throws Exception {
         try (Datagrams datagrams = new Datagrams(here)) {
             Datagrams.Received received = datagrams.await(one -> is(one, type), within);
-            Demand.require(received != null, "none came within " + within.toSeconds() + " s");
+            Requirement.require(received != null, "none came within " + within.toSeconds() + " s");
             return message(received);
         }
     }
 
-    private static JsonNode next(Datagrams datagrams, Duration within) throws IOException, Demand.Unmet {
+    private static JsonNode next(Datagrams datagrams, Duration within) throws IOException, Requirement.Unmet {
         Datagrams.Received received = datagrams.await(one -> true, within);
-        Demand.require(received != null, "nothing came within " + within.toSeconds() + " s");
+        Requirement.require(received != null, "nothing came within " + within.toSeconds() + " s");
         return message(received);
     }
 
-    private static JsonNode message(Datagrams.@Nullable Received received) throws Demand.Unmet {
+    private static JsonNode message(Datagrams.@Nullable Received received) throws Requirement.Unmet {
         JsonNode message = received == null ? null : received.message();
         if (message == null) {
-            throw new Demand.Unmet("it is no JSON object: " + (received == null ? "nothing" : received.text()));
+            throw new Requirement.Unmet("it is no JSON object: " + (received == null ? "nothing" : received.text()));
         }
         return message;
     }
@@ -170,15 +170,15 @@ final class DigitalProgramDemands {
         return message == null ? "" : message.path("id").asString("");
     }
 
-    private static void checkHead(JsonNode message) throws Demand.Unmet {
-        Demand.require(message.path("link").asInt(0) == 1, "\"link\" is not 1: " + message);
+    private static void checkHead(JsonNode message) throws Requirement.Unmet {
+        Requirement.require(message.path("link").asInt(0) == 1, "\"link\" is not 1: " + message);
         for (String field : List.of("from", "run")) {
             String value = message.path(field).asString("");
-            Demand.require(
+            Requirement.require(
                     !value.isEmpty() && value.length() <= MAX_NAME,
                     "\"" + field + "\" is missing or has more than 40 characters: " + message);
         }
-        Demand.require(!message.path("run").asString("").contains(" "), "\"run\" has a blank: " + message);
-        Demand.require(message.path("n").isIntegralNumber(), "\"n\" is no number: " + message);
+        Requirement.require(!message.path("run").asString("").contains(" "), "\"run\" has a blank: " + message);
+        Requirement.require(message.path("n").isIntegralNumber(), "\"n\" is no number: " + message);
     }
 }

@@ -1,11 +1,11 @@
 package yokebar.standins.conformance;
 
 /**
- * One thing a protocol demands.
+ * One thing a protocol requires.
  *
- * @param sentence what is demanded, in the words of the protocol
+ * @param sentence what is required, in the words of the protocol
  */
-record Demand(String sentence, Trial trial) {
+record Requirement(String sentence, Trial trial) {
 
     /** Tries it on the service. */
     @FunctionalInterface

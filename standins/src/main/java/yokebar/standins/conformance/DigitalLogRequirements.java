@@ -15,7 +15,7 @@ import java.util.UUID;
 import tools.jackson.databind.JsonNode;
 
 /** {@code docs/protocols/digital-link.md}, the end of the log. One contact is told, and stays in the log. */
-final class DigitalLogDemands {
+final class DigitalLogRequirements {
     private static final Duration ANSWERED_WITHIN = Duration.ofSeconds(10);
     /** Programs send a contact again, every second or so. */
     private static final Duration AGAIN_AFTER = Duration.ofSeconds(1);
@@ -27,7 +27,7 @@ final class DigitalLogDemands {
     private final String adif;
     private int n;
 
-    DigitalLogDemands(URI address) {
+    DigitalLogRequirements(URI address) {
         this.log = new InetSocketAddress(address.getHost(), address.getPort());
         String now = DateTimeFormatter.ofPattern("yyyyMMddHHmmss")
                 .withZone(ZoneOffset.UTC)
@@ -36,25 +36,26 @@ final class DigitalLogDemands {
                 + now.substring(8) + " <RST_SENT:3>-10 <RST_RCVD:3>-12 <EOR>";
     }
 
-    List<Demand> all() {
+    List<Requirement> all() {
         return List.of(
-                new Demand("a contact is answered \"taken\" with its id, and is in the log", () -> {
+                new Requirement("a contact is answered \"taken\" with its id, and is in the log", () -> {
                     JsonNode taken = told("c1", adif);
-                    Demand.require(taken.path("inLog").asBoolean(false), "it is not in the log: " + taken);
+                    Requirement.require(taken.path("inLog").asBoolean(false), "it is not in the log: " + taken);
                 }),
-                new Demand("the same contact told again is answered in the same way", () -> {
+                new Requirement("the same contact told again is answered in the same way", () -> {
                     JsonNode taken = told("c1", adif);
-                    Demand.require(taken.path("inLog").asBoolean(false), "it is not in the log: " + taken);
+                    Requirement.require(taken.path("inLog").asBoolean(false), "it is not in the log: " + taken);
                 }),
-                new Demand("what is no contact is answered \"taken\", not in the log, with a sentence", () -> {
+                new Requirement("what is no contact is answered \"taken\", not in the log, with a sentence", () -> {
                     JsonNode taken = told("c2", "no record");
-                    Demand.require(
+                    Requirement.require(
                             taken.path("inLog").isBoolean()
                                     && !taken.path("inLog").asBoolean(),
                             "it says it is in the log: " + taken);
-                    Demand.require(!taken.path("sentence").asString("").isBlank(), "there is no sentence: " + taken);
+                    Requirement.require(
+                            !taken.path("sentence").asString("").isBlank(), "there is no sentence: " + taken);
                 }),
-                new Demand("fields that are not known and datagrams that are no message change nothing", () -> {
+                new Requirement("fields that are not known and datagrams that are no message change nothing", () -> {
                     try (Datagrams datagrams = socket()) {
                         datagrams.send("no message".getBytes(StandardCharsets.UTF_8), log);
                         Map<String, Object> heartbeat = message("heartbeat");
@@ -62,7 +63,7 @@ final class DigitalLogDemands {
                         heartbeat.put("colour", "green");
                         datagrams.send(heartbeat, log);
                     }
-                    Demand.require(
+                    Requirement.require(
                             told("c1", adif).path("inLog").asBoolean(false), "the contact is answered otherwise");
                 }));
     }
@@ -81,7 +82,7 @@ final class DigitalLogDemands {
                 }
             }
         }
-        throw new Demand.Unmet("no answer within " + ANSWERED_WITHIN.toSeconds() + " s");
+        throw new Requirement.Unmet("no answer within " + ANSWERED_WITHIN.toSeconds() + " s");
     }
 
     private static boolean answers(Datagrams.Received received, String id) {

@@ -7,33 +7,33 @@ import java.util.Map;
 import tools.jackson.databind.JsonNode;
 
 /** {@code docs/protocols/callbook.md}. */
-final class CallbookDemands {
-    private CallbookDemands() {}
+final class CallbookRequirements {
+    private CallbookRequirements() {}
 
     /** @param account name and password with a colon between */
-    static List<Demand> of(URI base, String account) {
+    static List<Requirement> of(URI base, String account) {
         String[] name = account.split(":", 2);
         Peer anybody = Peer.bearer(base, "nobody");
         String[] session = new String[1];
         return List.of(
-                new Demand("POST session answers a session and its end", () -> {
+                new Requirement("POST session answers a session and its end", () -> {
                     Peer.Answer answer = open(anybody, name[0], name.length > 1 ? name[1] : "");
                     answer.is(200);
                     JsonNode opened = answer.json();
                     session[0] = opened.path("session").asString("");
-                    Demand.require(!session[0].isEmpty(), "there is no session: " + answer.text());
-                    Demand.require(
+                    Requirement.require(!session[0].isEmpty(), "there is no session: " + answer.text());
+                    Requirement.require(
                             Instant.parse(opened.path("endsAt").asString("")).isAfter(Instant.now()),
                             "it has ended already: " + answer.text());
                 }),
-                new Demand("a wrong password is answered 401, in words", () -> {
+                new Requirement("a wrong password is answered 401, in words", () -> {
                     Peer.Answer refused = open(anybody, name[0], "not the password");
                     refused.is(401);
                     refused.words();
                 }),
-                new Demand("without a session stations are answered 401", () -> anybody.get("stations/ZP5QXA")
+                new Requirement("without a session stations are answered 401", () -> anybody.get("stations/ZP5QXA")
                         .is(401)),
-                new Demand("GET stations/{call} answers 404 for nobody", () -> Peer.bearer(base, session[0])
+                new Requirement("GET stations/{call} answers 404 for nobody", () -> Peer.bearer(base, session[0])
                         .get("stations/ZZ9QZZZ")
                         .is(404)));
     }

@@ -17,7 +17,7 @@ import java.util.List;
 import java.util.UUID;
 
 /** {@code docs/protocols/radio-mail.md}, the gateway's end. What is sent is a part of a letter that never becomes whole. */
-final class RadioMailDemands {
+final class RadioMailRequirements {
     private static final int CHUNK = 1024;
     private static final int MAX_PART = 120_000;
     private static final int MAX_LINE = 400;
@@ -32,21 +32,21 @@ final class RadioMailDemands {
     private final byte[] part = new byte[PART];
 
     /** @param call whose letters these are */
-    RadioMailDemands(URI address, String call) {
+    RadioMailRequirements(URI address, String call) {
         this.address = address;
         this.call = call;
         Arrays.fill(part, (byte) 'y');
     }
 
-    List<Demand> all() {
+    List<Requirement> all() {
         return List.of(
-                new Demand("a session begins with BOTTLEPOST 1, HELLO, OK and the call, and ends with BYE", () -> {
+                new Requirement("a session begins with BOTTLEPOST 1, HELLO, OK and the call, and ends with BYE", () -> {
                     try (Session session = new Session()) {
                         session.say("BYE");
                         require("BYE", session.line());
                     }
                 }),
-                new Demand("a new part is taken from its first byte, acknowledged every 1024 bytes", () -> {
+                new Requirement("a new part is taken from its first byte, acknowledged every 1024 bytes", () -> {
                     try (Session session = new Session()) {
                         session.offer(1, part.length, sha256(part));
                         require("FROM 0", session.line());
@@ -54,7 +54,7 @@ final class RadioMailDemands {
                         require("GOT 1024", session.line());
                     }
                 }),
-                new Demand("a part that broke off goes on where it stopped, and is taken once it is whole", () -> {
+                new Requirement("a part that broke off goes on where it stopped, and is taken once it is whole", () -> {
                     try (Session session = new Session()) {
                         session.offer(1, part.length, sha256(part));
                         require("FROM 1024", session.line());
@@ -65,13 +65,13 @@ final class RadioMailDemands {
                         require("TAKEN 1", session.line());
                     }
                 }),
-                new Demand("a part that is there already is answered HAVE", () -> {
+                new Requirement("a part that is there already is answered HAVE", () -> {
                     try (Session session = new Session()) {
                         session.offer(1, part.length, sha256(part));
                         require("HAVE", session.line());
                     }
                 }),
-                new Demand("a part whose checksum does not fit is answered NO, in words", () -> {
+                new Requirement("a part whose checksum does not fit is answered NO, in words", () -> {
                     try (Session session = new Session()) {
                         session.offer(2, 10, sha256(part));
                         require("FROM 0", session.line());
@@ -80,7 +80,7 @@ final class RadioMailDemands {
                         refuses(session.line());
                     }
                 }),
-                new Demand("a part of more than 120 000 bytes is answered NO, in words", () -> {
+                new Requirement("a part of more than 120 000 bytes is answered NO, in words", () -> {
                     try (Session session = new Session()) {
                         session.offer(3, MAX_PART + 1, sha256(part));
                         refuses(session.line());
@@ -88,12 +88,13 @@ final class RadioMailDemands {
                 }));
     }
 
-    private static void require(String wanted, String line) throws Demand.Unmet {
-        Demand.require(line.equals(wanted), "it answered \"" + line + "\", not \"" + wanted + "\"");
+    private static void require(String wanted, String line) throws Requirement.Unmet {
+        Requirement.require(line.equals(wanted), "it answered \"" + line + "\", not \"" + wanted + "\"");
     }
 
-    private static void refuses(String line) throws Demand.Unmet {
-        Demand.require(line.startsWith("NO ") && line.length() > 3, "it answered \"" + line + "\", not NO and why");
+    private static void refuses(String line) throws Requirement.Unmet {
+        Requirement.require(
+                line.startsWith("NO ") && line.length() > 3, "it answered \"" + line + "\", not NO and why");
     }
 
     private static String sha256(byte[] bytes) throws GeneralSecurityException {
@@ -105,7 +106,7 @@ final class RadioMailDemands {
         private final InputStream in;
         private final OutputStream out;
 
-        Session() throws IOException, Demand.Unmet {
+        Session() throws IOException, Requirement.Unmet {
             socket.connect(new InetSocketAddress(address.getHost(), address.getPort()), CONNECT_WITHIN_MS);
             socket.setSoTimeout(SILENCE_MS);
             in = new BufferedInputStream(socket.getInputStream());

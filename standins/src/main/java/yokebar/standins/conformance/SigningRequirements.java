@@ -9,7 +9,7 @@ import java.util.UUID;
 import tools.jackson.databind.JsonNode;
 
 /** {@code docs/protocols/countersign.md}: what can be tried only with a certificate of the service. */
-final class SigningDemands {
+final class SigningRequirements {
     /** A service that works through its batches at night cannot be tried. */
     private static final Duration PROCESSED_WITHIN = Duration.ofMinutes(2);
 
@@ -20,51 +20,52 @@ final class SigningDemands {
     private final String key = "conformance-" + UUID.randomUUID();
     private String receipt = "";
 
-    SigningDemands(Peer peer, Identity identity) {
+    SigningRequirements(Peer peer, Identity identity) {
         this.peer = peer;
         this.identity = identity;
     }
 
-    List<Demand> all() {
+    List<Requirement> all() {
         return List.of(
-                new Demand("POST api/batches answers a signed batch 202 with a receipt", () -> {
+                new Requirement("POST api/batches answers a signed batch 202 with a receipt", () -> {
                     Peer.Answer answer = submit(identity.signed(batch()), key);
                     answer.is(202);
                     answer.words();
                     receipt = answer.json().path("receipt").asString("");
-                    Demand.require(!receipt.isEmpty(), "there is no receipt: " + answer.text());
+                    Requirement.require(!receipt.isEmpty(), "there is no receipt: " + answer.text());
                 }),
-                new Demand("a batch with the same key gets the same receipt", () -> {
+                new Requirement("a batch with the same key gets the same receipt", () -> {
                     Peer.Answer again = submit(identity.signed(batch()), key);
                     again.is(202);
                     sameReceipt(again);
                 }),
-                new Demand(
+                new Requirement(
                         "GET api/batches?key=… finds the batch by its key",
                         () -> sameReceipt(peer.get("api/batches?key=" + key))),
-                new Demand(
+                new Requirement(
                         "GET api/batches/{receipt} gives, once processed, a result for each record in their order",
                         this::isProcessed),
-                new Demand("a signed batch that was altered on its way is refused with 400 or 422, in words", () -> {
-                    byte[] altered = identity.signed(batch());
-                    String text = new String(altered, StandardCharsets.ISO_8859_1);
-                    int at = text.indexOf("ZP5QXA");
-                    altered[at] = 'X';
-                    Common.refuses(submit(altered, "conformance-" + UUID.randomUUID()));
-                }),
-                new Demand("POST api/requests takes a certificate request and gives it a number", this::request),
-                new Demand(
+                new Requirement(
+                        "a signed batch that was altered on its way is refused with 400 or 422, in words", () -> {
+                            byte[] altered = identity.signed(batch());
+                            String text = new String(altered, StandardCharsets.ISO_8859_1);
+                            int at = text.indexOf("ZP5QXA");
+                            altered[at] = 'X';
+                            Common.refuses(submit(altered, "conformance-" + UUID.randomUUID()));
+                        }),
+                new Requirement("POST api/requests takes a certificate request and gives it a number", this::request),
+                new Requirement(
                         "POST api/renewals answers a request signed by the present identity with a certificate", () -> {
                             Peer.Answer renewed = renew(identity.call());
                             renewed.is(200);
-                            Demand.require(
+                            Requirement.require(
                                     renewed.json()
                                             .path("certificate")
                                             .asString("")
                                             .contains("-----BEGIN CERTIFICATE-----"),
                                     "there is no certificate as PEM: " + renewed.text());
                         }),
-                new Demand(
+                new Requirement(
                         "a renewal for another call than the identity's is refused with 400 or 422, in words",
                         () -> Common.refuses(renew("ZP5QXA"))));
     }
@@ -102,19 +103,19 @@ final class SigningDemands {
             Thread.sleep(ASKED_EVERY.toMillis());
             report = peer.get("api/batches/" + receipt).json();
         }
-        Demand.require(
+        Requirement.require(
                 report.path("state").asString("").equals("processed"),
                 "after " + PROCESSED_WITHIN.toSeconds() + " s the state is still " + report);
         JsonNode records = report.path("records");
-        Demand.require(
+        Requirement.require(
                 records.size() == 2
                         && records.get(0).path("record").asInt() == 1
                         && records.get(1).path("record").asInt() == 2,
                 "there are not two results, counted from 1: " + report);
         String first = records.get(0).path("result").asString("");
-        Demand.require(
+        Requirement.require(
                 first.equals("accepted") || first.equals("duplicate"), "the first contact is a good one: " + report);
-        Demand.require(
+        Requirement.require(
                 records.get(1).path("result").asString("").equals("refused")
                         && !records.get(1).path("words").asString("").isBlank(),
                 "a contact before the certificate's days is refused, in words: " + report);
@@ -133,13 +134,13 @@ final class SigningDemands {
         asked.is(202);
         asked.words();
         String number = asked.json().path("number").asString("");
-        Demand.require(!number.isEmpty(), "there is no number: " + asked.text());
+        Requirement.require(!number.isEmpty(), "there is no number: " + asked.text());
         Peer.Answer wrong = peer.send(
                 "POST",
                 "api/requests/" + number + "/code",
                 Map.of("Content-Type", "application/json"),
                 Peer.json(Map.of("code", "no code")));
-        Demand.require(wrong.status() == 422, "a wrong code is answered " + wrong.status());
+        Requirement.require(wrong.status() == 422, "a wrong code is answered " + wrong.status());
         wrong.words();
     }
 
@@ -151,8 +152,8 @@ final class SigningDemands {
                 identity.signed(Identity.newRequest(call).getEncoded()));
     }
 
-    private void sameReceipt(Peer.Answer answer) throws Demand.Unmet {
-        Demand.require(
+    private void sameReceipt(Peer.Answer answer) throws Requirement.Unmet {
+        Requirement.require(
                 !receipt.isEmpty()
                         && receipt.equals(answer.json().path("receipt").asString("")),
                 "the receipt is another one: " + answer.text());

@@ -5,10 +5,10 @@ import java.util.Map;
 import java.util.UUID;
 
 /** {@code docs/protocols/quayside.md}. */
-final class QuaysideDemands {
-    private QuaysideDemands() {}
+final class QuaysideRequirements {
+    private QuaysideRequirements() {}
 
-    static List<Demand> of(Peer peer) {
+    static List<Requirement> of(Peer peer) {
         String key = "conformance-" + UUID.randomUUID();
         Map<String, String> headers = Map.of("Idempotency-Key", key, "Content-Type", "application/json");
         String contact = Peer.json(Map.of("adif", adif("20260501", "140731")));
@@ -16,25 +16,25 @@ final class QuaysideDemands {
         return List.of(
                 Common.knowsItsAccounts(peer, "api/logbook"),
                 Common.saysNone(peer, "api/contacts?key=" + UUID.randomUUID()),
-                new Demand("POST api/contacts answers 201 or 200 with a number", () -> {
+                new Requirement("POST api/contacts answers 201 or 200 with a number", () -> {
                     Peer.Answer answer = peer.send("POST", "api/contacts", headers, contact);
-                    Demand.require(
+                    Requirement.require(
                             answer.status() == 201 || answer.status() == 200,
                             "it answered " + answer.status() + ": " + answer.text());
                     number[0] = answer.json().path("number").asString("");
-                    Demand.require(!number[0].isEmpty(), "there is no number in " + answer.text());
+                    Requirement.require(!number[0].isEmpty(), "there is no number in " + answer.text());
                 }),
-                new Demand("the same key again answers 200 with the same number", () -> {
+                new Requirement("the same key again answers 200 with the same number", () -> {
                     Peer.Answer again = peer.send("POST", "api/contacts", headers, contact);
                     again.is(200);
                     sameNumber(number[0], again);
                 }),
-                new Demand("GET api/contacts?key=… finds what came with that key", () -> {
+                new Requirement("GET api/contacts?key=… finds what came with that key", () -> {
                     Peer.Answer answer = peer.get("api/contacts?key=" + key);
                     answer.is(200);
                     sameNumber(number[0], answer);
                 }),
-                new Demand("PUT api/contacts/{number} takes a change and keeps the number", () -> {
+                new Requirement("PUT api/contacts/{number} takes a change and keeps the number", () -> {
                     Peer.Answer changed = peer.send(
                             "PUT",
                             "api/contacts/" + number[0],
@@ -43,14 +43,14 @@ final class QuaysideDemands {
                     changed.is(200);
                     sameNumber(number[0], changed);
                 }),
-                new Demand("what is no contact is refused with 400 or 422, in words", () -> {
+                new Requirement("what is no contact is refused with 400 or 422, in words", () -> {
                     Common.refuses(peer.send(
                             "POST",
                             "api/contacts",
                             Map.of("Idempotency-Key", UUID.randomUUID().toString(), "Content-Type", "application/json"),
                             Peer.json(Map.of("adif", "<CALL:6>ZP5QXA <EOR>"))));
                 }),
-                new Demand(
+                new Requirement(
                         "DELETE api/contacts/{number} answers 200; then it is gone, and PUT and DELETE say so", () -> {
                             peer.send("DELETE", "api/contacts/" + number[0], headers, "")
                                     .is(200);
@@ -61,8 +61,8 @@ final class QuaysideDemands {
                         }));
     }
 
-    private static void sameNumber(String number, Peer.Answer answer) throws Demand.Unmet {
-        Demand.require(
+    private static void sameNumber(String number, Peer.Answer answer) throws Requirement.Unmet {
+        Requirement.require(
                 number.equals(answer.json().path("number").asString("")),
                 "the number is another one: " + answer.text());
     }

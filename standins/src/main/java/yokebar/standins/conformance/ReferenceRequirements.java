@@ -11,36 +11,36 @@ import java.util.List;
 import tools.jackson.databind.JsonNode;
 
 /** {@code docs/protocols/reference.md}. */
-final class ReferenceDemands {
+final class ReferenceRequirements {
     private static final int MAX_BYTES = 8 << 20;
     private static final int MIN_ENTITIES = 300;
 
-    private ReferenceDemands() {}
+    private ReferenceRequirements() {}
 
-    static List<Demand> of(Peer peer) {
+    static List<Requirement> of(Peer peer) {
         return List.of(
-                new Demand("GET editions lists editions with file, day, path and checksum", () -> {
+                new Requirement("GET editions lists editions with file, day, path and checksum", () -> {
                     for (JsonNode edition : editions(peer)) {
                         for (String field : List.of("file", "edition", "path", "sha256")) {
-                            Demand.require(
+                            Requirement.require(
                                     !edition.path(field).asString("").isEmpty(),
                                     "\"" + field + "\" is missing in " + edition);
                         }
                         day(edition.path("edition").asString());
-                        Demand.require(
+                        Requirement.require(
                                 edition.path("sha256").asString().matches("[0-9A-Fa-f]{64}"),
                                 "\"sha256\" is not 64 hexadecimal digits: " + edition);
-                        Demand.require(
+                        Requirement.require(
                                 !edition.path("path").asString().contains(":"),
                                 "\"path\" leads away from the publisher: " + edition);
                     }
                 }),
-                new Demand("every edition arrives as it was published: at most 8 MB, its checksum fits", () -> {
+                new Requirement("every edition arrives as it was published: at most 8 MB, its checksum fits", () -> {
                     for (JsonNode edition : editions(peer)) {
                         file(peer, edition);
                     }
                 }),
-                new Demand("the file entities is UTF-8, says its edition and has 300 entities or more", () -> {
+                new Requirement("the file entities is UTF-8, says its edition and has 300 entities or more", () -> {
                     boolean there = false;
                     for (JsonNode edition : editions(peer)) {
                         if (edition.path("file").asString().equals("entities")) {
@@ -49,32 +49,33 @@ final class ReferenceDemands {
                                     file(peer, edition), edition.path("edition").asString());
                         }
                     }
-                    Demand.require(there, "there is no edition of it");
+                    Requirement.require(there, "there is no edition of it");
                 }),
-                new Demand("an edition that does not exist is answered 404", () -> peer.get("entities/1901-01-01.txt")
-                        .is(404)));
+                new Requirement(
+                        "an edition that does not exist is answered 404",
+                        () -> peer.get("entities/1901-01-01.txt").is(404)));
     }
 
     private static JsonNode editions(Peer peer) throws Exception {
         Peer.Answer answer = peer.get("editions");
         answer.is(200);
         JsonNode editions = answer.json().path("editions");
-        Demand.require(editions.isArray() && !editions.isEmpty(), "there are no editions: " + answer.text());
+        Requirement.require(editions.isArray() && !editions.isEmpty(), "there are no editions: " + answer.text());
         return editions;
     }
 
     private static byte[] file(Peer peer, JsonNode edition) throws Exception {
         Peer.Answer answer = peer.get(edition.path("path").asString());
         answer.is(200);
-        Demand.require(answer.body().length <= MAX_BYTES, "it has " + answer.body().length + " bytes: " + edition);
+        Requirement.require(answer.body().length <= MAX_BYTES, "it has " + answer.body().length + " bytes: " + edition);
         String sum =
                 HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(answer.body()));
-        Demand.require(
+        Requirement.require(
                 sum.equalsIgnoreCase(edition.path("sha256").asString()), "its checksum is " + sum + ": " + edition);
         return answer.body();
     }
 
-    private static void checkEntities(byte[] file, String edition) throws Demand.Unmet {
+    private static void checkEntities(byte[] file, String edition) throws Requirement.Unmet {
         String text;
         try {
             text = StandardCharsets.UTF_8
@@ -82,22 +83,22 @@ final class ReferenceDemands {
                     .decode(ByteBuffer.wrap(file))
                     .toString();
         } catch (CharacterCodingException e) {
-            throw new Demand.Unmet("it is not UTF-8");
+            throw new Requirement.Unmet("it is not UTF-8");
         }
-        Demand.require(
+        Requirement.require(
                 text.lines().anyMatch(line -> line.matches("edition *\\| *" + edition + " *")),
                 "it does not say \"edition | " + edition + "\"");
         // An entity's line begins with its number in the ADIF specification.
         long entities =
                 text.lines().filter(line -> line.matches("[0-9]+ *\\|.*")).count();
-        Demand.require(entities >= MIN_ENTITIES, "it has " + entities + " entities");
+        Requirement.require(entities >= MIN_ENTITIES, "it has " + entities + " entities");
     }
 
-    private static void day(String text) throws Demand.Unmet {
+    private static void day(String text) throws Requirement.Unmet {
         try {
             LocalDate.parse(text);
         } catch (DateTimeException e) {
-            throw new Demand.Unmet("\"edition\" is no day such as 2026-11-20: " + text);
+            throw new Requirement.Unmet("\"edition\" is no day such as 2026-11-20: " + text);
         }
     }
 }
