@@ -5,7 +5,7 @@
   import { AppState } from './lib/frame/app.svelte';
   import KeyMap from './lib/frame/KeyMap.svelte';
   import Palette from './lib/frame/Palette.svelte';
-  import Mishap from './lib/frame/Mishap.svelte';
+  import ErrorNotice from './lib/frame/ErrorNotice.svelte';
   import Offline from './lib/frame/Offline.svelte';
   import Rail from './lib/frame/Rail.svelte';
   import UnsavedAsk from './lib/frame/UnsavedAsk.svelte';
@@ -107,7 +107,7 @@
     <main bind:this={main} tabindex="-1">
       {#if !app.live.connected}<Offline lostAt={app.live.lostAt} />{/if}
       <Updated connected={app.live.connected} />
-      <Mishap />
+      <ErrorNotice />
       <StorageNotice storage={app.storage} />
       <PositionAsk positions={app.positions} />
       <div class="place">

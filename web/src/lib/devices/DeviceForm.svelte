@@ -54,7 +54,7 @@
   {@render children(fault)}
   <div class="card-act">
     <Button size="small" type="submit" disabled={saving}>{fresh ? 'Add and connect' : 'Save'}</Button>
-    <Button size="small" kind="ghost" on:click={onclose}>Leave it</Button>
+    <Button size="small" kind="ghost" on:click={onclose}>Cancel</Button>
     {#if !fresh && kind}
       <Button size="small" kind="danger-ghost" on:click={remove}>Remove this {kind}</Button>
     {/if}

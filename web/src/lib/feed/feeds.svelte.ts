@@ -1,6 +1,6 @@
 import { api, got, Problem, type ConsoleLine, type Feed, type FeedDraft } from '../api/client';
 
-const MOST_LINES = 400;
+const MAX_LINES = 400;
 
 /** Cluster nodes and skimmer feeds. */
 export class FeedStore {
@@ -63,7 +63,7 @@ export class ConsoleStore {
   #add(lines: ConsoleLine[]): void {
     if (lines.length > 0) {
       const last = this.lines.at(-1)?.number ?? 0;
-      this.lines = [...this.lines, ...lines.filter((line) => line.number > last)].slice(-MOST_LINES);
+      this.lines = [...this.lines, ...lines.filter((line) => line.number > last)].slice(-MAX_LINES);
     }
   }
 }

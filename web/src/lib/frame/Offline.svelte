@@ -9,7 +9,7 @@
     Connecting to Yokebar…
   {:else}
     <strong>Offline.</strong> Yokebar does not answer. What you see is as of
-    <span class="mono">{utcSecond(new Date(lostAt).toISOString())}</span> UTC; it catches up by itself.
+    <span class="mono">{utcSecond(new Date(lostAt).toISOString())}</span> UTC; it catches up automatically.
   {/if}
 </div>
 

@@ -48,7 +48,7 @@ export function actions(app: AppState): Action[] {
       possible: onAir,
       run: () => app.stepSpot(-1),
     },
-    { label: 'Strike the station off', keys: 'x', possible: onAir, run: () => app.strikeSpot() },
+    { label: 'Hide the station', keys: 'x', possible: onAir, run: () => app.strikeSpot() },
     { label: 'Post a spot', words: 'cluster announce', run: () => app.go('on-air') },
     {
       label: 'What counts as needed',
@@ -174,7 +174,7 @@ export const LOCAL_KEYS: { where: string; keys: string; label: string }[] = [
   { where: 'On air', keys: '↑ ↓ PgUp PgDn Home End', label: 'Choose a station' },
   { where: 'On air', keys: 'Enter', label: 'Go there: radio, contact line, card' },
   { where: 'On air', keys: 'Ctrl+Enter', label: 'Have the program answer a decode (transmits)' },
-  { where: 'On air', keys: 'x', label: 'Strike off' },
+  { where: 'On air', keys: 'x', label: 'Hide the station' },
   { where: 'Ladder', keys: '+ − ↑ ↓', label: 'Zoom and move' },
   { where: 'Readout', keys: 'figures, ↑ ↓', label: 'Tune' },
   { where: 'Compass', keys: '← →, s', label: 'Turn, stop' },

@@ -5,7 +5,7 @@ import { Problem } from '../api/client';
 import { FakeServer } from '../shared/fake-server';
 import { hookup, spot } from '../shared/samples';
 import { AppState } from './app.svelte';
-import Mishap from './Mishap.svelte';
+import ErrorNotice from './ErrorNotice.svelte';
 import Palette from './Palette.svelte';
 import Plate from './Plate.svelte';
 
@@ -127,18 +127,18 @@ describe('what did not work', () => {
     return event;
   };
 
-  it('is said where nobody else says it, and put away', async () => {
-    render(Mishap);
+  it('is said where nobody else says it, and dismissed', async () => {
+    render(ErrorNotice);
     expect(rejected(new Problem('All services are paused.')).defaultPrevented).toBe(true);
     expect((await screen.findByRole('alert')).textContent).toContain(
       'That did not work. All services are paused.',
     );
-    await fireEvent.click(screen.getByRole('button', { name: 'Put away' }));
+    await fireEvent.click(screen.getByRole('button', { name: 'Dismiss' }));
     expect(screen.queryByRole('alert')).toBeNull();
   });
 
   it('is left to the browser when it is a fault of the page', () => {
-    render(Mishap);
+    render(ErrorNotice);
     expect(rejected(new TypeError('undefined is no function')).defaultPrevented).toBe(false);
     expect(screen.queryByRole('alert')).toBeNull();
   });

@@ -56,8 +56,8 @@
       <PortForm {app} onclose={close} />
     {:else}
       <p>
-        A program joins by itself: have it send to this computer, UDP port 7373 for the digital link or 7371
-        for ADIF. It stands below as soon as it says something; what each port takes is under
+        Programs connect by themselves: set them to send to this computer, UDP port 7373 for the digital link
+        or 7371 for ADIF. They appear below as soon as they send something; what each port takes is under
         <a href="#/intake/sources">Intake, Sources</a>.
       </p>
     {/if}

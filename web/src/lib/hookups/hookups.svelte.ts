@@ -1,10 +1,10 @@
 import { api, got, Problem, type Hookup } from '../api/client';
 
 /** More would leave no room for the radios' names; every path is listed under Intake. */
-const MOST_PROGRAM_PLATES = 1;
+const MAX_PROGRAM_PLATES = 1;
 
 /** One feed stands for all of them while they are well. */
-const MOST_FEED_PLATES = 1;
+const MAX_FEED_PLATES = 1;
 
 /** The station's own devices stand first, then what brings contacts. */
 const PLATE_ORDER = ['DEVICE', 'PROGRAM', 'FEED'];
@@ -33,10 +33,10 @@ export class HookupStore {
     const programs = this.sources
       .filter((h) => h.kind === 'PROGRAM' && h.lastData !== undefined)
       .sort((a, b) => rank(a) - rank(b) || a.id.localeCompare(b.id))
-      .slice(0, MOST_PROGRAM_PLATES);
+      .slice(0, MAX_PROGRAM_PLATES);
     const feeds = this.sources
       .filter((h) => h.kind === 'FEED' && h.state !== 'OFF')
-      .slice(0, MOST_FEED_PLATES);
+      .slice(0, MAX_FEED_PLATES);
     return this.sources
       .filter(
         (h) =>

@@ -111,7 +111,7 @@
   <SourceChoices bind:choices places={app.station.view?.places ?? []} radios={app.radios.all} {fault} />
   <div class="act">
     <Button size="small" disabled={path.trim() === '' || store.underWay} on:click={follow}>Follow it</Button>
-    <Button size="small" kind="ghost" on:click={onclose}>Leave it</Button>
+    <Button size="small" kind="ghost" on:click={onclose}>Cancel</Button>
   </div>
   {#if problem && problem.fields.size === 0}<p class="trouble" role="alert">{problem.message}</p>{/if}
   {#if begin === 'FROM_NOW_ON' && store.now}

@@ -13,7 +13,7 @@
     {
       id: 'import',
       label: 'Import',
-      says: 'A log is looked at first; nothing is taken in before you say so.',
+      says: 'A log is previewed first; nothing is imported until you confirm.',
     },
   ] as const;
 

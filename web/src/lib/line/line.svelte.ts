@@ -2,7 +2,7 @@ import type { Memory } from '../position/positions.svelte';
 import { api, got, Problem, type LineAnswer, type LineView } from '../api/client';
 import { memory as browserMemory, tabMemory } from '../shared/memory';
 
-const MOST_RECALLED = 50;
+const MAX_RECALLED = 50;
 const STICKING_KEY = 'yokebar-sticking';
 const DRAFT_KEY = 'yokebar-line-draft';
 const MAX_OPEN = 20;
@@ -246,7 +246,7 @@ export class LineStore {
     }
     const body = { ...this.#body(text), key: crypto.randomUUID() };
     const firstTyped = this.#firstTyped;
-    this.#past = [text, ...this.#past.filter((t) => t !== text)].slice(0, MOST_RECALLED);
+    this.#past = [text, ...this.#past.filter((t) => t !== text)].slice(0, MAX_RECALLED);
     this.#recalled = -1;
     this.#cleared = '';
     this.#filled = '';

@@ -9,7 +9,7 @@
   let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
 
   /** The card desk takes no more at once. */
-  const MOST = 5000;
+  const MAX_CONTACTS = 5000;
 
   let manager = $state('');
   let said = $state('');
@@ -21,7 +21,7 @@
     problem = '';
     said = '';
     try {
-      const contactIds = await chosen.numbers(app.log.search, MOST);
+      const contactIds = await chosen.numbers(app.log.search, MAX_CONTACTS);
       await action(contactIds);
       said = done(contactIds.length);
     } catch (e) {
@@ -39,9 +39,9 @@
 </script>
 
 <Menu label="Send">
-  {#if chosen.size > MOST}
+  {#if chosen.size > MAX_CONTACTS}
     <p class="muted">
-      At most {grouped(MOST)} go from here at once. All that is due, or a range of days, goes under Services.
+      At most {grouped(MAX_CONTACTS)} go from here at once. All that is due, or a range of days, goes under Services.
     </p>
   {:else}
     {#each ready as lane (lane.id)}

@@ -269,7 +269,7 @@ describe('changes of the log', () => {
     await screen.findByText('Stopped after 500 of 8 602; what was done stands.');
   });
 
-  it('are taken back, and put away', async () => {
+  it('are taken back, and dismissed', async () => {
     app.changes.shown = change();
     render(ChangeBar, { app });
     server.on('POST /api/changes/3/undo', { detail: 'It was undone already.' }, 409);

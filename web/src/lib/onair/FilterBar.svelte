@@ -14,7 +14,7 @@
     { name: 'watchedOnly', label: 'on my watch list' },
   ] as const;
   const AGES = [5, 10, 20, 30, 60];
-  const MOST_ZONES = 40;
+  const MAX_ZONES = 40;
   const USUAL_BANDS = new Set('160m 80m 60m 40m 30m 20m 17m 15m 12m 10m 6m 4m 2m 70cm'.split(' '));
 
   const air = $derived(app.air);
@@ -95,8 +95,8 @@
     if (typed === '') {
       return;
     }
-    if (/^\d+$/.test(typed) && (zone < 1 || zone > MOST_ZONES)) {
-      problem = `There is no zone ${typed}; they go from 1 to ${MOST_ZONES}.`;
+    if (/^\d+$/.test(typed) && (zone < 1 || zone > MAX_ZONES)) {
+      problem = `There is no zone ${typed}; they go from 1 to ${MAX_ZONES}.`;
       return;
     }
     if (Number.isInteger(zone)) {
@@ -136,7 +136,7 @@
       {/if}
     {/each}
   </p>
-  <Menu label="Ask for more" onopen={load}>
+  <Menu label="Add filter" onopen={load}>
     <div class="form">
       <h3>Needed</h3>
       <div class="keys">
@@ -221,7 +221,7 @@
           aria-label="Stations in an entity"
         />
       </form>
-      <h3>And only who</h3>
+      <h3>Only stations that</h3>
       <div class="keys">
         {#each FLAGS as flag (flag.name)}
           <button aria-pressed={filter[flag.name]} onclick={() => set({ [flag.name]: !filter[flag.name] })}

@@ -138,16 +138,16 @@
         rows="3"
         value={calls.ignore}
         onchange={(e) => void store.save({ ignore: list(e.currentTarget.value) })}></textarea>
-      <h2>When I go to a station</h2>
+      <h2>Tuning to a station</h2>
       <label class="check">
         <input
           type="checkbox"
           checked={store.chosen.turnBeam}
           onchange={(e) => void store.save({ turnBeam: e.currentTarget.checked })}
-        /> the antenna turns there, too
+        /> Turn the antenna when tuning to a station
       </label>
       <p>
-        <button class="more" onclick={() => void app.air.unstrike()}>Bring back who was struck off</button>
+        <button class="more" onclick={() => void app.air.unstrike()}>Restore hidden stations</button>
       </p>
     </section>
   </div>

@@ -51,7 +51,7 @@ describe('the filter', () => {
 
   it('asks for more, by modes, bands, places and who', async () => {
     show();
-    await press('Ask for more');
+    await press('Add filter');
     await screen.findByRole('button', { name: 'CW' });
     await press('CW');
     await press('20m');
@@ -73,7 +73,7 @@ describe('the filter', () => {
 
   it('takes entities by the beginning of their names, each field by itself', async () => {
     show();
-    await press('Ask for more');
+    await press('Add filter');
     const heard = await screen.findByLabelText('Heard from an entity');
     await fireEvent.input(heard, { target: { value: 'nether' } });
     expect(screen.getByLabelText('Stations in an entity')).toHaveProperty('value', '');
@@ -87,7 +87,7 @@ describe('the filter', () => {
 
   it('tells zones from call areas, and zones there are from others', async () => {
     show();
-    await press('Ask for more');
+    await press('Add filter');
     const field = await screen.findByLabelText('Heard from a zone or a call area');
     const enter = async (value: string) => {
       await fireEvent.input(field, { target: { value } });
@@ -180,7 +180,7 @@ describe('the goals', () => {
     await show();
     server.on('PUT /api/onair/choices', choices({ turnBeam: true, watch: ['OZ1QAB', 'ZP5Q*'] }));
     void change('Calls I look out for', 'OZ1QAB, ZP5Q*');
-    await fireEvent.click(screen.getByLabelText(/the antenna turns there/));
+    await fireEvent.click(screen.getByLabelText(/Turn the antenna/));
     await vi.waitFor(() => expect(saves()).toBe(2));
     expect(server.sent['PUT /api/onair/choices']).toMatchObject({
       watch: ['OZ1QAB', 'ZP5Q*'],
@@ -268,12 +268,12 @@ describe('the alerts', () => {
     expect(screen.getByText(/Nothing yet/)).toBeDefined();
   });
 
-  it('are announced three at most, and put away', async () => {
+  it('are announced three at most, and dismissed', async () => {
     app.announced = [alert(1, { spotId: 7 }), alert(2, { shown: false }), alert(3), alert(4), alert(5)];
     render(Announcer, { app });
-    expect(screen.getAllByRole('button', { name: 'Put away' })).toHaveLength(3);
+    expect(screen.getAllByRole('button', { name: 'Dismiss' })).toHaveLength(3);
     expect(screen.getAllByRole('button', { name: 'Go there' })).toHaveLength(1);
-    await fireEvent.click(screen.getAllByRole('button', { name: 'Put away' })[0] as HTMLElement);
+    await fireEvent.click(screen.getAllByRole('button', { name: 'Dismiss' })[0] as HTMLElement);
     expect(app.announced.map((one) => one.number)).toEqual([2, 3, 4, 5]);
   });
 });

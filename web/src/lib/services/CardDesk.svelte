@@ -97,7 +97,8 @@
           placeholder="Scan, or type a call"
           bind:value={scanned}
         />
-        <Button type="submit" kind="tertiary" size="small" disabled={!scanned.trim()}>It came</Button>
+        <Button type="submit" kind="tertiary" size="small" disabled={!scanned.trim()}>Mark as received</Button
+        >
       </form>
     </div>
     {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
@@ -131,7 +132,7 @@
           <Button
             size="small"
             on:click={() => act(() => desk.sent(ids, pile), `${counted(ids.length, 'card')} sent.`)}
-            >They are sent</Button
+            >Mark as sent</Button
           >
           <Button
             kind="ghost"

@@ -71,7 +71,7 @@
             <td>{one.mode}</td>
             <td class="what">
               {#if one.brings}<strong>{one.brings}</strong>
-              {:else if one.contactId === undefined}<span class="muted">fits no contact</span>{/if}
+              {:else if one.contactId === undefined}<span class="muted">no matching contact</span>{/if}
               {#if one.remark}<span class="muted">“{one.remark}”</span>{/if}
             </td>
             <td class="muted">{ago(one.fetchedAt, clock.now)}</td>

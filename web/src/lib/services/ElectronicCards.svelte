@@ -32,7 +32,7 @@
           {shown.mode}
           {#if shown.contactId !== undefined}
             <button class="more" onclick={() => app.showContact(shown?.contactId)}>Contact</button>
-          {:else}<span class="trouble">fits no contact</span>{/if}
+          {:else}<span class="trouble">no matching contact</span>{/if}
         </figcaption>
       </figure>
     {/if}

@@ -98,7 +98,7 @@
         helperText={`${grouped(lane.handingOver.total - lane.handingOver.left)} of ${counted(lane.handingOver.total, 'contact')}`}
       />
       {#if lane.when === 'AT_ONCE'}
-        <span class="muted">It goes by itself; <em>Pause all</em> stops it.</span>
+        <span class="muted">Sends automatically; <em>Pause all</em> stops it.</span>
       {:else}
         <Button kind="ghost" size="small" on:click={() => lanes.stopHandingOver(lane.id)}>Stop</Button>
       {/if}

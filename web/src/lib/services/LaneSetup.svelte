@@ -28,7 +28,8 @@
     <LaneChoices {lane} {lanes} />
     {#if accountDone && identityDone && !lane.proven}
       <p class="muted">
-        Then go to <em>Going out</em> and try with one contact. Once its report is back, let it go by itself.
+        Then go to <em>Going out</em> and try with one contact. Once its report is back, choose
+        <em>Send automatically</em>.
       </p>
     {/if}
     {#if lane.name !== 'Countersign'}

@@ -72,7 +72,7 @@
 
 <section aria-label="Near misses">
   <h3 class="small-head">
-    Fits no contact <span class="hint"
+    Unmatched confirmations <span class="hint"
       >They logged us, but not as we logged them. Who was wrong? Correct ours, or put it aside.</span
     >
   </h3>
@@ -151,7 +151,7 @@
                     : 'Change it so'}</Button
               >
               {#if asked === key(one, guess)}
-                <Button kind="ghost" size="small" on:click={() => (asked = '')}>Leave it</Button>
+                <Button kind="ghost" size="small" on:click={() => (asked = '')}>Cancel</Button>
               {/if}
             </td>
           </tr>

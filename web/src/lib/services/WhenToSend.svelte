@@ -42,7 +42,7 @@
     <span class="offer">
       The first report came back: it works.
       <Button kind="ghost" size="small" on:click={() => lanes.change(lane.id, { when: 'AT_ONCE' })}
-        >Let it go by itself</Button
+        >Send automatically</Button
       >
     </span>
   {/if}

@@ -42,7 +42,7 @@ describe('the card desk', () => {
       '/api/cards/cards.pdf?ids=6',
     );
     server.on('POST /api/cards/sent', piles);
-    await press('They are sent');
+    await press('Mark as sent');
     await screen.findByText('1 card sent.');
     expect(server.sent['POST /api/cards/sent']).toEqual({ contactIds: [6] });
   });
@@ -66,7 +66,7 @@ describe('the card desk', () => {
     await show();
     server.on('GET /api/cards/find?scanned=YB-5', [line()]).on('POST /api/cards/received', piles);
     await type('Scan or type a card that came', 'YB-5');
-    await press('It came');
+    await press('Mark as received');
     await screen.findByText('The card of ZP5QXA is in.');
     expect(server.sent['POST /api/cards/received']).toEqual({ contactIds: [5] });
   });
@@ -77,14 +77,14 @@ describe('the card desk', () => {
       .on('GET /api/cards/find?scanned=zp5qxa', [line(), line({ id: 8, band: '40m' })])
       .on('POST /api/cards/received', piles);
     await type('Scan or type a card that came', 'zp5qxa');
-    await press('It came');
+    await press('Mark as received');
     await screen.findByText('Which contact is it for?');
     await fireEvent.click(screen.getByRole('button', { name: /40m/ }));
     await vi.waitFor(() => expect(server.sent['POST /api/cards/received']).toEqual({ contactIds: [8] }));
 
     server.on('GET /api/cards/find?scanned=OZ1QAB', []);
     await type('Scan or type a card that came', 'OZ1QAB');
-    await press('It came');
+    await press('Mark as received');
     expect((await screen.findByRole('alert')).textContent).toBe('No contact fits OZ1QAB.');
   });
 });
@@ -330,13 +330,13 @@ describe('what goes there and when', () => {
     expect(server.sent['PUT /api/services/1']).toEqual({ relayed: true });
   });
 
-  it('offers to let it go by itself once a first proof came back', async () => {
+  it('offers to send automatically once a first proof came back', async () => {
     render(WhenToSend, { lane: lane({}), lanes: app.lanes });
     expect(screen.queryByText(/it works/)).toBeNull();
     cleanup();
     render(WhenToSend, { lane: lane({}, { proven: true }), lanes: app.lanes });
     server.on('PUT /api/services/1', lane({}, { when: 'AT_ONCE' }));
-    await press('Let it go by itself');
+    await press('Send automatically');
     await asked('PUT /api/services/1');
     expect(server.sent['PUT /api/services/1']).toEqual({ when: 'AT_ONCE' });
   });

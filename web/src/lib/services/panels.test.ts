@@ -102,7 +102,7 @@ describe('the panel of a service', () => {
     await vi.waitFor(() => expect(server.asked).toContain('DELETE /api/services/1/handovers'));
   });
 
-  it('shows no bar for a few, and none to stop where all goes by itself', () => {
+  it('shows no bar for a few, and none to stop where contacts are sent automatically', () => {
     show(lane({ DUE: 3 }, { due: 3, identities, handingOver: { total: 3, left: 3 } }));
     expect(screen.queryByRole('progressbar')).toBeNull();
     cleanup();
@@ -263,7 +263,7 @@ describe('near misses', () => {
     await fireEvent.click(screen.getByRole('button', { name: 'Correct ours' }));
     expect(screen.getByRole('alert').textContent).toMatch(/UTC .* → .*16:07/s);
     expect(server.sent['PATCH /api/contacts/5']).toBeUndefined();
-    await fireEvent.click(screen.getByRole('button', { name: 'Leave it' }));
+    await fireEvent.click(screen.getByRole('button', { name: 'Cancel' }));
     expect(screen.queryByRole('alert')).toBeNull();
     await fireEvent.click(screen.getByRole('button', { name: 'Correct ours' }));
     await fireEvent.click(screen.getByRole('button', { name: 'Change it so' }));

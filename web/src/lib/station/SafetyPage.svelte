@@ -183,7 +183,7 @@
       <p class="muted">Not in it: {safety.looked.content.lacks.join('; ')}.</p>
     {/if}
     <p>
-      The log of now is kept beside it in the data folder. Yokebar starts again by itself; that takes some
+      The log of now is kept beside it in the data folder. Yokebar restarts automatically; that takes some
       seconds.
     </p>
   {/if}

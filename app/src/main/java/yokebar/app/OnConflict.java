@@ -5,7 +5,7 @@ import org.springframework.dao.OptimisticLockingFailureException;
 
 /** What to do when somebody else changed the same rows in between: decide anew on what is there now. */
 public final class OnConflict {
-    private static final int MOST_TRIES = 5;
+    private static final int MAX_TRIES = 5;
 
     private OnConflict() {}
 
@@ -19,7 +19,7 @@ public final class OnConflict {
             try {
                 return transaction.get();
             } catch (OptimisticLockingFailureException e) {
-                if (tries == MOST_TRIES) {
+                if (tries == MAX_TRIES) {
                     throw e;
                 }
             }

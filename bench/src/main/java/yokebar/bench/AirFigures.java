@@ -26,11 +26,11 @@ import yokebar.core.need.Facts;
 import yokebar.core.need.Goal;
 import yokebar.core.need.Kind;
 import yokebar.core.need.WorkedBefore;
-import yokebar.core.onair.Aims;
 import yokebar.core.onair.Appraiser;
 import yokebar.core.onair.Atlas;
 import yokebar.core.onair.Audible;
 import yokebar.core.onair.CallPatterns;
+import yokebar.core.onair.OperatorGoals;
 import yokebar.core.spot.ClusterLine;
 import yokebar.core.spot.ClusterText;
 import yokebar.core.spot.Heard;
@@ -73,7 +73,7 @@ public final class AirFigures {
         Instant now = Instant.now();
         HeardList list = new HeardList(HOUR, 5_000);
         Atlas atlas = new Atlas(Entities.shipped(), new Locator("HM49kq").centre(), LocalDate.now(ZoneOffset.UTC));
-        Aims aims = new Aims(
+        OperatorGoals aims = new OperatorGoals(
                 List.of(
                         new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, 0),
                         new Goal(Kind.CQ_ZONE, Goal.Scope.EVER, Goal.Bar.WORKED, 0),

@@ -14,9 +14,9 @@ import yokebar.core.contact.Reading;
 import yokebar.core.entity.Entities;
 import yokebar.core.line.LineText;
 import yokebar.core.log.Entry;
-import yokebar.core.need.Brings;
 import yokebar.core.need.Facts;
 import yokebar.core.need.Kind;
+import yokebar.core.need.NewOnes;
 import yokebar.core.need.WorkedBefore;
 
 /** How long it takes to say who a call is and what it would bring, beside a million contacts. */
@@ -71,7 +71,7 @@ public final class WhoFigures {
         double wholeNanos = quickest(calls.size(), i -> {
             Facts facts = some.get(i);
             return before.of(Kind.BASE_CALL, CallParts.of(calls.get(i)).base()).contacts()
-                    + Brings.of(before, facts, "Somewhere").size();
+                    + NewOnes.of(before, facts, "Somewhere").size();
         });
         System.out.printf(
                 "who: worked before and what it brings %.4f ms a call beside %d contacts (target 0.1)%n",

@@ -37,7 +37,7 @@ final class Browser implements AutoCloseable {
                         .setArgs(switches));
     }
 
-    /** A page of the size the interface is made for first. Faults in its script are collected in the list. */
+    /** A page of the size the interface is made for first. ApiExceptionHandler in its script are collected in the list. */
     Page page(List<String> faults) {
         Page page = chromium.newPage(new com.microsoft.playwright.Browser.NewPageOptions().setViewportSize(1280, 800));
         page.setDefaultTimeout(20_000);

@@ -20,7 +20,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import yokebar.standins.StandIns;
 import yokebar.standins.demo.DemoSetup;
-import yokebar.standins.http.Mishaps;
+import yokebar.standins.http.SimulatedFaults;
 
 /**
  * Everything goes wrong at every service, and the application is killed in between: at the end each contact that may go is
@@ -61,10 +61,10 @@ class ChaosTest {
             standIns.postbag().setPaceOfOthers(0);
             new DemoSetup(URI.create(yokebar.address().toString()), standIns).furnishStation();
             yokebar.put("/api/services/3", "{\"when\":\"AT_ONCE\"}");
-            List<Mishaps> services = List.of(
-                    standIns.countersign().mishaps(),
-                    standIns.quayside().mishaps(),
-                    standIns.postbag().mishaps());
+            List<SimulatedFaults> services = List.of(
+                    standIns.countersign().faults(),
+                    standIns.quayside().faults(),
+                    standIns.postbag().faults());
             Instant end = Instant.now().plusSeconds(SECONDS);
             Duration betweenKills = Duration.ofSeconds(SECONDS).dividedBy(KILLS + 1);
             Instant nextKill = Instant.now().plus(betweenKills);
@@ -102,8 +102,8 @@ class ChaosTest {
         return i % RELAYED_EVERY == 5;
     }
 
-    private void somethingGoesWrong(StandIns standIns, List<Mishaps> services) throws IOException {
-        for (Mishaps service : services) {
+    private void somethingGoesWrong(StandIns standIns, List<SimulatedFaults> services) throws IOException {
+        for (SimulatedFaults service : services) {
             service.often(random.nextInt(3) == 0 ? 0.15 : 0, random.nextLong());
             if (random.nextInt(40) == 0) {
                 service.loseNextAnswer();
@@ -131,7 +131,7 @@ class ChaosTest {
         }
     }
 
-    private void allIsWellAgain(StandIns standIns, List<Mishaps> services) throws IOException {
+    private void allIsWellAgain(StandIns standIns, List<SimulatedFaults> services) throws IOException {
         services.forEach(service -> service.often(0, 0));
         standIns.countersign().setUp(true);
         standIns.quayside().setUp(true);

@@ -90,7 +90,7 @@ class OnAirTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(page.getByText(Pattern.compile("The radio is on"))).isVisible();
         open("on-air/goals");
-        page.getByText("Bring back who was struck off").click();
+        page.getByText("Restore hidden stations").click();
         open("on-air");
         assertThat(row(call)).isVisible();
     }
@@ -101,8 +101,8 @@ class OnAirTest extends BrowserTest {
         open("on-air");
         standIns.node().spot("K1QAB", 14_225.0, "OZ8QXA", "59");
         assertThat(row("OZ8QXA")).isVisible();
-        button("Ask for more").click();
-        Locator form = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Ask for more"));
+        button("Add filter").click();
+        Locator form = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add filter"));
         form.getByText("phone", new Locator.GetByTextOptions().setExact(true)).click();
         assertThat(row("OZ7QXA")).hasCount(0);
         form.getByText("North America").first().click();

@@ -100,7 +100,7 @@ class ServiceDeskTest extends BrowserTest {
         button("Try with one contact").click();
         assertThat(stage("ACCEPTED")).containsText("1");
         assertThat(stage("DUE")).containsText("3");
-        button("Let it go by itself").click();
+        button("Send automatically").click();
         assertThat(stage("ACCEPTED")).containsText("4");
         assertThat(standIns.countersign().books()).hasSize(4);
     }
@@ -170,7 +170,7 @@ class ServiceDeskTest extends BrowserTest {
         APIResponse pdf = page.request().get(yokebar.address().resolve(labels).toString());
         assertThat(new String(pdf.body(), StandardCharsets.ISO_8859_1)).startsWith("%PDF-");
         String id = labels.replaceAll("\\D", "");
-        button("They are sent").click();
+        button("Mark as sent").click();
         assertThat(page.getByText("1 card sent.")).isVisible();
         page.getByLabel("Scan or type a card that came").fill("YB-" + id);
         page.keyboard().press("Enter");

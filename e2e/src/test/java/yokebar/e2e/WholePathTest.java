@@ -185,7 +185,7 @@ class WholePathTest {
     @Order(4)
     void countersignDownIsTroubleAndThenCaughtUpWith() throws Exception {
         open("Services");
-        page.getByText("Let it go by itself").click();
+        page.getByText("Send automatically").click();
         assertThat(page.getByLabel("When it is handed over")).hasValue("AT_ONCE");
         standIns.countersign().setUp(false);
         standIns.program().contact(Map.of("CALL", "OZ1QAB"));

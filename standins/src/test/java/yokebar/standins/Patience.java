@@ -8,12 +8,12 @@ import java.util.function.BooleanSupplier;
 
 /** Waits for what a stand-in does by itself. */
 public final class Patience {
-    private static final long AT_MOST_NANOS = TimeUnit.SECONDS.toNanos(60);
+    private static final long MAX_NANOS = TimeUnit.SECONDS.toNanos(60);
 
     private Patience() {}
 
     public static void until(String what, BooleanSupplier condition) {
-        long end = System.nanoTime() + AT_MOST_NANOS;
+        long end = System.nanoTime() + MAX_NANOS;
         while (!condition.getAsBoolean()) {
             assertThat(System.nanoTime()).as("waited for " + what).isLessThan(end);
             LockSupport.parkNanos(5_000_000);

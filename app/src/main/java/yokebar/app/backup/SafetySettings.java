@@ -16,7 +16,7 @@ import yokebar.app.FieldProblem;
 /** Where the second copy and the backups go, and when. */
 @Service
 class SafetySettings {
-    private static final int MOST_KEPT = 400;
+    private static final int MAX_KEPT = 400;
 
     private final EntityManager db;
     private final Path home;
@@ -80,8 +80,8 @@ class SafetySettings {
             row.backupOnExit = draft.backupOnExit();
         }
         if (draft.backupsKept() != null) {
-            if (draft.backupsKept() < 1 || draft.backupsKept() > MOST_KEPT) {
-                throw new FieldProblem("backupsKept", "Keep at least 1 and at most " + MOST_KEPT + " backups.");
+            if (draft.backupsKept() < 1 || draft.backupsKept() > MAX_KEPT) {
+                throw new FieldProblem("backupsKept", "Keep at least 1 and at most " + MAX_KEPT + " backups.");
             }
             row.backupsKept = draft.backupsKept();
         }

@@ -29,7 +29,7 @@ import yokebar.core.geo.Locator;
 /** Reads a callbook from a file: CSV with a line of column names, or ADI records. Of several lines for a call the last stands. */
 final class CallbookFile {
     private static final int LONGEST = 80;
-    private static final int MOST = 3_000_000;
+    private static final int MAX_STATIONS = 3_000_000;
     private static final int MARK = 4096;
     /** The names a column may have, in lower case. */
     private static final Map<String, Set<String>> COLUMNS = Map.of(
@@ -133,8 +133,8 @@ final class CallbookFile {
         Locator read = locator == null ? null : Locator.read(locator);
         entry.locator = read == null ? null : read.text();
         entries.put(entry.callSign, entry);
-        if (entries.size() > MOST) {
-            throw new FieldProblem("file", "It has more than " + MOST + " stations.");
+        if (entries.size() > MAX_STATIONS) {
+            throw new FieldProblem("file", "It has more than " + MAX_STATIONS + " stations.");
         }
     }
 

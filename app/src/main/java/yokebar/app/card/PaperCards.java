@@ -32,7 +32,7 @@ class PaperCards implements JourneySource {
     static final int SERVICE = 4;
 
     private static final int SHOWN = 300;
-    private static final int MOST_AT_ONCE = 5000;
+    private static final int MAX_AT_ONCE = 5000;
     /** What stands on our cards and labels as a bar code. */
     private static final Pattern CODE = Pattern.compile("\\s*YB-?(\\d{1,12})\\s*", Pattern.CASE_INSENSITIVE);
 
@@ -74,7 +74,7 @@ class PaperCards implements JourneySource {
     /** The operator wants cards for these, or for them to go another way. */
     @Transactional
     public void want(List<Long> contactIds, PaperCardRow.Via via, @Nullable String manager) {
-        if (contactIds.isEmpty() || contactIds.size() > MOST_AT_ONCE) {
+        if (contactIds.isEmpty() || contactIds.size() > MAX_AT_ONCE) {
             throw new FieldProblem("contactIds", "Choose 1 to 5 000 contacts.");
         }
         Call managerCall = manager == null || manager.isBlank() ? null : Call.read(manager);

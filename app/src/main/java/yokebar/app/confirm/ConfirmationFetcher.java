@@ -189,7 +189,7 @@ class ConfirmationFetcher implements SmartLifecycle {
                 new ServiceUnreachable(
                         "endless answer",
                         sentence,
-                        "What was read is kept; it is tried again by itself. Tell the service.",
+                        "What was read is kept; Yokebar tries again automatically. Tell the service.",
                         null));
     }
 

@@ -26,7 +26,7 @@ public class MemberActivity {
     private static final long LOOK_EVERY_MS = 5_000;
     private static final Duration FETCH_EVERY = Duration.ofHours(24);
     private static final Duration AFTER_FAILURE = Duration.ofMinutes(30);
-    private static final int MOST_MEMBERS = 2_000_000;
+    private static final int MAX_MEMBERS = 2_000_000;
     private static final int LONGEST_CALL = 20;
 
     private final EntityManager db;
@@ -76,7 +76,7 @@ public class MemberActivity {
     private void take(Map<String, String> members) {
         Map<String, LocalDate> fresh = new ConcurrentHashMap<>();
         members.forEach((call, day) -> {
-            if (call.length() <= LONGEST_CALL && fresh.size() < MOST_MEMBERS) {
+            if (call.length() <= LONGEST_CALL && fresh.size() < MAX_MEMBERS) {
                 try {
                     fresh.put(call, LocalDate.parse(day));
                 } catch (DateTimeParseException e) {

@@ -13,9 +13,9 @@ import yokebar.core.contact.Contact;
 import yokebar.core.contact.LoggedContact;
 import yokebar.core.entity.Entity;
 import yokebar.core.mode.ModeGroup;
-import yokebar.core.need.Brings;
 import yokebar.core.need.Facts;
 import yokebar.core.need.Kind;
+import yokebar.core.need.NewOnes;
 import yokebar.core.need.WorkState;
 import yokebar.core.need.Worked;
 import yokebar.core.need.WorkedBefore;
@@ -72,7 +72,7 @@ class Novelty {
         boolean newOnBand =
                 !confirmed(worked, cell -> cell.band() == band) && told.add(name + " on " + band.adifName());
         boolean newInMode =
-                !confirmed(worked, cell -> cell.group() == group) && told.add(name + " in " + Brings.words(group));
+                !confirmed(worked, cell -> cell.group() == group) && told.add(name + " in " + NewOnes.words(group));
         if (!confirmed(worked, cell -> true) && told.add("a new entity, " + name)) {
             firsts.add("a new entity, " + name);
             return;
@@ -81,7 +81,7 @@ class Novelty {
             firsts.add(name + " on " + band.adifName());
         }
         if (newInMode) {
-            firsts.add(name + " in " + Brings.words(group));
+            firsts.add(name + " in " + NewOnes.words(group));
         }
     }
 

@@ -65,7 +65,7 @@ class BatchPacking {
     @Transactional
     public Optional<Long> prepare(int serviceId, int most) {
         ServiceAdapter service = deliveries.adapter(serviceId);
-        return prepare(service, waiting(service, Math.min(most, service.mostContacts())));
+        return prepare(service, waiting(service, Math.min(most, service.maxBatchSize())));
     }
 
     /**
@@ -86,7 +86,7 @@ class BatchPacking {
     @Transactional
     public Optional<Handover> prepareForMail(int serviceId, int most) {
         ServiceAdapter service = deliveries.adapter(serviceId);
-        // Past what lies in the outbox already, lest each letter look at all of that again.
+        // Past what lies in the outbox already, so that not each letter looks at all of that again.
         List<Delivery> waiting = waiting(service, most, mailedUpTo(serviceId));
         return prepare(service, waiting.isEmpty() ? waiting(service, most) : waiting)
                 .map(id -> {
@@ -97,7 +97,7 @@ class BatchPacking {
     }
 
     private Optional<Long> prepare(ServiceAdapter service, List<Delivery> waiting) {
-        RulesNow rules = deliveries.rules(service, clock.instant());
+        EligibilitySnapshot rules = deliveries.rules(service, clock.instant());
         StateTally tally = new StateTally();
         Map<Long, LoggedContact> contacts =
                 log.find(waiting.stream().map(Delivery::contactId).toList());

@@ -17,7 +17,7 @@ import yokebar.app.log.SealsChanged;
 /** Pictures put to contacts. They follow a contact to services that show pictures, once its contact is there. */
 @Service
 class ContactPictures {
-    private static final int MOST_BYTES = 1_000_000;
+    private static final int MAX_BYTES = 1_000_000;
 
     private final EntityManager db;
     private final ContactLog log;
@@ -81,10 +81,10 @@ class ContactPictures {
         if (type == null) {
             throw new FieldProblem("picture", "This is neither a PNG nor a JPEG picture.");
         }
-        if (content.length > MOST_BYTES) {
+        if (content.length > MAX_BYTES) {
             throw new FieldProblem(
                     "picture",
-                    "The picture has " + content.length / 1000 + " kB; make it smaller than " + MOST_BYTES / 1000
+                    "The picture has " + content.length / 1000 + " kB; make it smaller than " + MAX_BYTES / 1000
                             + " kB.");
         }
         if (log.find(contactId).isEmpty()) {

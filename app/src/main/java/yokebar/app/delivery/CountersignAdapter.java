@@ -80,7 +80,7 @@ class CountersignAdapter implements ServiceAdapter {
     }
 
     @Override
-    public int mostContacts() {
+    public int maxBatchSize() {
         return 500;
     }
 

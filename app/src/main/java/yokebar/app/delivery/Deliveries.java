@@ -61,7 +61,7 @@ public class Deliveries {
     public void wanted(int serviceId, Collection<Long> contactIds) {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
-        RulesNow rules = rules(adapter(serviceId), now);
+        EligibilitySnapshot rules = rules(adapter(serviceId), now);
         Set<Long> there =
                 of(serviceId, contactIds).stream().map(Delivery::contactId).collect(Collectors.toSet());
         for (LoggedContact contact : log.find(contactIds).values()) {
@@ -112,7 +112,7 @@ public class Deliveries {
     public void setMeant(List<Long> contactIds, int serviceId, boolean meant) {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
-        RulesNow rules = rules(adapter(serviceId), now);
+        EligibilitySnapshot rules = rules(adapter(serviceId), now);
         Map<Long, LoggedContact> contacts = log.find(contactIds);
         for (Delivery delivery : of(serviceId, contactIds)) {
             LoggedContact contact = contacts.get(delivery.contactId());
@@ -178,9 +178,9 @@ public class Deliveries {
     }
 
     /** What a service takes now. */
-    RulesNow rules(ServiceAdapter service, Instant now) {
+    EligibilitySnapshot rules(ServiceAdapter service, Instant now) {
         int serviceId = service.serviceId();
-        return new RulesNow(
+        return new EligibilitySnapshot(
                 service, station.ownCalls(), services.setup(serviceId).choices(), identities.of(serviceId), now);
     }
 

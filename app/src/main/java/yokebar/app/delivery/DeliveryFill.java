@@ -72,7 +72,7 @@ class DeliveryFill {
         ServiceAdapter service = services.adapter(serviceId);
         StateTally tally = new StateTally();
         Instant now = clock.instant();
-        RulesNow rules = deliveries.rules(service, now);
+        EligibilitySnapshot rules = deliveries.rules(service, now);
         List<Delivery> rows = new ArrayList<>();
         for (LoggedContact contact : contacts.values()) {
             Delivery delivery = Deliveries.fresh(contact.id(), serviceId, now);

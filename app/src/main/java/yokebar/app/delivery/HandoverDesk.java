@@ -265,7 +265,7 @@ class HandoverDesk {
         }
         Instant now = clock.instant();
         StateTally tally = new StateTally();
-        RulesNow rules = deliveries.rules(deliveries.adapter(handover.serviceId), now);
+        EligibilitySnapshot rules = deliveries.rules(deliveries.adapter(handover.serviceId), now);
         Map<Long, Delivery> byContact = deliveriesOf(handover);
         Map<Long, LoggedContact> contacts = log.find(boxed(handover.contactIds));
         int taken = 0;
@@ -303,7 +303,11 @@ class HandoverDesk {
     }
 
     private void settle(
-            Delivery delivery, BatchReport.Result result, RulesNow rules, LoggedContact contact, StateTally tally) {
+            Delivery delivery,
+            BatchReport.Result result,
+            EligibilitySnapshot rules,
+            LoggedContact contact,
+            StateTally tally) {
         ServiceAdapter service = rules.service();
         Instant now = rules.at();
         if (result.equals(BatchReport.Result.ABSENT)) {

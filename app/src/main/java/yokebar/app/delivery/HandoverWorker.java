@@ -31,13 +31,13 @@ import yokebar.core.delivery.DeliveryState;
 public class HandoverWorker implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(HandoverWorker.class);
     private static final String LOOK_EVERY_MS = "${yokebar.look-every-ms:500}";
-    /** Even at rest it looks now and then, lest anything be forgotten. */
+    /** Even at rest it looks now and then, so that nothing is forgotten. */
     private static final Duration REST = Duration.ofSeconds(20);
 
     /** How long what is being written down may take at the end. */
     private static final Duration STEP_WITHIN = Duration.ofSeconds(5);
 
-    private static final Duration AT_EXIT_AT_MOST = Duration.ofSeconds(20);
+    private static final Duration MAX_AT_EXIT = Duration.ofSeconds(20);
     private static final Duration AT_A_STRETCH = Duration.ofSeconds(3);
     private static final Duration PASSES_EVERY = Duration.ofMinutes(10);
     private static final int WITHDRAWALS_AT_ONCE = 50;
@@ -54,7 +54,7 @@ public class HandoverWorker implements SmartLifecycle {
     private final ContactPictures pictures;
     private final ServiceLines lines;
     private final HandoverSteps steps;
-    private final HandoverWishes wishes;
+    private final HandoverRequests wishes;
     private final Clock clock;
     /** Until when there is nothing to do, by service. */
     private final Map<Integer, Instant> restUntil = new ConcurrentHashMap<>();
@@ -81,7 +81,7 @@ public class HandoverWorker implements SmartLifecycle {
             ContactPictures pictures,
             ServiceLines lines,
             HandoverSteps steps,
-            HandoverWishes wishes,
+            HandoverRequests wishes,
             Clock clock) {
         this.desk = desk;
         this.services = services;
@@ -108,7 +108,7 @@ public class HandoverWorker implements SmartLifecycle {
     public void stop() {
         running = false;
         lines.end(workers, STEP_WITHIN);
-        Instant until = clock.instant().plus(AT_EXIT_AT_MOST);
+        Instant until = clock.instant().plus(MAX_AT_EXIT);
         for (int serviceId : services.active()) {
             Services.Setup setup = services.setup(serviceId);
             lines.coupled(serviceId).ifPresent(ServiceLine::hurry);
@@ -332,7 +332,7 @@ public class HandoverWorker implements SmartLifecycle {
     /** Batch after batch for a while, then others have their turn; returns whether the line still works. */
     private boolean sendMany(int serviceId) {
         Instant until = clock.instant().plus(AT_A_STRETCH);
-        HandoverWishes.Wish wish = wishes.first(serviceId);
+        HandoverRequests.Wish wish = wishes.first(serviceId);
         while (wish != null && running && clock.instant().isBefore(until)) {
             Optional<Long> prepared = prepare(serviceId, wish);
             if (prepared.isPresent() && !send(prepared.get(), serviceId, wish)) {
@@ -347,7 +347,7 @@ public class HandoverWorker implements SmartLifecycle {
     }
 
     /** Sends a batch; one dropped because of an edit in between has not gone, and what is asked for is still asked for. */
-    private boolean send(long handoverId, int serviceId, HandoverWishes.Wish wish) {
+    private boolean send(long handoverId, int serviceId, HandoverRequests.Wish wish) {
         int contacts = desk.contacts(handoverId);
         boolean works = steps.send(handoverId, serviceId);
         if (desk.exists(handoverId)) {
@@ -357,10 +357,10 @@ public class HandoverWorker implements SmartLifecycle {
     }
 
     /** The next batch of what is asked for; empty when there is none at once. */
-    private Optional<Long> prepare(int serviceId, HandoverWishes.Wish wish) {
+    private Optional<Long> prepare(int serviceId, HandoverRequests.Wish wish) {
         Optional<Long> prepared;
         if (wish.ofChosen()) {
-            List<Long> next = wish.next(services.adapter(serviceId).mostContacts());
+            List<Long> next = wish.next(services.adapter(serviceId).maxBatchSize());
             // They may need more than one batch, one for each identity.
             prepared = packing.prepare(serviceId, next);
             if (prepared.isEmpty()) {

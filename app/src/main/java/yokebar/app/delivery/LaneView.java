@@ -59,7 +59,7 @@ record LaneView(
         long due,
         long waiting,
         @Nullable Long filling,
-        HandoverWishes.@Nullable Progress handingOver,
+        HandoverRequests.@Nullable Progress handingOver,
         long withdrawals,
         @Nullable String withdrawalTrouble,
         long unmatched,

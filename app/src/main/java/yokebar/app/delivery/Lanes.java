@@ -22,7 +22,7 @@ class Lanes {
     private static final int HANDOVERS_SHOWN = 20;
     private static final int PROBLEMS_SHOWN = 200;
     private static final int REASONS_SHOWN = 50;
-    private static final int MOST_AT_ONCE = 100_000;
+    private static final int MAX_AT_ONCE = 100_000;
 
     private final EntityManager db;
     private final Services services;
@@ -30,7 +30,7 @@ class Lanes {
     private final Identities identities;
     private final Enrolment enrolment;
     private final ServiceLines lines;
-    private final HandoverWishes wishes;
+    private final HandoverRequests wishes;
     private final ContactLog log;
 
     Lanes(
@@ -40,7 +40,7 @@ class Lanes {
             Identities identities,
             Enrolment enrolment,
             ServiceLines lines,
-            HandoverWishes wishes,
+            HandoverRequests wishes,
             ContactLog log) {
         this.db = db;
         this.services = services;
@@ -187,7 +187,7 @@ class Lanes {
                         new Going(row.get(0, String.class), number(row, 1), instant(row.get(2)), instant(row.get(3))))
                 .toList();
         long batches = going.stream()
-                .mapToLong(one -> (one.contacts() + adapter.mostContacts() - 1) / adapter.mostContacts())
+                .mapToLong(one -> (one.contacts() + adapter.maxBatchSize() - 1) / adapter.maxBatchSize())
                 .sum();
         String field = adapter.rules().fieldsNeeded().stream().findFirst().orElse("");
         List<Tuple> reasons = db.createNativeQuery(
@@ -224,7 +224,7 @@ class Lanes {
                 .setParameter("service", serviceId)
                 .setParameter("held", DeliveryState.HELD)
                 .setParameter("reason", reason)
-                .setMaxResults(MOST_AT_ONCE)
+                .setMaxResults(MAX_AT_ONCE)
                 .getResultStream()
                 .map(id -> id / Delivery.SERVICES)
                 .toList();
@@ -237,7 +237,7 @@ class Lanes {
                         "select c.id from contact c join delivery d on d.id = c.id * " + Delivery.SERVICES
                                 + " + :service where c.started_at between :from and :until"
                                 + " and d.state in ('DUE', 'CHANGED') and d.handover_id is null order by c.id limit "
-                                + MOST_AT_ONCE,
+                                + MAX_AT_ONCE,
                         Long.class)
                 .setParameter("service", serviceId)
                 .setParameter("from", from)

@@ -75,7 +75,7 @@ class LogDeliveries {
         StateTally tally = new StateTally();
         List<Delivery> rows = new ArrayList<>();
         for (ServiceAdapter service : services.forEveryContact()) {
-            RulesNow rules = deliveries.rules(service, now);
+            EligibilitySnapshot rules = deliveries.rules(service, now);
             for (LoggedContact contact : event.contacts()) {
                 Delivery delivery = Deliveries.fresh(contact.id(), service.serviceId(), now);
                 DeliveryState before = movedIn(service, contact.contact(), event);
@@ -115,7 +115,7 @@ class LogDeliveries {
         StateTally tally = new StateTally();
         Map<Long, Delivery> found = deliveries.of(event.ids());
         for (ServiceAdapter service : adapters) {
-            RulesNow rules = deliveries.rules(service, now);
+            EligibilitySnapshot rules = deliveries.rules(service, now);
             for (ContactsChanged.Change change : event.changes()) {
                 Delivery delivery = found.get(Delivery.id(change.after().id(), service.serviceId()));
                 if (delivery != null) {
@@ -197,7 +197,7 @@ class LogDeliveries {
                 .toArray(Integer[]::new);
     }
 
-    private void review(Delivery delivery, RulesNow rules, Contact before, Contact after, StateTally tally) {
+    private void review(Delivery delivery, EligibilitySnapshot rules, Contact before, Contact after, StateTally tally) {
         ServiceAdapter service = rules.service();
         AdifFields now = service.render(after);
         if (!service.render(before).equals(now)) {
@@ -206,7 +206,7 @@ class LogDeliveries {
         rules.apply(delivery, after, tally);
     }
 
-    private void contentChanged(Delivery delivery, RulesNow rules, AdifFields now, StateTally tally) {
+    private void contentChanged(Delivery delivery, EligibilitySnapshot rules, AdifFields now, StateTally tally) {
         boolean settled = delivery.state == DeliveryState.ACCEPTED || delivery.state == DeliveryState.CONFIRMED;
         if (delivery.state == DeliveryState.CHANGED && ContentHash.isOf(delivery.contentHash, now)) {
             // Edited and edited back: the service has what the log says.

@@ -44,7 +44,7 @@ class PaperAdapter implements ServiceAdapter {
     }
 
     @Override
-    public int mostContacts() {
+    public int maxBatchSize() {
         return 500;
     }
 

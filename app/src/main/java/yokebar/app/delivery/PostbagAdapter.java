@@ -70,7 +70,7 @@ class PostbagAdapter implements ServiceAdapter {
     }
 
     @Override
-    public int mostContacts() {
+    public int maxBatchSize() {
         return 200;
     }
 

@@ -56,7 +56,7 @@ class QuaysideAdapter implements ServiceAdapter {
 
     /** Few, so that one handover is through within seconds even when the service slows us down. */
     @Override
-    public int mostContacts() {
+    public int maxBatchSize() {
         return 20;
     }
 

@@ -54,7 +54,7 @@ public class RuleReview {
     @Transactional
     public int tryRefusedAgain(int serviceId) {
         StateTally tally = new StateTally();
-        RulesNow rules = deliveries.rules(deliveries.adapter(serviceId), clock.instant());
+        EligibilitySnapshot rules = deliveries.rules(deliveries.adapter(serviceId), clock.instant());
         List<Delivery> refused = db.createQuery(
                         "from Delivery where serviceId = :service and state = :state order by serviceId, state, id",
                         Delivery.class)
@@ -122,7 +122,7 @@ public class RuleReview {
         Map<Long, LoggedContact> contacts =
                 log.find(held.stream().map(Delivery::contactId).toList());
         StateTally tally = new StateTally();
-        RulesNow rules = deliveries.rules(deliveries.adapter(serviceId), clock.instant());
+        EligibilitySnapshot rules = deliveries.rules(deliveries.adapter(serviceId), clock.instant());
         List<Long> moved = new ArrayList<>();
         for (Delivery delivery : held) {
             LoggedContact contact = contacts.get(delivery.contactId());

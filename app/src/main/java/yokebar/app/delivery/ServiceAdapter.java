@@ -28,7 +28,7 @@ interface ServiceAdapter {
     Access access();
 
     /** The most contacts in one handover. */
-    int mostContacts();
+    int maxBatchSize();
 
     /** The fields of a contact this service receives; a change in any other does not concern it. */
     AdifFields render(Contact contact);

@@ -30,7 +30,7 @@ import yokebar.core.delivery.ServiceRules;
 /** The services and the operator's settings for them. */
 @Service
 public class Services {
-    private static final int MOST_MINUTES = 1440;
+    private static final int MAX_MINUTES = 1440;
 
     private final EntityManager db;
     private final SecretBox secrets;
@@ -115,7 +115,7 @@ public class Services {
             }
         }
         if (draft.everyMinutes() != null) {
-            if (draft.everyMinutes() < 1 || draft.everyMinutes() > MOST_MINUTES) {
+            if (draft.everyMinutes() < 1 || draft.everyMinutes() > MAX_MINUTES) {
                 throw new FieldProblem("everyMinutes", "Hand over every 1 to 1 440 minutes.");
             }
             row.everyMinutes = draft.everyMinutes();

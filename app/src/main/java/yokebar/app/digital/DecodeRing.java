@@ -13,7 +13,7 @@ import yokebar.links.digital.LinkMessage;
 /** The decodes of the last while, of all programs; as many as fit, the oldest go. Thread-safe. */
 final class DecodeRing {
     /** A quarter of an hour of four programs on crowded bands. */
-    private static final int MOST = 20_000;
+    private static final int MAX_DECODES = 20_000;
 
     private final Deque<Heard> heard = new ArrayDeque<>();
     private final Set<String> known = new HashSet<>();
@@ -59,7 +59,7 @@ final class DecodeRing {
                 decode.locator(),
                 decode.calling()));
         total++;
-        if (heard.size() > MOST) {
+        if (heard.size() > MAX_DECODES) {
             Heard oldest = heard.removeFirst();
             known.remove(oldest.program() + ' ' + oldest.id());
         }

@@ -15,7 +15,7 @@ import yokebar.app.safety.StoresNothing;
 @RestController
 @RequestMapping("/api/digital")
 class DigitalController {
-    private static final int MOST = 500;
+    private static final int MAX_DECODES = 500;
 
     private final DigitalLink link;
     private final DigitalPrograms programs;
@@ -49,7 +49,7 @@ class DigitalController {
     HeardLately decodes(
             @RequestParam(required = false) @Nullable String program, @RequestParam(defaultValue = "50") int limit) {
         return new HeardLately(
-                link.decodesHeard(), link.nonsense(), link.latest(program, Math.max(1, Math.min(limit, MOST))));
+                link.decodesHeard(), link.nonsense(), link.latest(program, Math.max(1, Math.min(limit, MAX_DECODES))));
     }
 
     @StoresNothing

@@ -48,7 +48,7 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
     static final String ID = "digital-link";
     private static final Logger LOG = LoggerFactory.getLogger(DigitalLink.class);
     private static final Duration QUIET_AFTER = Duration.ofMinutes(15);
-    private static final int MOST_PROGRAMS = 32;
+    private static final int MAX_PROGRAMS = 32;
     private static final int STOP_WITHIN_S = 10;
 
     private final ProgramRecords records;
@@ -209,7 +209,7 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
         }
         if (program.heard(message, datagram.sender())) {
             hookups.changed(program.id());
-            events.publishEvent(new ProgramMoved(program.id()));
+            events.publishEvent(new ProgramUpdated(program.id()));
         }
         if (message instanceof LinkMessage.Decode decode) {
             LinkMessage.Status status = program.told();
@@ -241,7 +241,7 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
             return known;
         }
         removeStale();
-        if (programs.size() >= MOST_PROGRAMS) {
+        if (programs.size() >= MAX_PROGRAMS) {
             return null;
         }
         String name = message instanceof LinkMessage.Heartbeat beat
@@ -259,12 +259,12 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
 
     /** Programs that ended or fell silent long ago leave the table; in a full one those do that are silent for a while. */
     private void removeStale() {
-        Duration longest = programs.size() >= MOST_PROGRAMS ? STALE_WHEN_FULL : STALE;
+        Duration longest = programs.size() >= MAX_PROGRAMS ? STALE_WHEN_FULL : STALE;
         for (DigitalProgram program : List.copyOf(programs.values())) {
             if (program.silentFor().compareTo(longest) > 0 && !program.off()) {
                 programs.remove(program.id());
                 hookups.remove(program);
-                events.publishEvent(new ProgramMoved(program.id()));
+                events.publishEvent(new ProgramUpdated(program.id()));
             }
         }
     }

@@ -16,7 +16,7 @@ import yokebar.links.status.LinkStatus;
 /** One instance of a digital-mode program, as a coupling. It comes by itself with its first message. */
 final class DigitalProgram extends Coupling {
     private static final Duration SILENT_AFTER = Duration.ofSeconds(20);
-    private static final int MOST_REMEMBERED = 1000;
+    private static final int MAX_REMEMBERED = 1000;
     private static final double HZ_PER_MHZ = 1e6;
 
     private final String instance;
@@ -33,7 +33,7 @@ final class DigitalProgram extends Coupling {
 
         @Override
         protected boolean removeEldestEntry(Map.Entry<String, byte[]> eldest) {
-            return size() > MOST_REMEMBERED;
+            return size() > MAX_REMEMBERED;
         }
     };
 

@@ -7,7 +7,7 @@ import java.util.List;
 
 /** The last lines that went over a feed. Thread-safe. */
 final class Console {
-    private static final int MOST = 400;
+    private static final int MAX_LINES = 400;
 
     private final Deque<Entry> entries = new ArrayDeque<>();
     private long last;
@@ -22,7 +22,7 @@ final class Console {
 
     synchronized void add(Instant at, boolean said, String text) {
         entries.addLast(new Entry(++last, at, said, text));
-        if (entries.size() > MOST) {
+        if (entries.size() > MAX_LINES) {
             entries.removeFirst();
         }
     }

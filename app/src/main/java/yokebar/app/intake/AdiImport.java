@@ -60,7 +60,7 @@ public class AdiImport {
 
     private Batch read(AdiReader reader, String fileName) throws IOException {
         Batch batch = new Batch(new ArrayList<>(), new ArrayList<>());
-        while (batch.arrivals().size() < Intake.MOST_AT_ONCE) {
+        while (batch.arrivals().size() < Intake.MAX_AT_ONCE) {
             AdifRecord record = reader.next();
             if (record == null) {
                 break;

@@ -15,12 +15,12 @@ import yokebar.app.safety.StorageUnavailable;
  */
 final class ArrivalQueue {
     private static final Logger LOG = LoggerFactory.getLogger(ArrivalQueue.class);
-    private static final int MOST_WAITING = 50_000;
+    private static final int MAX_WAITING = 50_000;
     private static final int STOP_WITHIN_MS = 10_000;
 
     private final Storing storing;
     private final Runnable stuck;
-    private final BlockingQueue<List<Arrival>> waiting = new ArrayBlockingQueue<>(MOST_WAITING);
+    private final BlockingQueue<List<Arrival>> waiting = new ArrayBlockingQueue<>(MAX_WAITING);
     private final Thread thread;
     private volatile boolean running = true;
 
@@ -64,7 +64,7 @@ final class ArrivalQueue {
                     gather(batch);
                 }
                 while (!batch.isEmpty()) {
-                    List<Arrival> some = batch.subList(0, Math.min(batch.size(), Intake.MOST_AT_ONCE));
+                    List<Arrival> some = batch.subList(0, Math.min(batch.size(), Intake.MAX_AT_ONCE));
                     storing.store(List.copyOf(some));
                     some.clear();
                 }
@@ -93,7 +93,7 @@ final class ArrivalQueue {
         if (first != null) {
             batch.addAll(first);
             List<List<Arrival>> more = new ArrayList<>();
-            waiting.drainTo(more, Intake.MOST_AT_ONCE - 1);
+            waiting.drainTo(more, Intake.MAX_AT_ONCE - 1);
             more.forEach(batch::addAll);
         }
     }

@@ -14,7 +14,7 @@ import yokebar.core.contact.FilledFields;
 /** Makes arrivals out of ADI text. */
 final class Arrivals {
     /** A longer record is refused: no contact is that long, so something else is in it. */
-    static final int MOST_RECORD_CHARACTERS = 65_536;
+    static final int MAX_RECORD_CHARACTERS = 65_536;
 
     private Arrivals() {}
 
@@ -43,8 +43,8 @@ final class Arrivals {
         if (record.fault() != null) {
             return record.fault();
         }
-        return raw.length() <= MOST_RECORD_CHARACTERS
+        return raw.length() <= MAX_RECORD_CHARACTERS
                 ? null
-                : "The record is " + raw.length() + " characters long; the most is " + MOST_RECORD_CHARACTERS + ".";
+                : "The record is " + raw.length() + " characters long; the most is " + MAX_RECORD_CHARACTERS + ".";
     }
 }

@@ -31,7 +31,7 @@ import yokebar.core.radio.RadioCompletion;
  */
 @Component
 class Completion {
-    private static final int MOST_REMEMBERED = 2000;
+    private static final int MAX_REMEMBERED = 2000;
     /** A contact that ended longer ago was not made on what the radio is set to now. */
     private static final Duration JUST_NOW = Duration.ofMinutes(10);
 
@@ -49,7 +49,7 @@ class Completion {
 
         @Override
         protected boolean removeEldestEntry(Map.Entry<String, Made> eldest) {
-            return size() > MOST_REMEMBERED;
+            return size() > MAX_REMEMBERED;
         }
     };
 

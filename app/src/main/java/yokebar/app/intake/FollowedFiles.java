@@ -31,7 +31,7 @@ import yokebar.links.followed.FileRecords;
  */
 @Service
 class FollowedFiles implements SmartLifecycle {
-    private static final int MOST_PATH = 1000;
+    private static final int MAX_PATH = 1000;
 
     private final EntityManager db;
     private final TransactionTemplate transaction;
@@ -158,7 +158,7 @@ class FollowedFiles implements SmartLifecycle {
         try {
             Path path = Path.of(tidy.startsWith("~/") ? home + tidy.substring(1) : tidy)
                     .normalize();
-            if (tidy.isEmpty() || tidy.length() > MOST_PATH || !path.isAbsolute()) {
+            if (tidy.isEmpty() || tidy.length() > MAX_PATH || !path.isAbsolute()) {
                 throw new FieldProblem("path", "Give the file's whole path, such as /home/branca/wavelet/log.adi.");
             }
             if (Files.isDirectory(path)) {
@@ -229,7 +229,7 @@ class FollowedFiles implements SmartLifecycle {
             FilePosition position = FilePosition.START;
             FileRecords read;
             do {
-                read = FileRecords.read(file, position, Intake.MOST_AT_ONCE);
+                read = FileRecords.read(file, position, Intake.MAX_AT_ONCE);
                 records.remember(
                         source.number(),
                         read.records().stream()

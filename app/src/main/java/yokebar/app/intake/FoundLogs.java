@@ -28,8 +28,8 @@ import yokebar.links.followed.FileRecords;
  */
 @Service
 class FoundLogs {
-    private static final int MOST_FILES_LOOKED_AT = 20_000;
-    private static final int MOST_FOUND = 40;
+    private static final int MAX_FILES_LOOKED_AT = 20_000;
+    private static final int MAX_FOUND = 40;
     private static final int DEPTH = 4;
     private static final List<String> FOLDERS = List.of(
             ".local/share", ".config", "Documents", "AppData/Local", "AppData/Roaming", "Library/Application Support");
@@ -67,13 +67,13 @@ class FoundLogs {
         return found.stream()
                 .distinct()
                 .sorted(Comparator.comparing(FoundLog::changedAt).reversed())
-                .limit(MOST_FOUND)
+                .limit(MAX_FOUND)
                 .toList();
     }
 
     private static List<FoundLog> below(Path root, Set<String> known) {
         List<FoundLog> found = new ArrayList<>();
-        int[] left = {MOST_FILES_LOOKED_AT};
+        int[] left = {MAX_FILES_LOOKED_AT};
         SimpleFileVisitor<Path> visitor = new SimpleFileVisitor<>() {
             @Override
             public FileVisitResult visitFile(Path file, BasicFileAttributes attributes) {

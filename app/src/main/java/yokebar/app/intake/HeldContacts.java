@@ -4,15 +4,15 @@ import jakarta.persistence.EntityManager;
 import java.util.List;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import yokebar.app.delivery.WaitingForALook;
+import yokebar.app.delivery.HeldForReview;
 
 /** Contacts that wait with the services because the operator wants to look at what their source brings first. */
 @Service
 class HeldContacts {
     private final EntityManager db;
-    private final WaitingForALook waitingForALook;
+    private final HeldForReview waitingForALook;
 
-    HeldContacts(EntityManager db, WaitingForALook waitingForALook) {
+    HeldContacts(EntityManager db, HeldForReview waitingForALook) {
         this.db = db;
         this.waitingForALook = waitingForALook;
     }

@@ -36,7 +36,7 @@ import yokebar.core.contact.SameContact;
 @Service
 class Intake {
     /** Records a transaction takes; enough to make the commit cheap, few enough to keep others from waiting. */
-    static final int MOST_AT_ONCE = 3000;
+    static final int MAX_AT_ONCE = 3000;
 
     private static final Logger LOG = LoggerFactory.getLogger(Intake.class);
 
@@ -75,7 +75,7 @@ class Intake {
     /**
      * Decides on the records in order and stores the result durably before it returns.
      *
-     * @param arrivals at most {@link #MOST_AT_ONCE}
+     * @param arrivals at most {@link #MAX_AT_ONCE}
      * @return one outcome for each
      */
     List<Outcome> take(ArrivalPath path, List<Arrival> arrivals) {
@@ -237,7 +237,7 @@ class Intake {
         JournalEntry entry = new JournalEntry();
         entry.arrivedAt = arrival.arrivedAt();
         entry.source = path.sourceId();
-        entry.sender = JournalEntry.shortened(arrival.sender(), JournalEntry.MOST_SENDER_CHARACTERS);
+        entry.sender = JournalEntry.shortened(arrival.sender(), JournalEntry.MAX_SENDER_CHARACTERS);
         entry.raw = JournalEntry.bytes(arrival.raw());
         entry.decision = outcome.decision();
         entry.sentence = JournalEntry.shortened(outcome.sentence(), 2000);

@@ -34,7 +34,7 @@ class IntakeJournal implements IntakeBatch.KnownRecords, JourneySource {
             "typed", "by hand",
             "import", "by import");
 
-    private static final int MOST_DAYS = 36_500;
+    private static final int MAX_DAYS = 36_500;
 
     private final EntityManager db;
 
@@ -159,9 +159,8 @@ class IntakeJournal implements IntakeBatch.KnownRecords, JourneySource {
     /** @param days null for ever */
     @Transactional
     public void keepRepeats(@Nullable Integer days) {
-        if (days != null && (days < 1 || days > MOST_DAYS)) {
-            throw new FieldProblem(
-                    "repeatsDays", "Say for how many days, from 1 to " + MOST_DAYS + "; empty for ever.");
+        if (days != null && (days < 1 || days > MAX_DAYS)) {
+            throw new FieldProblem("repeatsDays", "Say for how many days, from 1 to " + MAX_DAYS + "; empty for ever.");
         }
         db.find(IntakeSetting.class, IntakeSetting.ONLY).keepRepeatsDays = days;
     }
@@ -206,7 +205,7 @@ class IntakeJournal implements IntakeBatch.KnownRecords, JourneySource {
                         Integer.class)
                 .setParameter("id", contactId)
                 .setParameter("source", sourceId)
-                .setParameter("sender", JournalEntry.shortened(sender, JournalEntry.MOST_SENDER_CHARACTERS))
+                .setParameter("sender", JournalEntry.shortened(sender, JournalEntry.MAX_SENDER_CHARACTERS))
                 .setMaxResults(1)
                 .getResultList()
                 .isEmpty();

@@ -26,7 +26,7 @@ import yokebar.core.contact.ContactAdif;
 /** The intake journal over HTTP, the newest entries first. */
 @RestController
 class JournalController {
-    private static final int MOST_LINES = 500;
+    private static final int MAX_LINES = 500;
 
     private final IntakeJournal journal;
     private final WhyNot whyNot;
@@ -105,7 +105,7 @@ class JournalController {
                         decision,
                         source == null || source.isBlank() ? null : source,
                         call == null || call.isBlank() ? null : call.strip().toUpperCase(Locale.ROOT)),
-                Math.max(1, Math.min(limit, MOST_LINES)));
+                Math.max(1, Math.min(limit, MAX_LINES)));
     }
 
     /** @param at about when it was made, UTC, such as {@code 2026-05-01T14:07}; null for whenever */

@@ -41,10 +41,10 @@ class JournalEntry {
 
     /** A record's text as it is kept, shortened when it is far too long to be one. */
     static byte[] bytes(String raw) {
-        return shortened(raw, Arrivals.MOST_RECORD_CHARACTERS).getBytes(StandardCharsets.UTF_8);
+        return shortened(raw, Arrivals.MAX_RECORD_CHARACTERS).getBytes(StandardCharsets.UTF_8);
     }
 
-    static final int MOST_SENDER_CHARACTERS = 80;
+    static final int MAX_SENDER_CHARACTERS = 80;
 
     static String shortened(String text, int longest) {
         return text.length() <= longest ? text : text.substring(0, longest - 1) + "…";

@@ -66,7 +66,7 @@ class RecordSources {
         try {
             AdifRecord record = new LogText(
                             new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)),
-                            Arrivals.MOST_RECORD_CHARACTERS * 4L)
+                            Arrivals.MAX_RECORD_CHARACTERS * 4L)
                     .next();
             return record == null ? new AdifRecord(1, AdifFields.EMPTY, "There is no record in it.", false) : record;
         } catch (IOException e) {

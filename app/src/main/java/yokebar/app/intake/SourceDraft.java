@@ -23,13 +23,13 @@ record SourceDraft(
         @Nullable String operatorCall,
         @Nullable Boolean holdDeliveries,
         @Nullable Boolean lookUp) {
-    private static final int MOST_NAME = 60;
-    private static final int MOST_CALLS = 30;
+    private static final int MAX_NAME = 60;
+    private static final int MAX_CALLS = 30;
 
     void fill(IntakeSource source) {
         if (name != null) {
-            if (name.isBlank() || name.strip().length() > MOST_NAME) {
-                throw new FieldProblem("name", "A source needs a name of up to " + MOST_NAME + " letters.");
+            if (name.isBlank() || name.strip().length() > MAX_NAME) {
+                throw new FieldProblem("name", "A source needs a name of up to " + MAX_NAME + " letters.");
             }
             source.name = name.strip();
         }
@@ -61,8 +61,8 @@ record SourceDraft(
                 .map(word -> call("ownCalls", word))
                 .distinct()
                 .toList();
-        if (calls.size() > MOST_CALLS) {
-            throw new FieldProblem("ownCalls", "At most " + MOST_CALLS + " calls can be chosen.");
+        if (calls.size() > MAX_CALLS) {
+            throw new FieldProblem("ownCalls", "At most " + MAX_CALLS + " calls can be chosen.");
         }
         return calls;
     }

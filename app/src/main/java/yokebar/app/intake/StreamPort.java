@@ -86,8 +86,8 @@ final class StreamPort extends PortCoupling<StreamListener> implements SourcePor
                 .toList();
         while (listener().isPresent()) {
             try {
-                for (int from = 0; from < arrivals.size(); from += Intake.MOST_AT_ONCE) {
-                    storing.store(arrivals.subList(from, Math.min(arrivals.size(), from + Intake.MOST_AT_ONCE)));
+                for (int from = 0; from < arrivals.size(); from += Intake.MAX_AT_ONCE) {
+                    storing.store(arrivals.subList(from, Math.min(arrivals.size(), from + Intake.MAX_AT_ONCE)));
                 }
                 return;
             } catch (RuntimeException e) {

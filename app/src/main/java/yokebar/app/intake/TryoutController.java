@@ -24,7 +24,7 @@ import yokebar.links.web.LocalDownload;
 @RestController
 @RequestMapping("/api/tryouts")
 class TryoutController {
-    private static final long MOST_FETCHED_BYTES = 512L << 20;
+    private static final long MAX_FETCHED_BYTES = 512L << 20;
 
     private final Tryouts tryouts;
 
@@ -79,7 +79,7 @@ class TryoutController {
             if (!host.equals(device.confirmed())) {
                 return new Fetched(host, null);
             }
-            LocalDownload.fetch(address, file, MOST_FETCHED_BYTES);
+            LocalDownload.fetch(address, file, MAX_FETCHED_BYTES);
             try (InputStream content = Files.newInputStream(file)) {
                 return new Fetched(host, TryoutView.of(tryouts.look(address.toString(), content)));
             }

@@ -24,11 +24,11 @@ final class TryoutRun {
     private static final long WAIT_MS = 1000;
 
     /** No log is longer once unpacked. */
-    private static final long MOST_BYTES = 4L << 30;
+    private static final long MAX_BYTES = 4L << 30;
 
-    private static final int MOST_SAMPLES = 8;
-    private static final int MOST_TROUBLES = 200;
-    private static final int MOST_CALLS = 20;
+    private static final int MAX_SAMPLES = 8;
+    private static final int MAX_TROUBLES = 200;
+    private static final int MAX_CALLS = 20;
     private static final int WAYS = 3;
 
     private final Tryout tryout;
@@ -64,7 +64,7 @@ final class TryoutRun {
      */
     void run(Tryout.State during, Tryout.State then, @Nullable Long changeId) {
         try (CountedInput in = new CountedInput(Files.newInputStream(tryout.file()))) {
-            LogText log = new LogText(in, MOST_BYTES);
+            LogText log = new LogText(in, MAX_BYTES);
             for (Batch batch = next(log); !batch.arrivals().isEmpty(); batch = next(log)) {
                 count(batch, taken(batch));
                 if (tryout.cancelled()) {
@@ -115,7 +115,7 @@ final class TryoutRun {
 
     private Batch next(LogText log) throws IOException {
         Batch batch = new Batch(new ArrayList<>(), new ArrayList<>());
-        while (batch.arrivals().size() < Intake.MOST_AT_ONCE) {
+        while (batch.arrivals().size() < Intake.MAX_AT_ONCE) {
             AdifRecord record = log.next();
             if (record == null) {
                 break;
@@ -140,14 +140,14 @@ final class TryoutRun {
             AdifFields fields = batch.arrivals().get(i).fields();
             counts.merge(outcome.decision(), 1, Integer::sum);
             if (outcome.decision() == Decision.REFUSED) {
-                if (troubles.size() < MOST_TROUBLES) {
+                if (troubles.size() < MAX_TROUBLES) {
                     troubles.add(new Tryout.TriedTrouble(read, batch.lines().get(i), outcome.sentence()));
                 }
                 continue;
             }
             notice(fields);
             List<Tryout.TriedRecord> some = samples.computeIfAbsent(outcome.decision(), d -> new ArrayList<>());
-            if (some.size() < MOST_SAMPLES) {
+            if (some.size() < MAX_SAMPLES) {
                 some.add(sample(fields, outcome));
             }
         }
@@ -163,7 +163,7 @@ final class TryoutRun {
                 .filter(mark -> mark.kind() == ConfirmationMarks.Kind.CONFIRMED)
                 .forEach(mark -> confirmedBy.merge(mark.origin(), 1, Integer::sum));
         String own = fields.get("STATION_CALLSIGN");
-        if (own != null && (ownCalls.size() < MOST_CALLS || ownCalls.containsKey(own))) {
+        if (own != null && (ownCalls.size() < MAX_CALLS || ownCalls.containsKey(own))) {
             ownCalls.merge(own.strip().toUpperCase(Locale.ROOT), 1, Integer::sum);
         }
     }
@@ -218,7 +218,7 @@ final class TryoutRun {
         for (Decision decision : Decision.values()) {
             List<Tryout.TriedRecord> ofKind = samples.getOrDefault(decision, List.of());
             some.addAll(ofKind.subList(
-                    0, Math.min(ofKind.size(), decision == Decision.ADDED ? MOST_SAMPLES : MOST_SAMPLES / WAYS)));
+                    0, Math.min(ofKind.size(), decision == Decision.ADDED ? MAX_SAMPLES : MAX_SAMPLES / WAYS)));
         }
         return some;
     }

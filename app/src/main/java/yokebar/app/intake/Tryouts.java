@@ -30,7 +30,7 @@ import yokebar.core.contact.Source;
 @Service
 class Tryouts implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Tryouts.class);
-    private static final int MOST_KEPT = 20;
+    private static final int MAX_KEPT = 20;
     private static final int MAX_READERS = 4;
     private static final String FOLDER = "imports";
 
@@ -122,10 +122,10 @@ class Tryouts implements SmartLifecycle {
     }
 
     private Tryout look(Tryout tryout) {
-        if (known.size() >= MOST_KEPT) {
+        if (known.size() >= MAX_KEPT) {
             known.values().stream()
                     .filter(t -> !t.underWay())
-                    .limit(MOST_KEPT / 2)
+                    .limit(MAX_KEPT / 2)
                     .forEach(t -> forget(t.id()));
         }
         known.put(tryout.id(), tryout);

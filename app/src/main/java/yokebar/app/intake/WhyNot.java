@@ -27,7 +27,7 @@ import yokebar.links.status.LinkState;
 @Service
 class WhyNot {
     private static final Duration AROUND = Duration.ofHours(12);
-    private static final int MOST = 6;
+    private static final int MAX_NAMED = 6;
     private static final DateTimeFormatter MINUTE =
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm").withZone(ZoneOffset.UTC);
 
@@ -86,7 +86,7 @@ class WhyNot {
         List<LoggedContact> logged = log.around(List.of(call.text()), from, until);
         logged.stream()
                 .sorted((a, b) -> b.contact().start().compareTo(a.contact().start()))
-                .limit(MOST)
+                .limit(MAX_NAMED)
                 .forEach(contact -> reasons.add(new Reason(
                         Found.IN_THE_LOG, "It is in the log: " + words(contact) + ".", contact.id(), null, null)));
         notTaken(call, reasons);
@@ -113,7 +113,7 @@ class WhyNot {
     }
 
     private void notTaken(Call call, List<Reason> reasons) {
-        for (IntakeJournal.JournalLine line : journal.asideOf(call.text(), MOST)) {
+        for (IntakeJournal.JournalLine line : journal.asideOf(call.text(), MAX_NAMED)) {
             reasons.add(new Reason(
                     Found.NOT_TAKEN,
                     "A record from " + line.sender() + " arrived on " + MINUTE.format(line.arrivedAt())
@@ -127,7 +127,7 @@ class WhyNot {
     private void near(Call call, Instant from, Instant until, List<Reason> reasons) {
         Set<String> near = NearCalls.of(call.text(), c -> search.workedBefore().has(Kind.CALL, c));
         log.around(near, from, until).stream()
-                .limit(MOST)
+                .limit(MAX_NAMED)
                 .forEach(contact -> reasons.add(new Reason(
                         Found.NEAR,
                         "One that differs by a character is: " + words(contact) + ".",

@@ -29,7 +29,7 @@ import yokebar.core.line.Token;
 @RequestMapping("/api/line")
 class LineController {
     private static final int LONGEST_LINE = 1000;
-    private static final int MOST_REMEMBERED = 200;
+    private static final int MAX_REMEMBERED = 200;
     private static final DateTimeFormatter MINUTE =
             DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneOffset.UTC);
 
@@ -44,7 +44,7 @@ class LineController {
 
         @Override
         protected boolean removeEldestEntry(Map.Entry<String, LineAnswer> eldest) {
-            return size() > MOST_REMEMBERED;
+            return size() > MAX_REMEMBERED;
         }
     };
 

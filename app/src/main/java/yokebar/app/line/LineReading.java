@@ -34,9 +34,9 @@ import yokebar.core.line.Line;
 import yokebar.core.line.LineText;
 import yokebar.core.log.LogFields;
 import yokebar.core.mode.Mode;
-import yokebar.core.need.Brings;
 import yokebar.core.need.Facts;
 import yokebar.core.need.Kind;
+import yokebar.core.need.NewOnes;
 import yokebar.core.need.WorkedBefore;
 import yokebar.core.radio.RadioCompletion;
 
@@ -44,7 +44,7 @@ import yokebar.core.radio.RadioCompletion;
 @Service
 class LineReading {
     private static final int SHORTEST_GUESSED = 3;
-    private static final int MOST_LIKELY = 6;
+    private static final int MAX_LIKELY = 6;
     private static final long LONGEST_TYPING_MS = Duration.ofHours(2).toMillis();
     private static final DateTimeFormatter MINUTE =
             DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneOffset.UTC);
@@ -254,7 +254,7 @@ class LineReading {
                 facts == null ? null : dupe(call, facts, draft.start()),
                 facts == null
                         ? List.of()
-                        : Brings.of(
+                        : NewOnes.of(
                                 before,
                                 facts,
                                 situation == null ? "" : situation.entity().name()));
@@ -263,7 +263,7 @@ class LineReading {
     private @Nullable String dupe(Call call, Facts facts, Instant start) {
         return today.last(call, facts.band(), facts.group(), start)
                 .map(at -> "Worked today at " + MINUTE.format(at) + " on "
-                        + facts.band().adifName() + " in " + Brings.words(facts.group()) + ".")
+                        + facts.band().adifName() + " in " + NewOnes.words(facts.group()) + ".")
                 .orElse(null);
     }
 
@@ -274,7 +274,7 @@ class LineReading {
         }
         WorkedBefore before = search.workedBefore();
         List<LineView.Likely> likely = new ArrayList<>();
-        for (String call : before.callsFrom(typed, MOST_LIKELY)) {
+        for (String call : before.callsFrom(typed, MAX_LIKELY)) {
             if (!call.equals(typed)) {
                 likely.add(new LineView.Likely(
                         call, false, before.of(Kind.CALL, call).contacts()));
@@ -282,7 +282,7 @@ class LineReading {
         }
         if (line.call() != null && !before.has(Kind.CALL, typed)) {
             for (String call : NearCalls.of(typed, c -> before.has(Kind.CALL, c))) {
-                if (likely.size() >= MOST_LIKELY) {
+                if (likely.size() >= MAX_LIKELY) {
                     break;
                 }
                 if (likely.stream().noneMatch(known -> known.call().equals(call))) {

@@ -19,12 +19,12 @@ import yokebar.app.clock.ClockChecked;
 import yokebar.app.confirm.ConfirmationReceived;
 import yokebar.app.delivery.LaneChanged;
 import yokebar.app.digital.DigitalPrograms;
-import yokebar.app.digital.ProgramMoved;
+import yokebar.app.digital.ProgramUpdated;
 import yokebar.app.hookup.Hookup;
 import yokebar.app.hookup.HookupChanged;
 import yokebar.app.hookup.HookupView;
 import yokebar.app.hookup.Hookups;
-import yokebar.app.log.ChangeMoved;
+import yokebar.app.log.ChangeUpdated;
 import yokebar.app.log.ContactLog;
 import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
@@ -33,19 +33,19 @@ import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.LogChanges;
 import yokebar.app.log.LogLine;
 import yokebar.app.log.SealsChanged;
-import yokebar.app.onair.AirMoved;
+import yokebar.app.onair.AirUpdated;
 import yokebar.app.onair.Alert;
 import yokebar.app.onair.AlertsFired;
 import yokebar.app.position.Positions;
 import yokebar.app.position.PositionsChanged;
-import yokebar.app.radio.RadioMoved;
+import yokebar.app.radio.RadioUpdated;
 import yokebar.app.radio.Radios;
 import yokebar.app.radio.RadiosChanged;
 import yokebar.app.rotor.RotorTurned;
 import yokebar.app.rotor.Rotors;
 import yokebar.app.safety.Storage;
 import yokebar.app.search.DeviceSearches;
-import yokebar.app.search.SearchMoved;
+import yokebar.app.search.SearchUpdated;
 import yokebar.app.station.StationChanged;
 import yokebar.core.contact.LoggedContact;
 
@@ -57,9 +57,9 @@ import yokebar.core.contact.LoggedContact;
 class LiveFacts {
     private static final long TELL_EVERY_MS = 40;
     /** With more changed at once than a page shows, it is quicker to load the page afresh. */
-    private static final int MOST_LINES = 200;
+    private static final int MAX_LINES = 200;
 
-    private static final int MOST_FIRSTS = 3;
+    private static final int MAX_FIRSTS = 3;
 
     private final LiveStream stream;
     private final ContactLog log;
@@ -182,7 +182,7 @@ class LiveFacts {
     }
 
     @TransactionalEventListener(fallbackExecution = true)
-    void change(ChangeMoved event) {
+    void change(ChangeUpdated event) {
         note(facts -> facts.logChanges.add(event.changeId()));
     }
 
@@ -229,18 +229,18 @@ class LiveFacts {
     }
 
     @EventListener
-    void search(SearchMoved event) {
+    void search(SearchUpdated event) {
         note(facts -> facts.topics.add(Topic.SEARCH));
     }
 
     @EventListener
-    void program(ProgramMoved event) {
+    void program(ProgramUpdated event) {
         note(facts -> facts.topics.add(Topic.PROGRAMS));
     }
 
     /** Many times a second in a storm. Without a page nothing is missed: whoever looks at the air reads it again by itself. */
     @EventListener
-    void air(AirMoved event) {
+    void air(AirUpdated event) {
         if (stream.hasPages()) {
             note(facts -> facts.topics.add(Topic.AIR));
         }
@@ -257,7 +257,7 @@ class LiveFacts {
     }
 
     @EventListener
-    void radio(RadioMoved event) {
+    void radio(RadioUpdated event) {
         noteDevice(facts -> facts.radios.add(event.radioId()));
     }
 
@@ -329,7 +329,7 @@ class LiveFacts {
             stream.send("lanes", new LaneNews(facts.lanes));
         }
         if (!facts.firsts.isEmpty()) {
-            int told = Math.min(MOST_FIRSTS, facts.firsts.size());
+            int told = Math.min(MAX_FIRSTS, facts.firsts.size());
             stream.send(
                     "firsts", new FirstsNews(List.copyOf(facts.firsts.subList(0, told)), facts.firsts.size() - told));
         }
@@ -362,7 +362,7 @@ class LiveFacts {
     private void tellLog(Facts facts) {
         Set<Long> others = new HashSet<>(facts.changed);
         others.removeAll(facts.added);
-        int more = Math.max(0, facts.added.size() + others.size() + facts.gone.size() - MOST_LINES);
+        int more = Math.max(0, facts.added.size() + others.size() + facts.gone.size() - MAX_LINES);
         stream.send(
                 "log",
                 more > 0

@@ -27,12 +27,12 @@ import yokebar.core.contact.Undo;
 @Service
 class BulkChanges implements ChangeJobs.Steps {
     /** More are not looked at before, or the look would take as long as the change. */
-    private static final int MOST_LOOKED_AT = 20_000;
+    private static final int MAX_LOOKED_AT = 20_000;
 
     private static final TypeReference<Map<String, @Nullable String>> FIELDS = new TypeReference<>() {};
     private static final int SAMPLES = 5;
     private static final int LOOK_AT_ONCE = 1000;
-    private static final int MOST_CHANGES_NAMED = 300;
+    private static final int MAX_CHANGES_NAMED = 300;
 
     private final ContactLog log;
     private final LogChanges changes;
@@ -68,7 +68,7 @@ class BulkChanges implements ChangeJobs.Steps {
     @Transactional(readOnly = true)
     public Preview preview(long[] ids, Map<String, @Nullable String> edit) {
         Map<String, @Nullable String> tidy = tidy(edit);
-        int lookedAt = Math.min(ids.length, MOST_LOOKED_AT);
+        int lookedAt = Math.min(ids.length, MAX_LOOKED_AT);
         int different = 0;
         int impossible = 0;
         List<Sample> samples = new ArrayList<>();
@@ -102,7 +102,7 @@ class BulkChanges implements ChangeJobs.Steps {
         return ChangeView.of(jobs.start(
                 ChangeKind.EDITED,
                 counted(ids.length) + ": "
-                        + (what.length() > MOST_CHANGES_NAMED ? what.substring(0, MOST_CHANGES_NAMED) + "…" : what)
+                        + (what.length() > MAX_CHANGES_NAMED ? what.substring(0, MAX_CHANGES_NAMED) + "…" : what)
                         + ".",
                 null,
                 ids,

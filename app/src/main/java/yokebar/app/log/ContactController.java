@@ -22,7 +22,7 @@ import yokebar.core.contact.Source;
 @RestController
 @RequestMapping("/api")
 class ContactController {
-    private static final int MOST_LINES = 500;
+    private static final int MAX_LINES = 500;
 
     private final ContactLog log;
     private final EntityFields entities;
@@ -70,7 +70,7 @@ class ContactController {
             @RequestParam(required = false) @Nullable String call,
             @RequestParam(required = false) @Nullable String below,
             @RequestParam(defaultValue = "100") int limit) {
-        int size = Math.max(1, Math.min(limit, MOST_LINES));
+        int size = Math.max(1, Math.min(limit, MAX_LINES));
         List<LogLine> lines = log.page(
                 call == null || call.isBlank() ? null : call, below == null ? null : LogCursor.parse(below), size);
         LogLine last = lines.isEmpty() ? null : lines.get(lines.size() - 1);

@@ -19,7 +19,7 @@ import yokebar.app.FieldProblem;
 /** What was done to the log, and each contact as it was before. */
 @Service
 public class LogChanges {
-    private static final int MOST_LISTED = 200;
+    private static final int MAX_LISTED = 200;
 
     private final EntityManager db;
     private final Clock clock;
@@ -73,7 +73,7 @@ public class LogChanges {
     @Transactional(readOnly = true)
     public List<ChangeView> latest() {
         return db.createQuery("from LogChange order by id desc", LogChange.class)
-                .setMaxResults(MOST_LISTED)
+                .setMaxResults(MAX_LISTED)
                 .getResultStream()
                 .map(ChangeView::of)
                 .toList();
@@ -126,7 +126,7 @@ public class LogChanges {
             undone.undoneBy = change.number();
             events.publishEvent(new ChangeUndone(undoes));
         }
-        events.publishEvent(new ChangeMoved(change.number()));
+        events.publishEvent(new ChangeUpdated(change.number()));
         return change;
     }
 
@@ -146,7 +146,7 @@ public class LogChanges {
     public void moved(long changeId, int contacts) {
         LogChange change = db.find(LogChange.class, changeId, LockModeType.PESSIMISTIC_WRITE);
         change.done += contacts;
-        events.publishEvent(new ChangeMoved(changeId));
+        events.publishEvent(new ChangeUpdated(changeId));
     }
 
     @Transactional
@@ -159,7 +159,7 @@ public class LogChanges {
         if (state == LogChange.State.STOPPED && change.undoes != null && change.done == 0) {
             present(change.undoes).undoneBy = null;
         }
-        events.publishEvent(new ChangeMoved(changeId));
+        events.publishEvent(new ChangeUpdated(changeId));
     }
 
     /** The number of the newest change; 0 when there was none. */

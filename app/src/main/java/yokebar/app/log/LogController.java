@@ -27,8 +27,8 @@ import yokebar.core.log.ValueCount;
 @RestController
 @RequestMapping("/api/log")
 class LogController {
-    private static final int MOST_ROWS = 500;
-    private static final int MOST_VALUES = 60;
+    private static final int MAX_ROWS = 500;
+    private static final int MAX_VALUES = 60;
     private static final List<String> FACETS = List.of(
             LogFields.BAND,
             LogFields.MODE,
@@ -91,7 +91,7 @@ class LogController {
             Found found = query.in(index);
             Integer place = anchor == null ? null : boxed(index.placeOf(found, anchor));
             return new Page(
-                    found.ids(from, Math.max(0, Math.min(limit, MOST_ROWS))),
+                    found.ids(from, Math.max(0, Math.min(limit, MAX_ROWS))),
                     found.size(),
                     index.size(),
                     place,
@@ -123,8 +123,8 @@ class LogController {
             counts.forEach((field, values) -> facets.add(new Facet(
                     field,
                     LogFields.searchName(field),
-                    values.subList(0, Math.min(MOST_VALUES, values.size())),
-                    Math.max(0, values.size() - MOST_VALUES))));
+                    values.subList(0, Math.min(MAX_VALUES, values.size())),
+                    Math.max(0, values.size() - MAX_VALUES))));
             return new Facets(facets, query.in(index).size());
         });
     }
@@ -132,7 +132,7 @@ class LogController {
     /** Values of a field that begin so, to be offered while one is typed. */
     @GetMapping("/values")
     List<String> values(@RequestParam String field, @RequestParam(defaultValue = "") String start) {
-        return search.ask(index -> index.texts(field.toUpperCase(Locale.ROOT), start, MOST_VALUES));
+        return search.ask(index -> index.texts(field.toUpperCase(Locale.ROOT), start, MAX_VALUES));
     }
 
     /** The names of all fields that some contact has. */

@@ -16,7 +16,7 @@ record LogCursor(Instant start, long id) {
             return new LogCursor(Instant.ofEpochSecond(Long.parseLong(parts[0])), Long.parseLong(parts[1]));
         } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
             throw new FieldProblem(
-                    "below", "\"" + text + "\" is no place in the log; leave it out to start at the top.");
+                    "below", "\"" + text + "\" is no place in the log; omit it to start at the top.");
         }
     }
 }

@@ -5,13 +5,13 @@ public final class Proofs {
     /** Marks that came with an imported record. */
     public static final int ELSEWHERE = 1;
 
-    private static final int MOST_SERVICES = 7;
+    private static final int MAX_SERVICES = 7;
 
     private Proofs() {}
 
     /** @param serviceId 1 to 7 */
     public static int by(int serviceId) {
-        if (serviceId < 1 || serviceId > MOST_SERVICES) {
+        if (serviceId < 1 || serviceId > MAX_SERVICES) {
             throw new IllegalArgumentException("proofs are counted for seven services");
         }
         return 1 << serviceId;

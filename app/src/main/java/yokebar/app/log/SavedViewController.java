@@ -17,7 +17,7 @@ import yokebar.app.FieldProblem;
 @RequestMapping("/api/log/views")
 class SavedViewController {
     private static final int LONGEST_NAME = 60;
-    private static final int MOST_COLUMNS = 40;
+    private static final int MAX_COLUMNS = 40;
 
     private final EntityManager db;
 
@@ -45,8 +45,8 @@ class SavedViewController {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
             throw new FieldProblem("name", "A view needs a name of up to 60 letters, such as Japan on 40 m.");
         }
-        if (view.columns().size() > MOST_COLUMNS) {
-            throw new FieldProblem("columns", "A view has at most " + MOST_COLUMNS + " columns.");
+        if (view.columns().size() > MAX_COLUMNS) {
+            throw new FieldProblem("columns", "A view has at most " + MAX_COLUMNS + " columns.");
         }
         SavedView row = named(name);
         row.name = name;

@@ -19,9 +19,9 @@ import yokebar.links.mail.RadioMail;
 @Service
 class Outbox {
     /** A few hundred kilobytes: an evening's work for a slow link. */
-    private static final int MOST_CONTACTS = 3000;
+    private static final int MAX_CONTACTS = 3000;
     /** More than these is not for radio mail. */
-    private static final int MOST_LETTERS = 40;
+    private static final int MAX_LETTERS = 40;
 
     private final EntityManager db;
     private final MailBatches batches;
@@ -77,10 +77,10 @@ class Outbox {
      */
     @Transactional
     public int pack() {
-        if (letters().size() >= MOST_LETTERS) {
-            throw new FieldProblem("letter", "The outbox holds " + MOST_LETTERS + " letters; send those first.");
+        if (letters().size() >= MAX_LETTERS) {
+            throw new FieldProblem("letter", "The outbox holds " + MAX_LETTERS + " letters; send those first.");
         }
-        Optional<MailBatches.Letter> letter = batches.pack(batches.service(), MOST_CONTACTS);
+        Optional<MailBatches.Letter> letter = batches.pack(batches.service(), MAX_CONTACTS);
         letter.ifPresent(packed -> {
             for (RadioMail.Part part : RadioMail.cut(packed.key(), packed.content())) {
                 MailPart row = new MailPart();

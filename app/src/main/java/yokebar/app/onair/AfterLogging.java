@@ -35,7 +35,7 @@ class AfterLogging {
                     () -> {
                         planned.set(false);
                         search.ask(index -> index.size());
-                        events.publishEvent(new AirMoved());
+                        events.publishEvent(new AirUpdated());
                     },
                     Instant.now());
         }

@@ -44,16 +44,16 @@ class Air implements FeedLine.Ear {
     /** Nobody looks at what was heard longer ago. */
     static final Duration OLDEST = Duration.ofMinutes(60);
 
-    private static final int MOST_STATIONS = 5_000;
-    private static final int MOST_DECODES = 5_000;
+    private static final int MAX_STATIONS = 5_000;
+    private static final int MAX_DECODES = 5_000;
     private static final int EXPIRE_EVERY_MS = 10_000;
-    private static final int MOST_SAID = 100;
+    private static final int MAX_SAID = 100;
 
     private final Station station;
     private final Solar solar;
     private final Clock clock;
     private final ApplicationEventPublisher events;
-    private final HeardList heard = new HeardList(OLDEST, MOST_STATIONS);
+    private final HeardList heard = new HeardList(OLDEST, MAX_STATIONS);
     private final OwnSignal ownSignal = new OwnSignal();
     /** What a program is told to answer a station, by the number of its entry. */
     private final Map<Long, Decode> decodes = new LinkedHashMap<>() {
@@ -61,7 +61,7 @@ class Air implements FeedLine.Ear {
 
         @Override
         protected boolean removeEldestEntry(Map.Entry<Long, Decode> eldest) {
-            return size() > MOST_DECODES;
+            return size() > MAX_DECODES;
         }
     };
 
@@ -70,7 +70,7 @@ class Air implements FeedLine.Ear {
 
         @Override
         protected boolean removeEldestEntry(Map.Entry<Call, Locator> eldest) {
-            return size() > MOST_DECODES;
+            return size() > MAX_DECODES;
         }
     };
 
@@ -121,7 +121,7 @@ class Air implements FeedLine.Ear {
 
     private synchronized void say(Said one) {
         said.put(++saidNumber, one);
-        if (said.size() > MOST_SAID) {
+        if (said.size() > MAX_SAID) {
             said.remove(said.keySet().iterator().next());
         }
     }
@@ -144,14 +144,14 @@ class Air implements FeedLine.Ear {
                     spot.snrDb(),
                     spot.automatic() ? "" : spot.comment(),
                     checked.at()));
-            events.publishEvent(new AirMoved());
+            events.publishEvent(new AirUpdated());
             return "of ourselves";
         }
         Mode mode = ModeGuess.of(spot.frequencyHz(), spot.comment(), ours().plan());
         synchronized (this) {
             heard.take(spot, mode, checked.at());
         }
-        events.publishEvent(new AirMoved());
+        events.publishEvent(new AirUpdated());
         return spot.automatic() ? "skimmer spots" : "spots";
     }
 
@@ -192,7 +192,7 @@ class Air implements FeedLine.Ear {
                 locators.put(call, locator);
             }
         }
-        events.publishEvent(new AirMoved());
+        events.publishEvent(new AirUpdated());
     }
 
     /** Whether it is one of all our calls, however it is signed. */
@@ -229,7 +229,7 @@ class Air implements FeedLine.Ear {
             moved = heard.revision() != before;
         }
         if (moved) {
-            events.publishEvent(new AirMoved());
+            events.publishEvent(new AirUpdated());
         }
     }
 

@@ -29,7 +29,7 @@ import yokebar.core.spot.Heard;
 class AirController {
     private final Air air;
     private final AirLook look;
-    private final GoThere goThere;
+    private final TuneToSpot goThere;
     private final ChoicesStore choices;
     private final AirViews views;
     private final SpotPosting posting;
@@ -42,7 +42,7 @@ class AirController {
     AirController(
             Air air,
             AirLook look,
-            GoThere goThere,
+            TuneToSpot goThere,
             ChoicesStore choices,
             AirViews views,
             SpotPosting posting,
@@ -132,7 +132,7 @@ class AirController {
 
     @StoresNothing
     @PostMapping("/spots/{id}/go")
-    GoThere.Went go(@PathVariable long id, @RequestBody GoRequest request) {
+    TuneToSpot.Went go(@PathVariable long id, @RequestBody GoRequest request) {
         return goThere.go(request.positionId(), id, request.answer());
     }
 

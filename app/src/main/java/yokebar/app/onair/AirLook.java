@@ -29,7 +29,7 @@ import yokebar.core.spot.HeardList;
 @Service
 class AirLook {
     /** More are never read by anybody; the ones worth most are given. */
-    private static final int MOST = 600;
+    private static final int MAX_STATIONS = 600;
 
     private final Air air;
     private final Perspectives perspectives;
@@ -97,7 +97,7 @@ class AirLook {
             }
         }
         shown.sort(Comparator.comparingDouble(Audible::score).reversed());
-        List<Audible> best = shown.subList(0, Math.min(MOST, shown.size()));
+        List<Audible> best = shown.subList(0, Math.min(MAX_STATIONS, shown.size()));
         Map<Long, Air.Decode> decodes =
                 air.decodesOf(best.stream().map(one -> one.heard().id()).toList());
         boolean whole = changes.whole();

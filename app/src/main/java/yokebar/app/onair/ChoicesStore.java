@@ -26,11 +26,11 @@ import yokebar.core.onair.CallPatterns;
 @Order(8)
 class ChoicesStore implements SettingsPart {
     private static final Logger LOG = LoggerFactory.getLogger(ChoicesStore.class);
-    private static final int MOST_GOALS = 30;
-    private static final int MOST_CALLS = 500;
+    private static final int MAX_GOALS = 30;
+    private static final int MAX_CALLS = 500;
     private static final int LOWEST_TONE_HZ = 100;
     private static final int HIGHEST_TONE_HZ = 4_000;
-    private static final int MOST_A_MINUTE = 60;
+    private static final int MAX_A_MINUTE = 60;
 
     private final EntityManager db;
     private final TransactionTemplate transaction;
@@ -79,12 +79,12 @@ class ChoicesStore implements SettingsPart {
             row.content = json.writeValueAsString(checked);
         });
         known = checked;
-        events.publishEvent(new AirMoved());
+        events.publishEvent(new AirUpdated());
         return checked;
     }
 
     static AirChoices check(AirChoices choices) {
-        if (choices.goals().size() > MOST_GOALS) {
+        if (choices.goals().size() > MAX_GOALS) {
             throw new FieldProblem("goals", "Thirty goals are the most that can be followed at once.");
         }
         choices.goals().forEach(goal -> goal.services().forEach(service -> {
@@ -98,7 +98,7 @@ class ChoicesStore implements SettingsPart {
             if (tone != null && (tone < LOWEST_TONE_HZ || tone > HIGHEST_TONE_HZ)) {
                 throw new FieldProblem("alerts", "A tone is between 100 and 4000 Hz.");
             }
-            if (alert.mostAMinute() < 1 || alert.mostAMinute() > MOST_A_MINUTE || !kinds.add(alert.kind())) {
+            if (alert.mostAMinute() < 1 || alert.mostAMinute() > MAX_A_MINUTE || !kinds.add(alert.kind())) {
                 throw new FieldProblem("alerts", "Each kind of alert comes once, 1 to 60 times a minute.");
             }
         }
@@ -118,7 +118,7 @@ class ChoicesStore implements SettingsPart {
     }
 
     private static List<String> patterns(String field, List<String> texts) {
-        if (texts.size() > MOST_CALLS) {
+        if (texts.size() > MAX_CALLS) {
             throw new FieldProblem(field, "Five hundred calls are the most a list takes.");
         }
         try {

@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 /** Who hears us: the reports of the last hour. Thread-safe. */
 final class OwnSignal {
     static final Duration KEPT = Duration.ofHours(1);
-    private static final int MOST = 3_000;
+    private static final int MAX_REPORTS = 3_000;
 
     private final Deque<Report> reports = new ArrayDeque<>();
 
@@ -32,7 +32,7 @@ final class OwnSignal {
 
     synchronized void add(Report report) {
         reports.addLast(report);
-        if (reports.size() > MOST) {
+        if (reports.size() > MAX_REPORTS) {
             reports.removeFirst();
         }
     }

@@ -40,11 +40,11 @@ import yokebar.core.call.Call;
 import yokebar.core.call.CallParts;
 import yokebar.core.geo.Locator;
 import yokebar.core.geo.Point;
-import yokebar.core.onair.Aims;
 import yokebar.core.onair.Appraiser;
 import yokebar.core.onair.Atlas;
 import yokebar.core.onair.CallPatterns;
 import yokebar.core.onair.Home;
+import yokebar.core.onair.OperatorGoals;
 
 /** How the air looks from each position: its place, its operator's licence, what all are after. */
 @Service
@@ -110,7 +110,7 @@ class Perspectives {
         Locator own = locator == null ? null : Locator.read(locator);
         Point here = own == null ? null : own.centre();
         Atlas atlas = new Atlas(reference.entities(), here, today, this::home);
-        Aims aims = new Aims(
+        OperatorGoals aims = new OperatorGoals(
                 ChoicesStore.goals(choices),
                 CallPatterns.of(choices.watch()),
                 CallPatterns.of(choices.ignore()),

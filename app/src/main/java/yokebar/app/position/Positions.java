@@ -16,7 +16,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.FieldProblem;
-import yokebar.app.radio.RadioMoved;
+import yokebar.app.radio.RadioUpdated;
 import yokebar.app.radio.Radios;
 import yokebar.app.radio.RadiosChanged;
 import yokebar.app.station.Licences;
@@ -38,7 +38,7 @@ import yokebar.core.radio.RadioState;
 /** All positions. There is always at least one. */
 @Service
 public class Positions {
-    private static final int MOST_NAME = 60;
+    private static final int MAX_NAME = 60;
 
     private final EntityManager db;
     private final Station station;
@@ -259,7 +259,7 @@ public class Positions {
 
     private String name(@Nullable Long id, @Nullable String text) {
         String name = text == null ? "" : text.strip();
-        if (name.isEmpty() || name.length() > MOST_NAME) {
+        if (name.isEmpty() || name.length() > MAX_NAME) {
             throw new FieldProblem("name", "A position needs a name of up to 60 letters, such as Desk or Tablet.");
         }
         boolean taken = rows().stream()
@@ -315,7 +315,7 @@ public class Positions {
     }
 
     @EventListener
-    void radioMoved(RadioMoved event) {
+    void radioMoved(RadioUpdated event) {
         judge(event.radioId());
     }
 

@@ -26,7 +26,7 @@ public class RadioTuning {
     }
 
     @EventListener
-    void moved(RadioMoved moved) {
+    void moved(RadioUpdated moved) {
         synchronized (moves) {
             moves.notifyAll();
         }

@@ -230,7 +230,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
 
     @Override
     public void moved(Radio radio) {
-        events.publishEvent(new RadioMoved(radio.row().number()));
+        events.publishEvent(new RadioUpdated(radio.row().number()));
     }
 
     @Override

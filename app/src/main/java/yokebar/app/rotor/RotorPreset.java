@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
  * @param headingDegrees degrees true, 0 to 359
  */
 public record RotorPreset(int headingDegrees, String name) {
-    private static final int MOST = 12;
+    private static final int MAX_PRESETS = 12;
     private static final Pattern LINE = Pattern.compile("(\\d{1,3})\\s+(\\S.{0,39})");
 
     /**
@@ -24,8 +24,8 @@ public record RotorPreset(int headingDegrees, String name) {
                 .filter(line -> !line.isEmpty())
                 .map(RotorPreset::line)
                 .toList();
-        if (presets.size() > MOST) {
-            throw new IllegalArgumentException("there is room for " + MOST + " presets, not " + presets.size());
+        if (presets.size() > MAX_PRESETS) {
+            throw new IllegalArgumentException("there is room for " + MAX_PRESETS + " presets, not " + presets.size());
         }
         return presets;
     }

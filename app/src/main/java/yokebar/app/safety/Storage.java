@@ -132,7 +132,7 @@ public class Storage implements HealthIndicator {
                         Kind.FULL,
                         "The disk with " + home + " is full (" + (free >> 20)
                                 + " MB left), so nothing can be stored. Make "
-                                + "room; what arrives meanwhile waits, and storing goes on by itself.",
+                                + "room; what arrives meanwhile waits, and storing resumes automatically.",
                         free,
                         now);
             }

@@ -85,7 +85,7 @@ public class DeviceSearches {
         current++;
         SearchView last = view;
         view = new SearchView(false, last.tried(), last.of(), last.port(), last.ports(), null, last.findings());
-        events.publishEvent(new SearchMoved());
+        events.publishEvent(new SearchUpdated());
     }
 
     private void search(int number, List<String> ports) {
@@ -114,7 +114,7 @@ public class DeviceSearches {
     private synchronized void show(int number, SearchView next) {
         if (number == current) {
             view = next;
-            events.publishEvent(new SearchMoved());
+            events.publishEvent(new SearchUpdated());
         }
     }
 

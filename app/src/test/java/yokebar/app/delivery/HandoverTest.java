@@ -161,7 +161,7 @@ class HandoverTest extends CountersignTest {
     @Test
     void aLongHandoverTellsItsProgressAndWhatIsNotOnItsWayCanStayDue() throws Exception {
         importText(many());
-        countersign.mishaps().setSlowMs(1000);
+        countersign.faults().setSlowMs(1000);
         int due = lane().path("due").asInt();
         assertThat(due).isGreaterThan(1000);
         handOver();
@@ -172,7 +172,7 @@ class HandoverTest extends CountersignTest {
         await("the batch on its way", () -> counted("HANDED_OVER") + counted("ACCEPTED") >= 500);
         await("nothing on its way", () -> count("handover") == tried());
         assertThat(counted("DUE")).isGreaterThanOrEqualTo(due - 1000);
-        countersign.mishaps().setSlowMs(0);
+        countersign.faults().setSlowMs(0);
         handOver();
         await("all of them", Duration.ofSeconds(30), () -> counted("ACCEPTED") == due);
         assertThat(countersign.books()).hasSize(due);

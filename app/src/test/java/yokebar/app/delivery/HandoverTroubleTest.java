@@ -21,7 +21,7 @@ class HandoverTroubleTest extends CountersignTest {
 
     @Test
     void whenYokebarNoLongerWaitsForAServiceThatIsWrittenDownAndTheLogStaysOpen() throws Exception {
-        countersign.mishaps().setSlowMs(30_000);
+        countersign.faults().setSlowMs(30_000);
         importText(contact("ZP5QXA"));
         handOver();
         await("the batch to be on its way", () -> tries() == 1);
@@ -31,7 +31,7 @@ class HandoverTroubleTest extends CountersignTest {
             return jdbc.queryForObject("select count(*) from handover where trouble like '%not waited for%'", int.class)
                     == 1;
         });
-        countersign.mishaps().setSlowMs(0);
+        countersign.faults().setSlowMs(0);
         handOver();
         awaitState("ZP5QXA", "ACCEPTED");
         assertThat(countersign.books()).hasSize(1);
@@ -74,7 +74,7 @@ class HandoverTroubleTest extends CountersignTest {
 
     @Test
     void whenTheAnswerIsLostTheBatchIsTakenOnce() throws Exception {
-        countersign.mishaps().loseNextAnswer();
+        countersign.faults().loseNextAnswer();
         importText(contact("ZP5QXA"));
         handOver();
         awaitState("ZP5QXA", "ACCEPTED");
@@ -99,7 +99,7 @@ class HandoverTroubleTest extends CountersignTest {
 
     @Test
     void nonsenseAndServerFaultsProveNothing() throws Exception {
-        countersign.mishaps().failNext(2);
+        countersign.faults().failNext(2);
         importText(contact("ZP5QXA"));
         handOver();
         await("trouble", () -> laneHookup("state").equals("TROUBLE"));

@@ -42,7 +42,7 @@ class PushTest extends ServiceTest {
                 "the refusal",
                 () -> standing(refused).path("trouble").asString("").contains("at most 800 kB"));
 
-        quayside.mishaps().failNext(2);
+        quayside.faults().failNext(2);
         send(request(path).DELETE());
         assertThat(standing(path).path("there").asBoolean()).isFalse();
         await("nothing there", () -> quayside.pictures().isEmpty());
@@ -86,10 +86,10 @@ class PushTest extends ServiceTest {
     @Test
     void whatWasEditedAfterAnAnswerWasLostIsAskedForBeforeItGoesAgain() throws Exception {
         importText(contact("ZP5QXA", "name", "Ana") + contact("OZ1QAB"));
-        quayside.mishaps().loseNextAnswer();
+        quayside.faults().loseNextAnswer();
         useQuayside();
         await("the first push", () -> !atQuayside().isEmpty());
-        quayside.mishaps().failNext(2);
+        quayside.faults().failNext(2);
         edit("ZP5QXA", Map.of("NAME", "Anna"));
         await("both there", () -> {
             sleepless();
@@ -107,7 +107,7 @@ class PushTest extends ServiceTest {
     @Test
     void aSlowedDownPushLosesAndDoublesNothing() throws Exception {
         quayside.setMostInASecond(7);
-        quayside.mishaps().loseNextAnswer();
+        quayside.faults().loseNextAnswer();
         StringBuilder log = new StringBuilder();
         for (char c = 'A'; c <= 'Z'; c++) {
             log.append(contact("OZ1QA" + c));

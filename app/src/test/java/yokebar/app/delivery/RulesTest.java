@@ -34,7 +34,7 @@ class RulesTest extends ServiceTest {
     void anEditWhileNobodyKnowsWhetherTheBatchArrivedAsksFirst() throws Exception {
         useCountersign();
         installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
-        countersign.mishaps().failNext(Integer.MAX_VALUE);
+        countersign.faults().failNext(Integer.MAX_VALUE);
         importText(contact("ZP5QXA") + contact("OZ1QAB"));
         sendJson("POST", "/api/services/1/handovers", Map.of());
         await(
@@ -51,7 +51,7 @@ class RulesTest extends ServiceTest {
                                 .asString()
                                 .equals("TROUBLE"));
         edit("ZP5QXA", Map.of("PROP_MODE", "RPT"));
-        countersign.mishaps().failNext(0);
+        countersign.faults().failNext(0);
         sendJson("POST", "/api/services/1/handovers", Map.of());
         awaitState("OZ1QAB", COUNTERSIGN, "ACCEPTED");
         assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("HELD");

@@ -116,7 +116,7 @@ class SecretsTest extends ServiceTest {
         awaitState("ZP5QXA", QUAYSIDE, "ACCEPTED");
         awaitState("ZP5QXA", POSTBAG, "ACCEPTED");
         sendJson("POST", "/api/services/1/fetches", Map.of());
-        countersign.mishaps().failNext(1);
+        countersign.faults().failNext(1);
         sendJson("POST", "/api/services/1/fetches", Map.of());
         upload("/api/services/1/identities", "id.p12", new byte[] {1, 2, 3}, Map.of("passphrase", WRONG_PASSWORD));
     }

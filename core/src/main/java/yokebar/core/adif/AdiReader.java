@@ -47,7 +47,7 @@ public final class AdiReader implements RecordReader {
                 case OVERSIZE_FIELD -> {
                     some = true;
                     fault = "Field " + scanner.name() + " says it is " + scanner.valueBytes()
-                            + " bytes long; the most is " + AdiScanner.MOST_FIELD_BYTES + ".";
+                            + " bytes long; the most is " + AdiScanner.MAX_FIELD_BYTES + ".";
                 }
                 case END_OF_HEADER -> {
                     fields.clear();

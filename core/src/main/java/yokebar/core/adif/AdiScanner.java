@@ -23,7 +23,7 @@ public final class AdiScanner {
     /** What {@link #next()} found. */
     public enum Token {
         FIELD,
-        /** A tag whose declared length is over {@link #MOST_FIELD_BYTES}; the name and length can be asked for. */
+        /** A tag whose declared length is over {@link #MAX_FIELD_BYTES}; the name and length can be asked for. */
         OVERSIZE_FIELD,
         END_OF_HEADER,
         END_OF_RECORD,
@@ -31,9 +31,9 @@ public final class AdiScanner {
     }
 
     /** The longest value accepted, in bytes. */
-    public static final int MOST_FIELD_BYTES = 1 << 20;
+    public static final int MAX_FIELD_BYTES = 1 << 20;
 
-    private static final int MOST_TAG_BYTES = OddName.MOST_BYTES + 20;
+    private static final int MAX_TAG_BYTES = OddName.MAX_BYTES + 20;
     /** Kept free behind the text, so that it can be looked at eight bytes at a time up to its end. */
     private static final int SPARE_BYTES = 16;
 
@@ -71,7 +71,7 @@ public final class AdiScanner {
 
     AdiScanner(InputStream in, int bufferBytes) {
         this.in = in;
-        this.buffer = new byte[Math.max(bufferBytes, MOST_TAG_BYTES) + SPARE_BYTES];
+        this.buffer = new byte[Math.max(bufferBytes, MAX_TAG_BYTES) + SPARE_BYTES];
     }
 
     /** @throws IOException only when the stream itself fails */
@@ -179,11 +179,11 @@ public final class AdiScanner {
 
     /** Reads the tag at the position; null when it is none. Leaves the position behind the value. */
     private @Nullable Token readTag() throws IOException {
-        if (limit - position < MOST_TAG_BYTES) {
-            ensure(MOST_TAG_BYTES);
+        if (limit - position < MAX_TAG_BYTES) {
+            ensure(MAX_TAG_BYTES);
         }
         byte[] bytes = buffer;
-        int end = Math.min(limit, position + MOST_TAG_BYTES);
+        int end = Math.min(limit, position + MAX_TAG_BYTES);
         nameStart = position + 1;
         long eight = Bytes.eight(bytes, nameStart);
         int i = nameStart + Bytes.nameBytes(eight);
@@ -259,7 +259,7 @@ public final class AdiScanner {
             return null;
         }
         valueLength = (int) Math.min(length, Integer.MAX_VALUE);
-        if (length > MOST_FIELD_BYTES) {
+        if (length > MAX_FIELD_BYTES) {
             position = i + 1;
             return Token.OVERSIZE_FIELD;
         }
@@ -367,7 +367,7 @@ public final class AdiScanner {
     }
 
     private boolean looksLikeTag(int at) {
-        int end = Math.min(limit, at + MOST_TAG_BYTES);
+        int end = Math.min(limit, at + MAX_TAG_BYTES);
         boolean colon = false;
         boolean digit = false;
         int i = at + 1;
@@ -406,7 +406,7 @@ public final class AdiScanner {
             return false;
         }
         int keepFrom = Math.min(recordStart, position);
-        if (position - keepFrom > MOST_FIELD_BYTES * 4) {
+        if (position - keepFrom > MAX_FIELD_BYTES * 4) {
             // A "record" of many megabytes is a file that is no ADIF; its start is not worth the memory.
             keepFrom = position;
         }

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
 /** ADI text that comes in pieces of any size: gives each record as soon as its end is there. */
 public final class AdiStream {
     /** Text of this length without the end of a record is no ADIF, or was meant for somebody else. */
-    public static final int MOST_WAITING_BYTES = 1 << 18;
+    public static final int MAX_WAITING_BYTES = 1 << 18;
 
     private byte[] waiting = {};
 
@@ -37,7 +37,7 @@ public final class AdiStream {
 
     /** Whether more text waits for the end of its record than any record has; it is forgotten by {@link #rest()}. */
     public boolean overfull() {
-        return waiting.length > MOST_WAITING_BYTES;
+        return waiting.length > MAX_WAITING_BYTES;
     }
 
     /** What still waits when no more comes, as a record with a fault; null when it is only blank. */

@@ -103,8 +103,8 @@ public final class AdxReader implements RecordReader {
                 String name = name(xml);
                 String value = text(xml);
                 if (!name.isEmpty()
-                        && name.length() <= OddName.MOST_BYTES / 3
-                        && value.length() <= AdiScanner.MOST_FIELD_BYTES) {
+                        && name.length() <= OddName.MAX_BYTES / 3
+                        && value.length() <= AdiScanner.MAX_FIELD_BYTES) {
                     fields.put(name, value);
                 }
             }
@@ -142,7 +142,7 @@ public final class AdxReader implements RecordReader {
                 case XMLStreamConstants.END_ELEMENT -> depth--;
                 case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA -> {
                     // Kept one character longer than allowed, so that the caller sees that it is too long.
-                    if (text.length() <= AdiScanner.MOST_FIELD_BYTES) {
+                    if (text.length() <= AdiScanner.MAX_FIELD_BYTES) {
                         text.append(xml.getText());
                     }
                 }

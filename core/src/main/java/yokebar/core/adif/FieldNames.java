@@ -11,7 +11,7 @@ import java.util.Locale;
 final class FieldNames {
     private static final int SLOT_BITS = 11;
     private static final int SLOTS = 1 << SLOT_BITS;
-    private static final int MOST_KEPT = SLOTS / 2;
+    private static final int MAX_KEPT = SLOTS / 2;
     private static final int LONGEST_KEPT = 16;
 
     private final long[] heads = new long[SLOTS];
@@ -34,7 +34,7 @@ final class FieldNames {
             String candidate = names[slot];
             if (candidate == null) {
                 String name = upperCase(buffer, start, length);
-                if (kept < MOST_KEPT) {
+                if (kept < MAX_KEPT) {
                     heads[slot] = head;
                     tails[slot] = tail;
                     names[slot] = name;

@@ -11,7 +11,7 @@ import java.util.regex.Pattern;
  */
 final class OddName {
     /** The longest name read, in bytes of UTF-8. */
-    static final int MOST_BYTES = 300;
+    static final int MAX_BYTES = 300;
 
     private static final Pattern PLAIN = Pattern.compile("[A-Z_][A-Z0-9_]*");
     /** Elements of ADX that are no fields. */

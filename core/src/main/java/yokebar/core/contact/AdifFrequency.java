@@ -4,7 +4,7 @@ package yokebar.core.contact;
 final class AdifFrequency {
     static final long NONE = -1;
     private static final int DECIMALS = 6;
-    private static final int MOST_WHOLE_DIGITS = 10;
+    private static final int MAX_WHOLE_DIGITS = 10;
 
     private AdifFrequency() {}
 
@@ -17,7 +17,7 @@ final class AdifFrequency {
             return NONE;
         }
         int decimalsFrom = whole ? length : point + 1;
-        if (digitsEnd(mhz, decimalsFrom) != length || point > MOST_WHOLE_DIGITS || point + length - decimalsFrom == 0) {
+        if (digitsEnd(mhz, decimalsFrom) != length || point > MAX_WHOLE_DIGITS || point + length - decimalsFrom == 0) {
             return NONE;
         }
         int kept = Math.min(length, decimalsFrom + DECIMALS);

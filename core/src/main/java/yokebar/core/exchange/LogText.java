@@ -28,8 +28,8 @@ import yokebar.core.cabrillo.CabrilloReader;
 public final class LogText implements RecordReader {
     private static final int HEAD_BYTES = 4096;
     private static final Pattern FIELD = Pattern.compile("<[A-Za-z_]+(:\\d+(:[A-Za-z])?)?>");
-    private static final int MOST_LAYERS = 2;
-    private static final int MOST_FILES = 200;
+    private static final int MAX_LAYERS = 2;
+    private static final int MAX_FILES = 200;
     private static final String BROKEN =
             "The packed file is cut short or damaged here. What came before was read; get the file"
                     + " again whole and import it once more: what is in the log already stays as it is.";
@@ -50,7 +50,7 @@ public final class LogText implements RecordReader {
      */
     public LogText(InputStream in, long mostBytes) throws IOException {
         this.mostBytes = mostBytes;
-        InputStream text = unzipped(new BufferedInputStream(in, HEAD_BYTES * 16), MOST_LAYERS);
+        InputStream text = unzipped(new BufferedInputStream(in, HEAD_BYTES * 16), MAX_LAYERS);
         if (text instanceof ZipInputStream several) {
             zip = several;
             reader = nextFile();
@@ -106,9 +106,8 @@ public final class LogText implements RecordReader {
     private @Nullable RecordReader nextFile() throws IOException {
         for (ZipEntry entry = entry(); entry != null; entry = entry()) {
             if (!entry.isDirectory()) {
-                if (++files > MOST_FILES) {
-                    throw new NoLog(
-                            "There are more than " + MOST_FILES + " files in the zip; take the logs out of it.");
+                if (++files > MAX_FILES) {
+                    throw new NoLog("There are more than " + MAX_FILES + " files in the zip; take the logs out of it.");
                 }
                 part = entry.getName();
                 try {

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * Not safe for several threads at once; whoever owns it lets one in at a time.
  */
 public final class LogIndex {
-    private static final int MOST_REMEMBERED = 8;
+    private static final int MAX_REMEMBERED = 8;
 
     private final LogColumns columns;
     private final Slots slots;
@@ -31,7 +31,7 @@ public final class LogIndex {
 
         @Override
         protected boolean removeEldestEntry(Map.Entry<Object, Found> eldest) {
-            return size() > MOST_REMEMBERED;
+            return size() > MAX_REMEMBERED;
         }
     };
 

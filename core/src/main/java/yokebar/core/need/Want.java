@@ -56,7 +56,7 @@ public record Want(Kind kind, String key, Goal.Level level) {
                     case CALL, BASE_CALL -> "this station";
                 };
         String onBand = "on " + band.adifName();
-        String inMode = group == null ? "" : "in " + Brings.words(group);
+        String inMode = group == null ? "" : "in " + NewOnes.words(group);
         return switch (level) {
             case EVER -> kind == Kind.ENTITY ? "new entity, " + name : "new " + name;
             case BAND -> name + ", not yet " + onBand;

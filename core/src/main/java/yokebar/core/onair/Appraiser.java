@@ -41,17 +41,17 @@ public final class Appraiser {
     private static final double CALLS = 1.05;
     private static final double DOUBTED = 0.15;
     private static final double BARRED = 0.5;
-    private static final int MOST_REMEMBERED = 20_000;
+    private static final int MAX_REMEMBERED = 20_000;
 
     private final WorkedBefore before;
     private final Atlas atlas;
-    private final Aims aims;
+    private final OperatorGoals aims;
     private final Duration oldest;
     private final Map<Asked, Needs> remembered = new HashMap<>();
     private long rememberedVersion = -1;
 
     /** @param oldest when a report counts for nothing any more */
-    public Appraiser(WorkedBefore before, Atlas atlas, Aims aims, Duration oldest) {
+    public Appraiser(WorkedBefore before, Atlas atlas, OperatorGoals aims, Duration oldest) {
         this.before = before;
         this.atlas = atlas;
         this.aims = aims;
@@ -104,7 +104,7 @@ public final class Appraiser {
     }
 
     private Needs needs(Heard heard, Band band, @Nullable ModeGroup group, Whereabouts where) {
-        if (rememberedVersion != before.version() || remembered.size() > MOST_REMEMBERED) {
+        if (rememberedVersion != before.version() || remembered.size() > MAX_REMEMBERED) {
             remembered.clear();
             rememberedVersion = before.version();
         }

@@ -16,7 +16,7 @@ import yokebar.core.geo.Point;
 
 /** Where the stations are that are heard and that hear, each worked out once. Not thread-safe. */
 public final class Atlas {
-    private static final int MOST = 50_000;
+    private static final int MAX_STATIONS = 50_000;
     private static final int SQUARE = 4;
 
     private final Entities entities;
@@ -54,7 +54,7 @@ public final class Atlas {
     public Whereabouts of(Call call) {
         Whereabouts there = known.get(call);
         if (there == null) {
-            if (known.size() >= MOST) {
+            if (known.size() >= MAX_STATIONS) {
                 known.clear();
                 squares.clear();
                 states.clear();

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.function.IntFunction;
-import yokebar.core.need.Brings;
 import yokebar.core.need.Goal;
+import yokebar.core.need.NewOnes;
 
 /** What a filter lets through, as phrases that read as a sentence. */
 public final class FilterSentence {
@@ -47,7 +47,7 @@ public final class FilterSentence {
                 phrases,
                 About.MODES,
                 "",
-                filter.groups().stream().sorted().map(Brings::words).toList(),
+                filter.groups().stream().sorted().map(NewOnes::words).toList(),
                 " and ");
         add(
                 phrases,

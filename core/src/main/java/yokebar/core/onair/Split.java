@@ -72,7 +72,7 @@ public final class Split {
     private static final long FARTHEST_HZ = 100_000;
     private static final int REPORT_DIGITS = 3;
     /** Beyond it a number behind "up" is a report or a farewell. */
-    private static final double MOST_KHZ = 50;
+    private static final double MAX_KHZ = 50;
 
     private Split() {}
 
@@ -100,7 +100,7 @@ public final class Split {
         }
         Matcher behind = STEP_BEHIND.matcher(text);
         return behind.find()
-                        && Double.parseDouble(behind.group(1)) <= MOST_KHZ
+                        && Double.parseDouble(behind.group(1)) <= MAX_KHZ
                         && nothingElse(text.substring(behind.end()))
                 ? sameBand(frequencyHz, frequencyHz + away(behind.group(2), behind.group(1)))
                 : OptionalLong.empty();
@@ -111,7 +111,7 @@ public final class Split {
         List<String> after = words(text.substring(step.end()));
         boolean unit = step.group(3) == null && !after.isEmpty() && UNITS.contains(after.get(0));
         boolean talk = !before.isEmpty() && TALK_BEFORE.contains(before.get(before.size() - 1));
-        return !unit && !talk && Double.parseDouble(step.group(2)) <= MOST_KHZ;
+        return !unit && !talk && Double.parseDouble(step.group(2)) <= MAX_KHZ;
     }
 
     private static boolean nothingElse(String rest) {

@@ -32,9 +32,9 @@ public final class HeardList {
     /** So many hearers make a call well heard. */
     private static final int WELL_HEARD = 3;
     /** More hearers than this tell nothing more; the oldest go. */
-    private static final int MOST_HEARERS = 60;
+    private static final int MAX_HEARERS = 60;
 
-    private static final int MOST_GONE_KEPT = 20_000;
+    private static final int MAX_GONE_KEPT = 20_000;
     private static final long BUCKET_HZ = 1_000;
 
     private final Duration longestAge;
@@ -134,7 +134,7 @@ public final class HeardList {
         }
         Heard.Hearer before = entry.hearers.remove(hearer.call());
         entry.hearers.put(hearer.call(), before != null && before.at().isAfter(hearer.at()) ? before : hearer);
-        if (entry.hearers.size() > MOST_HEARERS) {
+        if (entry.hearers.size() > MAX_HEARERS) {
             Iterator<Call> oldest = entry.hearers.keySet().iterator();
             oldest.next();
             oldest.remove();
@@ -200,7 +200,7 @@ public final class HeardList {
         }
         leavePlace(entry);
         gone.add(new Gone(entry.id, ++revision));
-        if (gone.size() > MOST_GONE_KEPT) {
+        if (gone.size() > MAX_GONE_KEPT) {
             goneKeptSince = gone.remove().revision();
         }
     }

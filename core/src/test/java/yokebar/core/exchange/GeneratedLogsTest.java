@@ -21,7 +21,7 @@ import yokebar.core.adif.AdxWriter;
 /** Long logs with whatever ADIF allows in names and values go out and come back equal, in both its forms. */
 class GeneratedLogsTest {
     private static final int CONTACTS = 50_000;
-    private static final long MOST = 1L << 30;
+    private static final long MAX_BYTES = 1L << 30;
     /** Names as programs and their users make them; ADIF forbids only commas, colons and brackets. */
     private static final List<String> NAMES = List.of(
             "NAME",
@@ -122,7 +122,7 @@ class GeneratedLogsTest {
     }
 
     private static List<AdifFields> read(String text) throws IOException {
-        LogText log = new LogText(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), MOST);
+        LogText log = new LogText(new ByteArrayInputStream(text.getBytes(StandardCharsets.UTF_8)), MAX_BYTES);
         List<AdifFields> contacts = new ArrayList<>(CONTACTS);
         for (AdifRecord record = log.next(); record != null; record = log.next()) {
             assertThat(record.fault()).isNull();

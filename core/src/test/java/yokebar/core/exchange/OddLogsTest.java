@@ -33,7 +33,7 @@ import yokebar.core.adif.AdxWriter;
 
 /** A hundred logs of odd but legal shapes: each gives the same five contacts, field by field. */
 class OddLogsTest {
-    private static final long MOST = 1 << 22;
+    private static final long MAX_BYTES = 1 << 22;
     private static final List<AdifFields> CONTACTS = List.of(
             AdifFields.of("CALL", "ZP5QXA", "QSO_DATE", "20260501", "TIME_ON", "140700", "BAND", "20m", "MODE", "CW"),
             AdifFields.of("CALL", "OZ1QAB", "NAME", "Zoë Østergård", "COMMENT", "a < b > c, 5 <dB", "FREQ", "14.025"),
@@ -113,7 +113,7 @@ class OddLogsTest {
 
     private static List<AdifRecord> read(byte[] bytes) throws IOException {
         List<AdifRecord> records = new ArrayList<>();
-        LogText log = new LogText(new ByteArrayInputStream(bytes), MOST);
+        LogText log = new LogText(new ByteArrayInputStream(bytes), MAX_BYTES);
         for (AdifRecord record = log.next(); record != null; record = log.next()) {
             records.add(record);
         }

@@ -36,7 +36,7 @@ class AppraiserTest {
     private List<String> ignore = List.of();
 
     private Audible look(Heard heard) {
-        Aims aims = new Aims(
+        OperatorGoals aims = new OperatorGoals(
                 goals,
                 CallPatterns.of(watch),
                 CallPatterns.of(ignore),
@@ -108,7 +108,10 @@ class AppraiserTest {
                 new Goal(Kind.STATE, Goal.Scope.EVER, Goal.Bar.WORKED, 0),
                 new Goal(Kind.SQUARE, Goal.Scope.EVER, Goal.Bar.WORKED, 0));
         Appraiser appraiser = new Appraiser(
-                before, homes, new Aims(byState, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null), HOUR);
+                before,
+                homes,
+                new OperatorGoals(byState, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null),
+                HOUR);
         assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
                 .contains("state MA")
                 .contains("square FN42");
@@ -141,7 +144,10 @@ class AppraiserTest {
     @Test
     void whatWasLoggedJustNowIsNoLongerNeeded() {
         Appraiser appraiser = new Appraiser(
-                before, atlas, new Aims(goals, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null), HOUR);
+                before,
+                atlas,
+                new OperatorGoals(goals, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null),
+                HOUR);
         Heard zp = heard("ZP5QXA", 14_025_000, "CT1QAA");
         assertThat(appraiser.of(zp, NOON).wants()).hasSize(1);
         work("ZP5QXA", 132, Band.M20, 0);

@@ -89,7 +89,7 @@ class FilterTest {
         appraiser = new Appraiser(
                 before,
                 atlas,
-                new Aims(
+                new OperatorGoals(
                         List.of(squares),
                         CallPatterns.of(List.of("JA*")),
                         CallPatterns.NONE,

@@ -32,7 +32,10 @@ public final class CallbookClient {
         this.name = name;
         this.account = account;
         this.web = new WebService(
-                name, account.address(), LIMITS, "What is known already still shows; it is tried again by itself.");
+                name,
+                account.address(),
+                LIMITS,
+                "What is known already still shows; Yokebar tries again automatically.");
     }
 
     /** Logs in, to see whether that works. */

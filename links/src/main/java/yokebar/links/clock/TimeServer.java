@@ -114,7 +114,7 @@ public record TimeServer(String host, int port) {
                     e);
         } catch (IOException e) {
             // What came is not what was asked for.
-            throw rubbish("What " + words() + " sent is no answer of a time server.", e);
+            throw senseless("What " + words() + " sent is no answer of a time server.", e);
         }
     }
 
@@ -123,13 +123,13 @@ public record TimeServer(String host, int port) {
         boolean fromServer = answer.getMode() == NtpV3Packet.MODE_SERVER;
         boolean hasTime = answer.getTransmitTimeStamp().ntpValue() != 0;
         if (!fromServer || !hasTime || answer.getOriginateTimeStamp().ntpValue() == 0) {
-            throw rubbish("What " + words() + " sent is no answer of a time server.");
+            throw senseless("What " + words() + " sent is no answer of a time server.");
         }
         // A server without a time of its own says so by its stratum or its leap indicator.
         if (answer.getStratum() < 1
                 || answer.getStratum() > WORST_STRATUM
                 || answer.getLeapIndicator() == NOT_IN_STEP) {
-            throw rubbish("The time server " + words() + " says itself that its time is not to be trusted.");
+            throw senseless("The time server " + words() + " says itself that its time is not to be trusted.");
         }
         info.computeDetails();
         Long offsetMs = info.getOffset();
@@ -138,16 +138,16 @@ public record TimeServer(String host, int port) {
         long asked = answer.getOriginateTimeStamp().getTime();
         boolean ours = Math.abs(info.getReturnTime() - asked) <= ANSWER_WITHIN.toMillis() + 1000;
         if (offsetMs == null || delayMs == null || !ours || Math.abs(offsetMs) > FARTHEST.toMillis()) {
-            throw rubbish("The answer of the time server " + words() + " holds no sensible time.");
+            throw senseless("The answer of the time server " + words() + " holds no sensible time.");
         }
         return new Answer(Duration.ofMillis(offsetMs), Duration.ofMillis(Math.max(0, delayMs)), number);
     }
 
-    private static LinkFault rubbish(String reason) {
-        return rubbish(reason, null);
+    private static LinkFault senseless(String reason) {
+        return senseless(reason, null);
     }
 
-    private static LinkFault rubbish(String reason, @Nullable Throwable cause) {
+    private static LinkFault senseless(String reason, @Nullable Throwable cause) {
         return new LinkFault(LinkFault.Kind.GARBAGE, reason, "Choose another time server under Station.", cause);
     }
 }

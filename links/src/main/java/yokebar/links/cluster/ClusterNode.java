@@ -39,7 +39,7 @@ public final class ClusterNode extends KeptLink {
     private static final Duration QUESTION_AFTER = Duration.ofMillis(600);
 
     private static final Duration STEADY = Duration.ofSeconds(30);
-    private static final int MOST_NEGOTIATION = 10_000;
+    private static final int MAX_NEGOTIATION = 10_000;
 
     private final NodeSetting setting;
     private final Listener listener;
@@ -99,13 +99,13 @@ public final class ClusterNode extends KeptLink {
             try {
                 converse();
                 failed = loggedIn ? 1 : failed + 1;
-                trouble(failed, "hung up", whyClosed, "It is called again by itself.");
+                trouble(failed, "hung up", whyClosed, "Yokebar calls again automatically.");
             } catch (NodeLogin.Refused e) {
                 trouble(
                         ++failed,
                         "not let in",
                         e.getMessage() + ".",
-                        "Check call and password under Set up. It is called again by itself, less and less often.");
+                        "Check call and password under Set up. Yokebar calls again automatically, less and less often.");
             } catch (IOException e) {
                 boolean steady =
                         loggedIn && Duration.between(began, clock.instant()).compareTo(STEADY) > 0;
@@ -118,7 +118,7 @@ public final class ClusterNode extends KeptLink {
                         ++failed,
                         "broke off",
                         "Listening to " + setting.name() + " broke off because of a fault in Yokebar.",
-                        "It is called again by itself; the log file tells more.");
+                        "Yokebar calls again automatically; see the log file.");
             } finally {
                 loggedIn = false;
                 hangUp();
@@ -130,7 +130,7 @@ public final class ClusterNode extends KeptLink {
     }
 
     private void converse() throws IOException {
-        TelnetClient client = new TelnetClient("VT100", MOST_NEGOTIATION);
+        TelnetClient client = new TelnetClient("VT100", MAX_NEGOTIATION);
         client.setConnectTimeout(CONNECT_WITHIN_MS);
         client.connect(setting.host(), setting.port());
         client.setKeepAlive(true);
@@ -314,13 +314,13 @@ public final class ClusterNode extends KeptLink {
                     failed,
                     "nobody listens",
                     "Nothing listens at " + at + ", where " + setting.name() + " should be.",
-                    "Is the port right? The node may be down; it is called again by itself.");
+                    "Is the port right? The node may be down; Yokebar calls again automatically.");
         } else {
             trouble(
                     failed,
                     "line dropped",
                     "The line to " + setting.name() + " dropped: " + e.getMessage() + ".",
-                    "It is called again by itself.");
+                    "Yokebar calls again automatically.");
         }
     }
 }

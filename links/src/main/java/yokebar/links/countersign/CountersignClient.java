@@ -27,7 +27,7 @@ public final class CountersignClient {
 
     public CountersignClient(CountersignAccount account) {
         this.web = new WebService(
-                "Countersign", account.address(), LIMITS, "Nothing is lost; it is tried again by itself.");
+                "Countersign", account.address(), LIMITS, "Nothing is lost; Yokebar tries again automatically.");
         this.calls = new AccountCalls(
                 "Countersign",
                 web,
@@ -82,7 +82,7 @@ public final class CountersignClient {
                     ServiceRefused.About.CONTENT,
                     "knows no such batch",
                     "Countersign says: " + WebService.words(reply) + ".",
-                    "It is asked again by itself. Should it stay so, ask the service about the receipt.");
+                    "Yokebar asks again automatically. Should it stay so, ask the service about the receipt.");
         }
         if (reply.status() >= REFUSED) {
             throw web.unexpected(reply);

@@ -27,7 +27,7 @@ import yokebar.links.status.Pauses;
 public final class DatagramListener extends KeptLink {
     private static final Logger LOG = LoggerFactory.getLogger(DatagramListener.class);
     private static final Pauses PAUSES = new Pauses(Duration.ofSeconds(2), Duration.ofMinutes(1));
-    private static final int MOST_BYTES = 65_535;
+    private static final int MAX_BYTES = 65_535;
     /** Room in the system for bursts while the receiver is busy. */
     private static final int SYSTEM_BUFFER_BYTES = 8 << 20;
 
@@ -122,7 +122,7 @@ public final class DatagramListener extends KeptLink {
     }
 
     private void receive(DatagramSocket open) throws IOException {
-        byte[] buffer = new byte[MOST_BYTES];
+        byte[] buffer = new byte[MAX_BYTES];
         while (!closed()) {
             DatagramPacket packet = new DatagramPacket(buffer, buffer.length);
             open.receive(packet);
@@ -145,6 +145,6 @@ public final class DatagramListener extends KeptLink {
                 failed,
                 taken ? "port in use" : "port cannot be read",
                 reason,
-                taken ? "Close the other program, or " + howToChangePort : "It is tried again by itself.");
+                taken ? "Close the other program, or " + howToChangePort : "Yokebar tries again automatically.");
     }
 }

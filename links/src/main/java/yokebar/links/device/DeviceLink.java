@@ -87,7 +87,7 @@ public final class DeviceLink extends KeptLink {
                         new LinkFault(
                                 LinkFault.Kind.LOST,
                                 "The conversation with " + name + " broke off because of a fault in Yokebar.",
-                                "It is begun again by itself; the log file tells more.",
+                                "Yokebar starts it again automatically; see the log file.",
                                 e),
                         ++failed);
             }
@@ -217,7 +217,7 @@ public final class DeviceLink extends KeptLink {
         return new LinkFault(
                 LinkFault.Kind.LOST,
                 "The connection to " + name + " on " + address.words() + " was lost.",
-                "Is it still on and plugged in? It is tried again by itself.",
+                "Is it still on and plugged in? Yokebar tries again automatically.",
                 e);
     }
 

@@ -20,7 +20,7 @@ public final class LinkCodec {
     private static final int LONGEST_NAME = 40;
     private static final int LONGEST_TEXT = 200;
     private static final long HIGHEST_HZ = 300_000_000_000L;
-    private static final int MOST_AUDIO_HZ = 20_000;
+    private static final int MAX_AUDIO_HZ = 20_000;
 
     private LinkCodec() {}
 
@@ -87,8 +87,8 @@ public final class LinkCodec {
             throw new NoMessage("\"at\" is no time; it looks like 2026-05-01T14:07:15Z.");
         }
         int audio = node.path("audioHz").asInt(0);
-        if (audio < 0 || audio > MOST_AUDIO_HZ) {
-            throw new NoMessage("\"audioHz\" is " + audio + "; it is from 0 to " + MOST_AUDIO_HZ + ".");
+        if (audio < 0 || audio > MAX_AUDIO_HZ) {
+            throw new NoMessage("\"audioHz\" is " + audio + "; it is from 0 to " + MAX_AUDIO_HZ + ".");
         }
         return new LinkMessage.Decode(
                 head,

@@ -114,7 +114,7 @@ public final class FileFollower extends KeptLink {
                         new Trouble(
                                 "log not written",
                                 "What stands in " + file + " could not be stored in the log.",
-                                "Is the disk full? It is tried again by itself and nothing is lost."),
+                                "Is the disk full? Yokebar tries again automatically and nothing is lost."),
                         ++failed,
                         e);
                 pauseAfter(failed);
@@ -233,7 +233,7 @@ public final class FileFollower extends KeptLink {
         return new Trouble(
                 "file not readable",
                 file + " cannot be read: " + e.getMessage() + ".",
-                "Is its disk or share well? It is tried again by itself.");
+                "Is its disk or share well? Yokebar tries again automatically.");
     }
 
     private void report(Trouble trouble, int failed, Exception cause) {

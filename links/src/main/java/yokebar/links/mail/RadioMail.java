@@ -23,7 +23,7 @@ import yokebar.links.status.ServiceUnreachable;
 /** One session with a radio mail gateway; the protocol is in {@code docs/protocols/radio-mail.md}. */
 public final class RadioMail {
     /** A part of a letter has at most so many bytes. */
-    public static final int MOST_BYTES = 120_000;
+    public static final int MAX_BYTES = 120_000;
 
     private static final int CHUNK = 1024;
     private static final int LONGEST_LINE = 400;
@@ -61,15 +61,15 @@ public final class RadioMail {
 
     /** Cuts a letter into parts that fit. */
     public static List<Part> cut(String letter, byte[] content) {
-        int parts = Math.max(1, (content.length + MOST_BYTES - 1) / MOST_BYTES);
+        int parts = Math.max(1, (content.length + MAX_BYTES - 1) / MAX_BYTES);
         List<Part> cut = new ArrayList<>();
         for (int i = 0; i < parts; i++) {
-            int from = i * MOST_BYTES;
+            int from = i * MAX_BYTES;
             cut.add(new Part(
                     letter,
                     i + 1,
                     parts,
-                    Arrays.copyOfRange(content, from, Math.min(content.length, from + MOST_BYTES))));
+                    Arrays.copyOfRange(content, from, Math.min(content.length, from + MAX_BYTES))));
         }
         return cut;
     }

@@ -30,7 +30,7 @@ public final class PostbagClient {
 
     /** @param password of the account; not to be kept elsewhere */
     public PostbagClient(URI address, String name, String password) {
-        this.web = new WebService("Postbag", address, LIMITS, "Nothing is lost; it is tried again by itself.");
+        this.web = new WebService("Postbag", address, LIMITS, "Nothing is lost; Yokebar tries again automatically.");
         this.calls = new AccountCalls(
                 "Postbag",
                 web,

@@ -30,7 +30,7 @@ public final class QuaysideClient {
 
     /** @param key of the API; not to be kept elsewhere */
     public QuaysideClient(URI address, String key) {
-        this.web = new WebService("Quayside", address, LIMITS, "Nothing is lost; it is tried again by itself.");
+        this.web = new WebService("Quayside", address, LIMITS, "Nothing is lost; Yokebar tries again automatically.");
         this.calls = new AccountCalls(
                 "Quayside",
                 web,

@@ -8,7 +8,7 @@ import java.util.function.DoubleConsumer;
 final class Easycomm {
     private static final int LONGEST_WORD = 40;
     /** No rotator reports more; two turns and a bit. */
-    private static final double MOST_DEGREES = 900;
+    private static final double MAX_DEGREES = 900;
 
     private final StringBuilder word = new StringBuilder();
 
@@ -60,7 +60,7 @@ final class Easycomm {
             return false;
         }
         double degrees = Double.parseDouble(text.substring(2));
-        if (Math.abs(degrees) > MOST_DEGREES) {
+        if (Math.abs(degrees) > MAX_DEGREES) {
             return false;
         }
         (text.startsWith("AZ") ? azimuth : elevation).accept(degrees);

@@ -30,7 +30,7 @@ public final class StreamListener extends KeptLink {
     private static final Logger LOG = LoggerFactory.getLogger(StreamListener.class);
     private static final Pauses PAUSES = new Pauses(Duration.ofSeconds(2), Duration.ofMinutes(1));
     private static final int PIECE_BYTES = 1 << 14;
-    private static final int MOST_PROGRAMS = 64;
+    private static final int MAX_PROGRAMS = 64;
 
     private final InetAddress address;
     private final int port;
@@ -116,8 +116,8 @@ public final class StreamListener extends KeptLink {
     }
 
     private void letIn(Socket program) {
-        if (programs.size() >= MOST_PROGRAMS) {
-            LOG.warn("More than {} programs at TCP port {}; another one was turned away", MOST_PROGRAMS, port());
+        if (programs.size() >= MAX_PROGRAMS) {
+            LOG.warn("More than {} programs at TCP port {}; another one was turned away", MAX_PROGRAMS, port());
             closeQuietly(program);
             return;
         }
@@ -183,6 +183,6 @@ public final class StreamListener extends KeptLink {
                 failed,
                 taken ? "port in use" : "port cannot be read",
                 reason,
-                taken ? "Close the other program, or " + howToChangePort : "It is tried again by itself.");
+                taken ? "Close the other program, or " + howToChangePort : "Yokebar tries again automatically.");
     }
 }

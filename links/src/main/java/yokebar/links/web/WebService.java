@@ -24,7 +24,7 @@ public final class WebService {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final Duration CONNECT_WITHIN = Duration.ofSeconds(5);
     private static final int OVERLOADED = 429;
-    private static final int MOST_WAITS = 3;
+    private static final int MAX_WAITS = 3;
     private static final int LONGEST_WAIT_S = 10;
     private static final int SERVER_FAULT = 500;
     /** Not acceptable, not wanted, too large, of another kind. */
@@ -96,7 +96,7 @@ public final class WebService {
         try {
             long asked = System.nanoTime();
             HttpResponse<InputStream> response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
-            for (int waits = 0; waits < MOST_WAITS && patience(response) > 0; waits++) {
+            for (int waits = 0; waits < MAX_WAITS && patience(response) > 0; waits++) {
                 response.body().close();
                 Thread.sleep(patience(response));
                 asked = System.nanoTime();
@@ -184,7 +184,7 @@ public final class WebService {
                 "answers " + answer.status(),
                 name + " at " + base.getAuthority() + " answered " + answer.status()
                         + ownWords(answer).map(words -> ": " + words).orElse("") + ".",
-                "Nothing was marked. Check the address and the account; is a proxy in between? It is tried again by itself.",
+                "Nothing was marked. Check the address and the account; is a proxy in between? Yokebar tries again automatically.",
                 null);
     }
 

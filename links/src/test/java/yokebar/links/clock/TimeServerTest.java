@@ -94,7 +94,7 @@ class TimeServerTest {
     }
 
     @Test
-    void rubbishIsCalledRubbish() throws Exception {
+    void aSenselessAnswerIsRefused() throws Exception {
         try (java.net.DatagramSocket echo = fake(4, (question, i) -> question);
                 java.net.DatagramSocket zeros = fake(4, (question, i) -> new byte[48])) {
             for (java.net.DatagramSocket one : java.util.List.of(echo, zeros)) {

@@ -20,9 +20,9 @@ import java.util.TreeSet;
  * corpus that {@link FuzzTest} replays. Arguments: seconds for each parser, the corpus' folder, and the parsers' names if not all.
  */
 public final class Fuzz {
-    private static final int MOST_KEPT = 400;
-    private static final int MOST_WORKED_WITH = 5000;
-    private static final int MOST_BYTES = 400;
+    private static final int MAX_KEPT = 400;
+    private static final int MAX_WORKED_WITH = 5000;
+    private static final int MAX_BYTES = 400;
     private static final long HANG_NANOS = 1_000_000_000L;
     /** The processor's time, not the wall's: the machine may have others to serve. */
     private static final ThreadMXBean CPU = ManagementFactory.getThreadMXBean();
@@ -69,9 +69,9 @@ public final class Fuzz {
         corpus.removeIf(input -> input.length == 0);
         // The short ones say it best.
         corpus.sort(java.util.Comparator.comparingInt(input -> input.length));
-        Files.write(file, corpus.stream().limit(MOST_KEPT).map(HEX::formatHex).toList());
+        Files.write(file, corpus.stream().limit(MAX_KEPT).map(HEX::formatHex).toList());
         int kinds = seen.size();
-        int kept = Math.min(MOST_KEPT, corpus.size());
+        int kept = Math.min(MAX_KEPT, corpus.size());
         // What is left then is what the parser holds on to.
         seen.clear();
         corpus.clear();
@@ -100,7 +100,7 @@ public final class Fuzz {
         }
         inputs++;
         bytes += input.length;
-        if (corpus.size() < MOST_WORKED_WITH && seen.add(heard.toString())) {
+        if (corpus.size() < MAX_WORKED_WITH && seen.add(heard.toString())) {
             corpus.add(input);
         }
         if (random.nextInt(5000) == 0) {
@@ -113,7 +113,7 @@ public final class Fuzz {
         for (int times = 1 + random.nextInt(4); times > 0; times--) {
             input = changedOnce(input);
         }
-        return input.length > MOST_BYTES ? java.util.Arrays.copyOf(input, MOST_BYTES) : input;
+        return input.length > MAX_BYTES ? java.util.Arrays.copyOf(input, MAX_BYTES) : input;
     }
 
     private byte[] pick() {

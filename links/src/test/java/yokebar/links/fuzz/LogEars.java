@@ -17,7 +17,7 @@ import yokebar.links.digital.LinkCodec;
 
 /** The readers of logs and of the digital link, to be fed anything. */
 final class LogEars {
-    private static final long MOST_BYTES = 1 << 20;
+    private static final long MAX_BYTES = 1 << 20;
     private static final String CONTACT =
             "<CALL:6>ZP5QXA <QSO_DATE:8>20260501 <TIME_ON:6>140700 <BAND:3>20m <MODE:2>CW <EOR>";
 
@@ -48,7 +48,7 @@ final class LogEars {
     private static String whole(byte[] bytes, int length) {
         TreeSet<String> heard = new TreeSet<>();
         try {
-            LogText log = new LogText(new ByteArrayInputStream(bytes, 0, length), MOST_BYTES);
+            LogText log = new LogText(new ByteArrayInputStream(bytes, 0, length), MAX_BYTES);
             for (AdifRecord record = log.next(); record != null; record = log.next()) {
                 heard.add(sign(record));
             }

@@ -64,7 +64,7 @@ class RadioMailTest {
         for (int i = 0; i < parts.size(); i++) {
             assertThat(parts.get(i).part()).isEqualTo(i + 1);
             assertThat(parts.get(i).parts()).isEqualTo(parts.size());
-            assertThat(parts.get(i).content().length).isLessThanOrEqualTo(RadioMail.MOST_BYTES);
+            assertThat(parts.get(i).content().length).isLessThanOrEqualTo(RadioMail.MAX_BYTES);
             joined.writeBytes(parts.get(i).content());
         }
         assertThat(joined.toByteArray()).isEqualTo(letter);

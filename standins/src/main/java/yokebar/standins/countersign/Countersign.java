@@ -136,7 +136,7 @@ public final class Countersign extends SimulatedService {
         summary.put("queueDelaySeconds", queueDelay.toSeconds());
         summary.put("refusedCalls", refusedCalls());
         summary.put("letters", enrolment.letters().size());
-        summary.putAll(mishaps().summary());
+        summary.putAll(faults().summary());
         return summary;
     }
 

@@ -11,13 +11,13 @@ import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
 
 /**
- * What the services that take contacts have in common: a place on the network that can go down, mishaps to order, calls they
+ * What the services that take contacts have in common: a place on the network that can go down, faults to order, calls they
  * refuse, and a door that not everybody gets through.
  */
 public abstract class SimulatedService implements AutoCloseable {
     private final String path;
     private final HttpService http;
-    private final Mishaps mishaps = new Mishaps();
+    private final SimulatedFaults faults = new SimulatedFaults();
     private final Set<String> refusedCalls = new TreeSet<>();
 
     /**
@@ -41,7 +41,7 @@ public abstract class SimulatedService implements AutoCloseable {
     protected final void serve(String resource, HttpService.Handler handler) {
         http.on(
                 "/" + path + "/api/" + resource,
-                request -> mishaps.around(request, asked -> {
+                request -> faults.around(request, asked -> {
                     synchronized (this) {
                         Answer no = turnAway(asked);
                         if (no != null) {
@@ -81,8 +81,8 @@ public abstract class SimulatedService implements AutoCloseable {
         return "http://127.0.0.1:" + http.port() + "/" + path + "/";
     }
 
-    public final Mishaps mishaps() {
-        return mishaps;
+    public final SimulatedFaults faults() {
+        return faults;
     }
 
     /** From now on contacts with this call are refused, or no longer. */
@@ -110,7 +110,7 @@ public abstract class SimulatedService implements AutoCloseable {
             case "refuse" -> setRefused(words.getOrDefault("call", ""), true);
             case "allow" -> setRefused(words.getOrDefault("call", ""), false);
             default -> {
-                return mishaps.turn(knob, words);
+                return faults.turn(knob, words);
             }
         }
         return true;

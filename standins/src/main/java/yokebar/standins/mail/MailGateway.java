@@ -27,7 +27,7 @@ import yokebar.standins.port.LoopbackPort;
  */
 public final class MailGateway implements AutoCloseable {
     /** A part may not be longer, bytes. */
-    public static final int MOST_BYTES = 120_000;
+    public static final int MAX_BYTES = 120_000;
 
     private static final int CHUNK = 1024;
     private static final int OFFER_WORDS = 7;
@@ -156,8 +156,8 @@ public final class MailGateway implements AutoCloseable {
         int part = Integer.parseInt(words[3]);
         int parts = Integer.parseInt(words[4]);
         int bytes = Integer.parseInt(words[5]);
-        if (bytes > MOST_BYTES) {
-            say(out, "NO a part may have " + MOST_BYTES + " bytes");
+        if (bytes > MAX_BYTES) {
+            say(out, "NO a part may have " + MAX_BYTES + " bytes");
             return;
         }
         Path file = folder.resolve(id + "." + part);

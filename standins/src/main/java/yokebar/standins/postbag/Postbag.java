@@ -83,7 +83,7 @@ public final class Postbag extends SimulatedService {
                 "handedInTwice",
                 books.entries().stream().filter(entry -> entry.copies() > 1).count());
         summary.put("cards", books.cards().size());
-        summary.putAll(mishaps().summary());
+        summary.putAll(faults().summary());
         return summary;
     }
 

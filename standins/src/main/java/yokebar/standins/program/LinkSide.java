@@ -24,8 +24,8 @@ import tools.jackson.databind.json.JsonMapper;
  */
 final class LinkSide implements AutoCloseable {
     private static final JsonMapper JSON = JsonMapper.builder().build();
-    private static final int MOST_BYTES = 65_535;
-    private static final int MOST_TRIES = 40;
+    private static final int MAX_BYTES = 65_535;
+    private static final int MAX_TRIES = 40;
 
     private final String instance;
     private final String name;
@@ -86,7 +86,7 @@ final class LinkSide implements AutoCloseable {
     /** Sends once more what was not taken yet; to be called now and then. */
     void again() {
         notTaken.forEach((id, contact) -> {
-            if (tries.merge(id, 1, Integer::sum) > MOST_TRIES) {
+            if (tries.merge(id, 1, Integer::sum) > MAX_TRIES) {
                 notTaken.remove(id);
             } else {
                 send("contact", contact);
@@ -121,7 +121,7 @@ final class LinkSide implements AutoCloseable {
     }
 
     private void listen() {
-        byte[] buffer = new byte[MOST_BYTES];
+        byte[] buffer = new byte[MAX_BYTES];
         while (!socket.isClosed()) {
             DatagramPacket packet = new DatagramPacket(buffer, buffer.length);
             try {

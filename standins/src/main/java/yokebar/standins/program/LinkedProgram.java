@@ -26,7 +26,7 @@ public final class LinkedProgram implements AutoCloseable {
     private static final String OWN_LOCATOR = "HM49kq";
     private static final int HEARTBEAT_MS = 3000;
     private static final int AGAIN_MS = 700;
-    private static final int MOST_REMEMBERED = 500;
+    private static final int MAX_REMEMBERED = 500;
     /** Slots a contact takes. */
     private static final int SLOTS = 4;
 
@@ -133,7 +133,7 @@ public final class LinkedProgram implements AutoCloseable {
             Transmission sent = somebodyAtTheDial();
             Station station = sent == null ? world.any(random) : sent.station();
             String id = slots + "." + i;
-            if (read.size() > MOST_REMEMBERED) {
+            if (read.size() > MAX_REMEMBERED) {
                 read.clear();
             }
             read.put(id, station);

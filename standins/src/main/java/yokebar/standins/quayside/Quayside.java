@@ -88,7 +88,7 @@ public final class Quayside extends SimulatedService {
                 books.entries().stream().filter(entry -> entry.copies() > 1).count());
         summary.put("pictures", pictures.size());
         summary.put("slowedDown", slowedDown);
-        summary.putAll(mishaps().summary());
+        summary.putAll(faults().summary());
         return summary;
     }
 

@@ -117,7 +117,7 @@ class EnrolmentTest {
         assertThat(ask(request("CU9QYB", pair, pair()), "Rua do Farol 1").words())
                 .contains("not signed with its own key");
         assertThat(ask(request("CU9QYB", pair, pair), " ").words()).contains("postal address");
-        assertThat(ask("rubbish".getBytes(), "Rua do Farol 1").status()).isGreaterThanOrEqualTo(400);
+        assertThat(ask("no request".getBytes(), "Rua do Farol 1").status()).isGreaterThanOrEqualTo(400);
         assertThat(countersign.enrolment().letters()).isEmpty();
     }
 

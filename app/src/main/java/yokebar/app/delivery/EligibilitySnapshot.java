@@ -19,7 +19,7 @@ import yokebar.core.delivery.SigningIdentity;
  *
  * @param at UTC
  */
-record RulesNow(
+record EligibilitySnapshot(
         ServiceAdapter service, OwnCalls ownCalls, Choices choices, List<SigningIdentity> identities, Instant at) {
 
     /** What holds a contact; empty when it may go. */

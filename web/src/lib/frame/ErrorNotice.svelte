@@ -15,14 +15,14 @@
 <svelte:window {onunhandledrejection} />
 
 {#if said}
-  <div class="mishap" role="alert">
+  <div class="notice" role="alert">
     <span>That did not work. {said}</span>
-    <button class="more" onclick={() => (said = '')}>Put away</button>
+    <button class="more" onclick={() => (said = '')}>Dismiss</button>
   </div>
 {/if}
 
 <style>
-  .mishap {
+  .notice {
     display: flex;
     gap: 16px;
     padding: 8px 24px;

@@ -18,7 +18,7 @@ import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
 
 /** What can go wrong at a simulated service, seen by who asks it: whether it was done, and what was answered. */
-class MishapsTest {
+class SimulatedFaultsTest {
     private final AtomicInteger done = new AtomicInteger();
     private Lamp lamp;
     private Asking client;
@@ -71,17 +71,17 @@ class MishapsTest {
 
     @Test
     void aFailureComesBeforeAnythingIsDone() throws Exception {
-        lamp.mishaps().failNext(2);
+        lamp.faults().failNext(2);
         assertThat(client.post("lights", "").status()).isEqualTo(500);
         assertThat(client.post("lights", "").header("Content-Type")).isEqualTo("text/html");
         assertThat(done).hasValue(0);
         assertThat(client.post("lights", "").status()).isEqualTo(200);
-        assertThat(lamp.mishaps().summary()).containsEntry("failuresLeft", 0);
+        assertThat(lamp.faults().summary()).containsEntry("failuresLeft", 0);
     }
 
     @Test
     void anAnswerIsLostAfterItWasDoneAndOnlyWhereSomethingIsDone() throws Exception {
-        lamp.mishaps().loseNextAnswer();
+        lamp.faults().loseNextAnswer();
         assertThat(client.get("lights").status()).isEqualTo(200);
         assertThatThrownBy(() -> client.post("lights", "")).isInstanceOf(IOException.class);
         assertThat(done).hasPositiveValue();
@@ -90,14 +90,14 @@ class MishapsTest {
 
     @Test
     void anAnswerBreaksOff() throws Exception {
-        lamp.mishaps().truncateNextAnswer();
+        lamp.faults().truncateNextAnswer();
         assertThatThrownBy(() -> client.get("lights")).isInstanceOf(IOException.class);
         assertThat(client.get("lights").words()).startsWith("it burns");
     }
 
     @Test
     void aPageForPeopleComesThoughItWasDone() throws Exception {
-        lamp.mishaps().answerNextWithAPage();
+        lamp.faults().answerNextWithAPage();
         var page = client.post("lights", "");
         assertThat(page.status()).isEqualTo(200);
         assertThat(new String(page.body())).startsWith("<html>");
@@ -106,20 +106,20 @@ class MishapsTest {
 
     @Test
     void anAccountIsLockedOutAndLetInAgain() throws Exception {
-        lamp.mishaps().setLockedOut(true);
+        lamp.faults().setLockedOut(true);
         assertThat(client.post("lights", "").status()).isEqualTo(401);
-        lamp.mishaps().setLockedOut(false);
+        lamp.faults().setLockedOut(false);
         assertThat(client.post("lights", "").status()).isEqualTo(200);
         assertThat(done).hasValue(1);
     }
 
     @Test
     void itTakesItsTime() throws Exception {
-        lamp.mishaps().setSlowMs(120);
+        lamp.faults().setSlowMs(120);
         long before = System.nanoTime();
         client.get("lights");
         assertThat((System.nanoTime() - before) / 1_000_000).isGreaterThanOrEqualTo(120);
-        assertThat(lamp.mishaps().summary()).containsEntry("slowMs", 120L);
+        assertThat(lamp.faults().summary()).containsEntry("slowMs", 120L);
     }
 
     @Test
@@ -139,14 +139,14 @@ class MishapsTest {
         assertThat(outcomes(7)).isEqualTo(first);
         assertThat(outcomes(8)).isNotEqualTo(first);
         assertThat(Set.copyOf(first)).as("of several kinds").hasSizeGreaterThan(2);
-        lamp.mishaps().often(0, 7);
+        lamp.faults().often(0, 7);
         for (int i = 0; i < 20; i++) {
             assertThat(client.get("lights").status()).isEqualTo(200);
         }
     }
 
     private List<String> outcomes(long seed) {
-        lamp.mishaps().often(0.7, seed);
+        lamp.faults().often(0.7, seed);
         return IntStream.range(0, 16)
                 .mapToObj(i -> {
                     try {

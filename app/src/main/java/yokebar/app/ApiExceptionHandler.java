@@ -20,8 +20,8 @@ import org.springframework.web.multipart.MultipartException;
 /** A sentence for what no feature expected. */
 @RestControllerAdvice
 @Order(Ordered.LOWEST_PRECEDENCE)
-class Faults {
-    private static final Logger LOG = LoggerFactory.getLogger(Faults.class);
+class ApiExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(ApiExceptionHandler.class);
     /** SQL:2016, "string data, right truncation". */
     private static final String TOO_LONG = "22001";
     /** SQL:2016, the class of violated constraints. */
@@ -34,7 +34,7 @@ class Faults {
 
     @ExceptionHandler
     ProblemDetail noFile(MultipartException e) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "A file belongs here, and none came.");
+        return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "Choose a file first.");
     }
 
     /** Nobody is there any more to be told. */
@@ -53,8 +53,7 @@ class Faults {
         if (log != null && state.startsWith(CONSTRAINT)) {
             LOG.warn("The log did not take something: {}", log.getMessage());
             return ProblemDetail.forStatusAndDetail(
-                    HttpStatus.UNPROCESSABLE_ENTITY,
-                    "This speaks of something that is no longer there. Load the page again.");
+                    HttpStatus.UNPROCESSABLE_ENTITY, "That no longer exists. Reload the page.");
         }
         if (NOT_STORED.contains(state)) {
             LOG.warn("The log could not be read or written: {}", log == null ? "" : log.getMessage());

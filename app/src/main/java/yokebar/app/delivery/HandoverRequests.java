@@ -14,7 +14,7 @@ import org.springframework.stereotype.Component;
  * due.
  */
 @Component
-class HandoverWishes {
+class HandoverRequests {
     private final Map<Integer, Deque<Wish>> wishes = new HashMap<>();
 
     /**

@@ -9,7 +9,7 @@ import yokebar.standins.device.HfRadio;
 import yokebar.standins.device.Rotator;
 
 /** The one action: radio, split and antenna. */
-class GoThereTest extends AirTest {
+class TuneToSpotTest extends AirTest {
     @Test
     void goesThereWithTheRadioAndTheSplitTheSpotNames() throws Exception {
         try (HfRadio radio = new HfRadio(0)) {

@@ -1,4 +1,4 @@
 package yokebar.app.radio;
 
 /** A radio reported something new, or was connected or lost. */
-public record RadioMoved(long radioId) {}
+public record RadioUpdated(long radioId) {}

@@ -1,4 +1,4 @@
 package yokebar.app.log;
 
 /** A change of the log began, went on or ended. */
-public record ChangeMoved(long changeId) {}
+public record ChangeUpdated(long changeId) {}

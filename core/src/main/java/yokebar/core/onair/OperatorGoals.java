@@ -17,7 +17,7 @@ import yokebar.core.need.Goal;
  * @param licence whether the operator may answer on a frequency, Hz
  * @param confirms the last day a station confirmed electronically, null when it is not known to
  */
-public record Aims(
+public record OperatorGoals(
         List<Goal> goals,
         CallPatterns watch,
         CallPatterns ignore,

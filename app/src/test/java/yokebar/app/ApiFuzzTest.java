@@ -21,9 +21,9 @@ import tools.jackson.databind.node.ObjectNode;
 
 /**
  * Whatever is sent to whatever the API's description names: it is taken, or refused with a sentence, and never a fault of the
- * server. On a data folder of its own, because some of the rubbish is taken.
+ * server. On a data folder of its own, because some of it is accepted.
  */
-class ApiRubbishTest extends RunningTest {
+class ApiFuzzTest extends RunningTest {
     private static final List<String> METHODS = List.of("get", "post", "put", "patch", "delete");
     /** Sends away, stays open, or ends the application: tried by tests of their own. */
     private static final Set<String> NOT_HERE = Set.of("/api/live");
@@ -40,7 +40,7 @@ class ApiRubbishTest extends RunningTest {
     }
 
     @Test
-    void rubbishIsTakenOrRefusedWithASentence() throws Exception {
+    void everyRequestIsAcceptedOrRefusedWithASentence() throws Exception {
         description = JSON.readTree(Files.readString(Path.of("../web/openapi.json")));
         for (Map.Entry<String, JsonNode> path : description.path("paths").properties()) {
             for (String method : METHODS) {

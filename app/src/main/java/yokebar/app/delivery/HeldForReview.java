@@ -22,7 +22,7 @@ import yokebar.core.delivery.Eligibility;
 
 /** Contacts that wait with every service because the operator wants to look at what their source brings first. */
 @Service
-public class WaitingForALook {
+public class HeldForReview {
     private final EntityManager db;
     private final Services services;
     private final Deliveries deliveries;
@@ -31,7 +31,7 @@ public class WaitingForALook {
     private final Clock clock;
     private final ApplicationEventPublisher events;
 
-    WaitingForALook(
+    HeldForReview(
             EntityManager db,
             Services services,
             Deliveries deliveries,
@@ -74,7 +74,7 @@ public class WaitingForALook {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
         Map<Long, LoggedContact> contacts = log.find(contactIds);
-        Map<Integer, RulesNow> rules = new TreeMap<>();
+        Map<Integer, EligibilitySnapshot> rules = new TreeMap<>();
         Set<Long> moved = new TreeSet<>();
         for (Delivery delivery : deliveries.of(contactIds).values()) {
             LoggedContact contact = contacts.get(delivery.contactId());

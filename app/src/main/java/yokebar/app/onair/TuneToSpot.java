@@ -20,7 +20,7 @@ import yokebar.core.spot.Heard;
 
 /** One action for a station on the air: radio, antenna, and the program that read it. */
 @Service
-class GoThere {
+class TuneToSpot {
     private final AirLook look;
     private final Air air;
     private final ChoicesStore choices;
@@ -30,7 +30,7 @@ class GoThere {
     private final Rotors rotors;
     private final DigitalPrograms programs;
 
-    GoThere(
+    TuneToSpot(
             AirLook look,
             Air air,
             ChoicesStore choices,

@@ -1,4 +1,4 @@
 package yokebar.app.onair;
 
 /** What is on the air, or how much it is wanted, is different. */
-public record AirMoved() {}
+public record AirUpdated() {}

@@ -6,7 +6,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 
-class BringsTest {
+class NewOnesTest {
     private final WorkedBefore before = new WorkedBefore();
 
     private static Facts facts(String call, String band, String group, @Nullable String state, boolean confirmed) {
@@ -14,7 +14,7 @@ class BringsTest {
     }
 
     private List<String> brings(String call, String band, String group, @Nullable String state) {
-        return Brings.of(before, facts(call, band, group, state, false), "United States");
+        return NewOnes.of(before, facts(call, band, group, state, false), "United States");
     }
 
     @Test
@@ -58,6 +58,6 @@ class BringsTest {
                         "zone 29 for the first time",
                         "state WA for the first time",
                         "prefix VK6 for the first time"),
-                Brings.of(before, australia, "Australia"));
+                NewOnes.of(before, australia, "Australia"));
     }
 }

@@ -1,4 +1,4 @@
 package yokebar.app.digital;
 
 /** A program on the digital link came, went, or is set otherwise. */
-public record ProgramMoved(String programId) {}
+public record ProgramUpdated(String programId) {}

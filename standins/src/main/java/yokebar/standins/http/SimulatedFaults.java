@@ -9,7 +9,7 @@ import yokebar.standins.http.HttpService.Handler;
 import yokebar.standins.http.HttpService.Request;
 
 /** What goes wrong at a service, or between it and who asks it. Backstage and the tests turn it. */
-public final class Mishaps {
+public final class SimulatedFaults {
     private static final byte[] HTML = "<html><h1>Internal error</h1></html>".getBytes(StandardCharsets.UTF_8);
     private static final int SLOW_MS = 400;
 

@@ -1,4 +1,4 @@
 package yokebar.app.search;
 
 /** The search tries something else, found something or ended. */
-public record SearchMoved() {}
+public record SearchUpdated() {}

@@ -6,8 +6,8 @@ import yokebar.core.band.Band;
 import yokebar.core.mode.ModeGroup;
 
 /** What a contact would bring, the greatest first: the first of an entity, on a band, in a mode group, of a zone, of a state. */
-public final class Brings {
-    private Brings() {}
+public final class NewOnes {
+    private NewOnes() {}
 
     /**
      * @param facts of the contact that may come
