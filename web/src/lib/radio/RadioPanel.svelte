@@ -53,6 +53,7 @@
       hz={now.frequencyHz}
       transmitting={now.transmitting ?? false}
       ontune={(frequencyHz) => app.radios.tune({ frequencyHz })}
+      ontype={(typedFrequency) => app.radios.tune({ typedFrequency })}
     />
     <p class="facts">
       <span class="mono strong">{now.mode ?? '—'}</span>

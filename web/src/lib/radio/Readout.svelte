@@ -1,11 +1,20 @@
 <script lang="ts">
-  import { digits, stepped, typedHz } from './dial';
+  import { digits, stepped } from './dial';
 
   let {
     hz,
     transmitting = false,
     ontune,
-  }: { hz: number; transmitting?: boolean; ontune: (hz: number) => void } = $props();
+    ontype,
+  }: {
+    hz: number;
+    transmitting?: boolean;
+    ontune: (hz: number) => void;
+    /** What was typed, in kHz, MHz or Hz as the operator likes. */
+    ontype: (text: string) => void;
+  } = $props();
+
+  const A_NUMBER = /^\s*\d[\d\s]*([.,]\d*)?\s*$/;
 
   // While a person turns, their own count stands; the radio's reports catch up with it.
   let wanted = $state<number | undefined>(undefined);
@@ -50,9 +59,8 @@
 
   function onfieldkey(event: KeyboardEvent) {
     if (event.key === 'Enter') {
-      const meant = typedHz(typed);
-      if (meant !== undefined) {
-        tune(meant);
+      if (A_NUMBER.test(typed)) {
+        ontype(typed);
         typing = false;
       }
     } else if (event.key === 'Escape') {
@@ -71,7 +79,7 @@
       bind:value={typed}
       onkeydown={onfieldkey}
       onblur={() => (typing = false)}
-      aria-invalid={typedHz(typed) === undefined}
+      aria-invalid={!A_NUMBER.test(typed)}
     />
   </label>
 {:else}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { digits, stepped, typedHz } from './dial';
+import { digits, stepped } from './dial';
 
 describe('the readout', () => {
   it('has a step for every digit', () => {
@@ -19,20 +19,4 @@ describe('the readout', () => {
     expect(stepped(14_074_000, 1000, -2)).toBe(14_072_000);
     expect(stepped(500, 1000, -1)).toBe(0);
   });
-});
-
-describe('a typed frequency', () => {
-  it.each([
-    ['14074', 14_074_000],
-    ['14074.5', 14_074_500],
-    ['14.074', 14_074_000],
-    ['14,0765', 14_076_500],
-    ['145.5', 145_500_000],
-    ['7 010', 7_010_000],
-    ['14074000', 14_074_000],
-    ['1840', 1_840_000],
-    ['1296.2', 1_296_200],
-  ])('%s', (text, hz) => expect(typedHz(text)).toBe(hz));
-
-  it.each(['', 'abc', '14.07.4', '-5'])('"%s" is none', (text) => expect(typedHz(text)).toBeUndefined());
 });

@@ -45,7 +45,12 @@ export class RadioStore {
     }
   }
 
-  async tune(tuning: { frequencyHz?: number; mode?: string; split?: boolean }): Promise<void> {
+  async tune(tuning: {
+    frequencyHz?: number;
+    typedFrequency?: string;
+    mode?: string;
+    split?: boolean;
+  }): Promise<void> {
     const radio = this.chosen;
     if (radio) {
       await this.#try(() =>

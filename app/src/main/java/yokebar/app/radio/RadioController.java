@@ -10,7 +10,9 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.FieldProblem;
 import yokebar.app.safety.StoresNothing;
+import yokebar.core.band.WrittenFrequency;
 import yokebar.links.wire.SerialPorts;
 
 /** The radios over HTTP. */
@@ -34,8 +36,33 @@ class RadioController {
     /** What there is to choose from when a radio is set up. */
     record Choices(List<Dialect> dialects, List<Port> serialPorts) {}
 
-    /** What to set; what is left out stays. */
-    record Tuning(@Nullable Long frequencyHz, @Nullable String mode, @Nullable Boolean split) {}
+    /**
+     * What to set; what is left out stays.
+     *
+     * @param frequencyHz Hz
+     * @param typedFrequency in place of {@code frequencyHz}: as it was typed, in kHz, MHz or Hz
+     * @param mode as the radio names it
+     */
+    record Tuning(
+            @Nullable Long frequencyHz,
+            @Nullable String typedFrequency,
+            @Nullable String mode,
+            @Nullable Boolean split) {
+
+        @Nullable
+        Long hz() {
+            if (typedFrequency == null) {
+                return frequencyHz;
+            }
+            Long hz = WrittenFrequency.read(typedFrequency);
+            if (hz == null) {
+                throw new FieldProblem(
+                        "typedFrequency",
+                        "\"" + typedFrequency + "\" is no frequency. Type it in kHz or MHz, such as 14250 or 14.250.");
+            }
+            return hz;
+        }
+    }
 
     /** Whether a command went to the radio; what it made of it shows in its next reports. */
     record Told(boolean told) {}
@@ -77,7 +104,7 @@ class RadioController {
     @StoresNothing
     @PostMapping("/{id}/tune")
     Told tune(@PathVariable long id, @RequestBody Tuning tuning) {
-        radioTuning.tune(id, tuning.frequencyHz(), tuning.mode(), tuning.split());
+        radioTuning.tune(id, tuning.hz(), tuning.mode(), tuning.split());
         return new Told(true);
     }
 }

@@ -176,6 +176,11 @@ class RadiosTest extends AppTest {
                         && now(id).path("mode").asString("").equals("CW")
                         && now(id).path("split").asBoolean());
         assertThat(radio.front().frequencyHz()).isEqualTo(7_010_000);
+        sendJson("POST", "/api/radios/" + id + "/tune", Map.of("typedFrequency", "14,0745"));
+        await("what was typed", () -> now(id).path("frequencyHz").asLong() == 14_074_500);
+        assertThat(sendJson("POST", "/api/radios/" + id + "/tune", Map.of("typedFrequency", "14.07.4"))
+                        .body())
+                .contains("\"14.07.4\" is no frequency");
         assertThat(sendJson("POST", "/api/radios/" + id + "/tune", Map.of("mode", "XYZ"))
                         .body())
                 .contains("is no mode of a radio");
