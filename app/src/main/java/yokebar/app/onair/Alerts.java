@@ -6,6 +6,7 @@ import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Deque;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -79,8 +80,10 @@ class Alerts {
         List<Heard> changed = air.read(list -> {
             lookedAt = list.revision();
             list.goneSince(since).forEach(told::remove);
-            return list.changedSince(since);
+            return new ArrayList<>(list.changedSince(since));
         });
+        // Whoever was heard first is announced first.
+        Collections.reverse(changed);
         if (changed.isEmpty()) {
             return;
         }
