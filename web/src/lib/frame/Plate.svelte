@@ -16,11 +16,11 @@
 >
   <span class="face">
     <span class="name">{hookup.name}</span>
-    {#if hookup.state === 'TROUBLE'}<span class="reason">{hookup.brief ?? hookup.reason}</span>{/if}
   </span>
   <span class="foot">
     <Notch state={hookup.state} />
-    {#if hookup.kind === 'SERVICE'}<CloudUpload size={16} />
+    {#if hookup.state === 'TROUBLE'}<span class="reason">{hookup.brief ?? hookup.reason}</span>
+    {:else if hookup.kind === 'SERVICE'}<CloudUpload size={16} />
     {:else if hookup.id.startsWith('radio-')}<Radio size={16} />
     {:else if hookup.id.startsWith('rotor-')}<Compass size={16} />
     {:else}<Terminal size={16} />{/if}
@@ -82,12 +82,15 @@
     text-overflow: ellipsis;
   }
 
-  /* Gives way before the name does. */
   .reason {
-    flex: 0 1 auto;
+    flex: 1;
     min-width: 0;
     max-width: 220px;
     color: var(--yb-trouble);
+    font-size: 12px;
+    line-height: 14px;
+    text-align: left;
+    white-space: nowrap;
     overflow: hidden;
     text-overflow: ellipsis;
   }

@@ -54,7 +54,7 @@
       </a>
       <span class="divide"></span>
     {/if}
-    <span class="label log">Log</span>
+    <span class="label log-label">Log</span>
     <span class="mono count" data-testid="log-total">{grouped(app.latest.total)}</span>
     <span class="divide log"></span>
     <span class="clocks" title={`${secondTime(clock.now)} ${secondName()} time`}>
@@ -246,7 +246,7 @@
     }
 
     .mode,
-    .log {
+    .log-label {
       display: none;
     }
   }
@@ -255,6 +255,7 @@
   @media (max-width: 700px) {
     .count,
     .utc,
+    .divide.log,
     .offset:not(.bad) {
       display: none;
     }

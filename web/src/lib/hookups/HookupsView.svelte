@@ -107,7 +107,7 @@
           {/each}
         </div>
         {#if beside.length > 0}
-          <h2>Beside it all</h2>
+          <h2>Other</h2>
           <div class="cards">
             {#each beside as hookup (hookup.id)}
               <HookupCard {hookup} store={app.hookups} onsetup={setUpOf(hookup, false)} />

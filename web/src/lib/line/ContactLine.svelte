@@ -195,7 +195,7 @@
       {#each Object.entries(line.sticking) as [field, value] (field)}
         <button
           class="kept"
-          title="Kept for each contact; click to let go"
+          title="Kept for each contact; click to remove"
           onclick={() => line.stick(field, undefined)}>{KEPT.get(field) ?? field} {value} ×</button
         >
       {/each}
@@ -335,6 +335,12 @@
     gap: 10px;
     max-width: 480px;
     min-height: 36px;
+  }
+
+  .entity,
+  .dupe,
+  .says > .muted {
+    flex: none;
   }
 
   .entity {

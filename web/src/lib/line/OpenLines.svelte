@@ -71,8 +71,8 @@
   }
 
   .text {
-    flex: none;
-    max-width: 28ch;
+    flex: 0 100 auto;
+    min-width: 16ch;
     overflow: hidden;
     font-weight: 600;
     text-overflow: ellipsis;
@@ -81,8 +81,7 @@
   }
 
   .sentence {
-    flex: 1;
-    min-width: 0;
+    flex: 1 1 auto;
   }
 
   button {

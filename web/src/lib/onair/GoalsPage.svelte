@@ -106,7 +106,7 @@
             {preview?.byGoal[i] === undefined ? '' : `${preview.byGoal[i]} on the air now`}
           </span>
           <button class="more" onclick={() => void store.save({ goals: goals.filter((_, at) => at !== i) })}
-            >Drop</button
+            >Remove</button
           >
         </div>
       {/each}
@@ -126,7 +126,7 @@
     </section>
     <section aria-label="Calls">
       <h2>Calls I look out for</h2>
-      <p class="muted">They stand first whatever they bring. * stands for anything, ? for one character.</p>
+      <p class="muted">They are always listed first. * stands for anything, ? for one character.</p>
       <textarea
         aria-label="Calls I look out for"
         rows="3"

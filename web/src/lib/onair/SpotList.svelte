@@ -84,7 +84,7 @@
 <section class="spots" aria-label="Stations on the air">
   <div class="heads" aria-hidden="true">
     <span title="ever, this band, this mode">Need</span><span>Call</span><span class="number">kHz</span>
-    <span class="wide">Mode</span><span>Why</span><span class="wide">Heard by</span>
+    <span class="wide">Mode</span><span>Why</span><span class="number wide">Heard by</span>
     <span class="number wide">dB</span><span>Heard</span>
   </div>
   {#if air.waiting > 0}
@@ -266,6 +266,8 @@
   .ears > span {
     display: block;
     max-width: 160px;
+    margin-left: auto;
+    text-align: right;
   }
 
   .age {

@@ -172,7 +172,7 @@ describe('the goals', () => {
     await press('Add a goal');
     await screen.findByLabelText('Goal 1: what');
     server.on('PUT /api/onair/choices', choices({ goals: [] }));
-    await press('Drop');
+    await press('Remove');
     await screen.findByText(/No goal yet/);
   });
 

@@ -9,9 +9,9 @@
 
   const WAYS = [
     { when: 'BY_HAND', label: 'By hand: nothing goes until you say so' },
-    { when: 'AT_ONCE', label: 'By itself: what is due goes within seconds' },
-    { when: 'EVERY', label: 'By itself, every so many minutes' },
-    { when: 'AT_EXIT', label: 'By itself, when Yokebar ends' },
+    { when: 'AT_ONCE', label: 'Automatically, within seconds' },
+    { when: 'EVERY', label: 'Automatically, every so many minutes' },
+    { when: 'AT_EXIT', label: 'Automatically, when Yokebar ends' },
   ] as const;
 </script>
 
