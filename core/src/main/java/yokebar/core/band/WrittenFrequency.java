@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  * large and only that is on a band.
  */
 public final class WrittenFrequency {
-    private static final Pattern SHAPE = Pattern.compile("\\d{1,9}(?:\\.\\d{0,6})?");
+    private static final Pattern SHAPE = Pattern.compile("\\d{1,12}(?:\\.\\d{0,6})?");
     private static final BigDecimal MHZ_BELOW = BigDecimal.valueOf(1000);
     private static final BigDecimal MAY_BE_HZ_FROM = BigDecimal.valueOf(1_000_000);
     private static final int HZ_DIGITS = 0;

@@ -65,6 +65,9 @@ final class DigitalLogRequirements {
                     }
                     Requirement.require(
                             told("c1", adif).path("inLog").asBoolean(false), "the contact is answered otherwise");
+                    try (Datagrams datagrams = socket()) {
+                        datagrams.send(message("bye"), log);
+                    }
                 }));
     }
 
