@@ -72,7 +72,7 @@ export class AppState {
   readonly air = new AirStore(() => this.positions.here?.id);
   readonly shortlist = new AirStore(() => this.positions.here?.id, WANTED);
 
-  /** What was announced and not put away yet. */
+  /** What was announced and not dismissed yet. */
   announced = $state.raw<AirAlert[]>([]);
 
   view = $state<View>('log');
@@ -265,7 +265,7 @@ export class AppState {
     }
   }
 
-  putAway(alert: number): void {
+  dismissAlert(alert: number): void {
     this.announced = this.announced.filter((one) => one.number !== alert);
   }
 
@@ -281,7 +281,7 @@ export class AppState {
       if (alert.notified) {
         notify(alert.sentence);
       }
-      setTimeout(() => this.putAway(alert.number), ANNOUNCED_FOR_MS);
+      setTimeout(() => this.dismissAlert(alert.number), ANNOUNCED_FOR_MS);
     }
   }
 

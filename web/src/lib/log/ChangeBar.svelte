@@ -41,7 +41,7 @@
         </Button>
       {/if}
     {/if}
-    {#if !running}<button class="more" onclick={() => changes.putAway()}>Close</button>{/if}
+    {#if !running}<button class="more" onclick={() => changes.dismiss()}>Close</button>{/if}
   </div>
 {/if}
 

@@ -3,7 +3,7 @@ import { api, got, Problem, type LogChange } from '../api/client';
 /** What was done to the log lately, what is under way, and taking it back. */
 export class ChangeStore {
   all = $state.raw<LogChange[]>([]);
-  /** What this page began last; it is shown until something else is, or it is put away. */
+  /** What this page began last; it is shown until something else is, or it is dismissed. */
   shown = $state.raw<LogChange | undefined>(undefined);
   problem = $state('');
 
@@ -70,7 +70,7 @@ export class ChangeStore {
     }
   }
 
-  putAway(): void {
+  dismiss(): void {
     this.shown = undefined;
     this.problem = '';
   }

@@ -15,7 +15,7 @@
         <button class="more" onclick={() => void app.goToSpot(alert.spotId ?? 0)}>Go there</button>
       {/if}
       <a href="#/on-air/alerts" title={alert.because}>Why?</a>
-      <button class="more" onclick={() => app.putAway(alert.number)}>Dismiss</button>
+      <button class="more" onclick={() => app.dismissAlert(alert.number)}>Dismiss</button>
     </div>
   {/each}
 </div>

@@ -18,7 +18,7 @@
         {news.more > 0 ? `and ${news.more} more` : ''}
       </span>
       <a href="#/services/lanes">Services</a>
-      <button class="more" onclick={() => app.lanes.putAway()}>Dismiss</button>
+      <button class="more" onclick={() => app.lanes.dismissFirsts()}>Dismiss</button>
     </div>
   {/if}
 </div>

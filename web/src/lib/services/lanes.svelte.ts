@@ -52,7 +52,7 @@ export class LaneStore {
   fetching = $state<Record<number, boolean>>({});
   /** Lane id to how many confirmations the running fetch has read. */
   fetchRead = $state<Record<number, number>>({});
-  /** What was confirmed for the first time; put away by itself after a while. */
+  /** What was confirmed for the first time; dismissed automatically after a while. */
   firsts = $state.raw<FirstsNews | undefined>(undefined);
   /** The lane that is looked at; undefined for the first. */
   chosen = $state<number | undefined>(undefined);
@@ -103,10 +103,10 @@ export class LaneStore {
   announce(news: FirstsNews): void {
     this.firsts = news;
     clearTimeout(this.#quiet);
-    this.#quiet = setTimeout(() => this.putAway(), ANNOUNCED_FOR_MS);
+    this.#quiet = setTimeout(() => this.dismissFirsts(), ANNOUNCED_FOR_MS);
   }
 
-  putAway(): void {
+  dismissFirsts(): void {
     this.firsts = undefined;
   }
 

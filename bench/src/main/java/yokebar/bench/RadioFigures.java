@@ -36,7 +36,7 @@ public final class RadioFigures {
     private static final long TURN_EVERY_MS = 60;
     private static final int PROGRAMS = 20;
     private static final int POLLS_A_SECOND = 10;
-    private static final int MEASURE_SECONDS = 20;
+    private static final int MEASURE_SECONDS = 60;
     private static final int SETTLE_SECONDS = 90;
     /** The compiler goes on for minutes; what it costs then is not what idling costs. */
     private static final int COMPILER_RESTS_SECONDS = 20;

@@ -34,13 +34,17 @@ public class Storage implements HealthIndicator {
     private static final long WARN_BELOW_BYTES = 256L << 20;
     private static final int LOOK_EVERY_MS = 1000;
     private static final long PROBE_EVERY_NANOS = 30_000_000_000L;
+    /** While the database reports no errors. */
+    private static final long ASK_EVERY_NANOS = 10_000_000_000L;
 
     private final Path home;
     private final long stopBelow;
     private final long goAbove;
     private final ApplicationEventPublisher events;
     private final DatabaseRevival revival;
+    private final DatabaseErrors errors;
     private volatile long probedAt = System.nanoTime() - PROBE_EVERY_NANOS;
+    private volatile long askedAt = System.nanoTime() - ASK_EVERY_NANOS;
     private volatile StorageState state = new StorageState(Kind.GOOD, null, null, Instant.EPOCH);
 
     /** What is the matter. */
@@ -76,8 +80,10 @@ public class Storage implements HealthIndicator {
             @Value("${yokebar.home}") Path home,
             @Value("${yokebar.disk-reserve-mb:0}") long reserveMb,
             ApplicationEventPublisher events,
-            DatabaseRevival revival) {
+            DatabaseRevival revival,
+            DatabaseErrors errors) {
         this.revival = revival;
+        this.errors = errors;
         this.home = home;
         this.stopBelow = reserveMb > 0 ? reserveMb << 20 : STOP_BELOW_BYTES;
         this.goAbove = reserveMb > 0 ? (reserveMb << 20) * 4 / 3 : GO_ABOVE_BYTES;
@@ -142,13 +148,17 @@ public class Storage implements HealthIndicator {
                 probe();
                 probedAt = nanos;
             }
-            if (!revival.answers()) {
+            boolean ask = errors.take() || !before.stores() || nanos - askedAt >= ASK_EVERY_NANOS;
+            if (ask && !revival.answers()) {
                 return new StorageState(
                         Kind.CLOSED,
                         "The log was closed because writing to " + home + " failed. It is opened again; what arrives "
                                 + "meanwhile waits.",
                         free,
                         now);
+            }
+            if (ask) {
+                askedAt = nanos;
             }
             return free < WARN_BELOW_BYTES && stopBelow == STOP_BELOW_BYTES
                     ? new StorageState(
