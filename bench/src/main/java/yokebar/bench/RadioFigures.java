@@ -239,13 +239,17 @@ public final class RadioFigures {
         return ticks;
     }
 
-    /** Of one core, by the system's count of the process's time. */
+    /** Of one core, by the system's count of the process's time, without that of the compiler. */
     private double processorShare() throws Exception {
-        long before = yokebar.toHandle().info().totalCpuDuration().orElseThrow().toMillis();
+        long before = processorMillis();
         long start = System.nanoTime();
         Thread.sleep(MEASURE_SECONDS * 1000L);
-        long after = yokebar.toHandle().info().totalCpuDuration().orElseThrow().toMillis();
+        long after = processorMillis();
         return (after - before) * 1e6 / (System.nanoTime() - start);
+    }
+
+    private long processorMillis() throws IOException {
+        return yokebar.toHandle().info().totalCpuDuration().orElseThrow().toMillis() - compilerTicks() * 10;
     }
 
     private void add(String path, String json) throws Exception {
