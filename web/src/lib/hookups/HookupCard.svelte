@@ -86,25 +86,14 @@
   <footer>
     {#if hookup.complete}
       <Button kind="ghost" size="small" disabled={busy} on:click={() => store.test(hookup.id)}>Test</Button>
-      {#if hookup.state === 'OFF'}
-        <Button
-          kind="ghost"
-          size="small"
-          disabled={busy}
-          on:click={() => store.setConnected(hookup.id, true)}
-        >
-          Connect
-        </Button>
-      {:else}
-        <Button
-          kind="ghost"
-          size="small"
-          disabled={busy}
-          on:click={() => store.setConnected(hookup.id, false)}
-        >
-          Disconnect
-        </Button>
-      {/if}
+      <Button
+        kind="ghost"
+        size="small"
+        disabled={busy}
+        on:click={() => store.setConnected(hookup.id, hookup.state === 'OFF')}
+      >
+        {hookup.state === 'OFF' ? 'Connect' : 'Disconnect'}
+      </Button>
     {/if}
     {#if onsetup}<Button kind={hookup.complete ? 'ghost' : 'tertiary'} size="small" on:click={onsetup}
         >Set up</Button

@@ -70,12 +70,12 @@ public final class Main {
                     + ".");
             return 2;
         }
-        Subject subject = new Subject(
-                URI.create(args[2]),
-                args.length > 3 ? args[3] : "",
-                args.length > 4 ? Path.of(args[4]) : null,
-                args.length > 5 ? args[5] : "");
         try {
+            Subject subject = new Subject(
+                    URI.create(args[2]),
+                    args.length > 3 ? args[3] : "",
+                    args.length > 4 ? Path.of(args[4]) : null,
+                    args.length > 5 ? args[5] : "");
             return Conformance.run(args[1], subject, System.out) == 0 ? 0 : 1;
         } catch (IllegalArgumentException e) {
             System.err.println(e.getMessage());

@@ -47,6 +47,10 @@ class ConformanceTest {
         return Conformance.run(protocol, subject, new PrintStream(out, true, StandardCharsets.UTF_8));
     }
 
+    private void meetsAll(String protocol, String address, String account) {
+        assertThat(unmet(protocol, address, account)).as(said()).isZero();
+    }
+
     private String said() {
         return out.toString(StandardCharsets.UTF_8);
     }
@@ -54,36 +58,28 @@ class ConformanceTest {
     @Test
     void quaysideKeepsToItsProtocol() throws Exception {
         try (Quayside quayside = new Quayside(Clock.systemUTC(), folder, 0)) {
-            assertThat(unmet("quayside", quayside.address(), Quayside.KEY))
-                    .as(said())
-                    .isZero();
+            meetsAll("quayside", quayside.address(), Quayside.KEY);
         }
     }
 
     @Test
     void postbagKeepsToItsProtocol() throws Exception {
         try (Postbag postbag = new Postbag(new World(5), Clock.systemUTC(), folder, 0)) {
-            assertThat(unmet("postbag", postbag.address(), Postbag.NAME + ":" + Postbag.PASSWORD))
-                    .as(said())
-                    .isZero();
+            meetsAll("postbag", postbag.address(), Postbag.NAME + ":" + Postbag.PASSWORD);
         }
     }
 
     @Test
     void countersignKeepsToItsProtocol() throws Exception {
         try (Countersign countersign = new Countersign(new World(5), Clock.systemUTC(), folder, 0)) {
-            assertThat(unmet("countersign", countersign.address(), Countersign.ACCOUNT + ":" + Countersign.PASSWORD))
-                    .as(said())
-                    .isZero();
+            meetsAll("countersign", countersign.address(), Countersign.ACCOUNT + ":" + Countersign.PASSWORD);
         }
     }
 
     @Test
     void theCallbookKeepsToItsProtocol() throws Exception {
         try (WhosThere callbook = new WhosThere(new World(5), Clock.systemUTC(), 0)) {
-            assertThat(unmet("callbook", callbook.address(), WhosThere.ACCOUNT + ":" + WhosThere.PASSWORD))
-                    .as(said())
-                    .isZero();
+            meetsAll("callbook", callbook.address(), WhosThere.ACCOUNT + ":" + WhosThere.PASSWORD);
         }
     }
 
@@ -118,7 +114,7 @@ class ConformanceTest {
     @Test
     void theReferencePublisherKeepsToItsProtocolUnlessItsFilesAreDamaged() throws Exception {
         try (Almanac almanac = new Almanac(0)) {
-            assertThat(unmet("reference", almanac.address(), "")).as(said()).isZero();
+            meetsAll("reference", almanac.address(), "");
             almanac.setDamaged(true);
             assertThat(unmet("reference", almanac.address(), "")).as(said()).isGreaterThan(1);
         }
@@ -129,9 +125,7 @@ class ConformanceTest {
         List<String> letters = new ArrayList<>();
         try (MailGateway gateway = new MailGateway(folder, 0, (letter, id) -> letters.add(id))) {
             gateway.setBytesPerSecond(200_000);
-            assertThat(unmet("radio-mail", "tcp://127.0.0.1:" + gateway.port(), "CU9QYB"))
-                    .as(said())
-                    .isZero();
+            meetsAll("radio-mail", "tcp://127.0.0.1:" + gateway.port(), "CU9QYB");
             assertThat(letters).isEmpty();
         }
     }
@@ -143,9 +137,7 @@ class ConformanceTest {
                 new LinkedProgram(new World(5), Clock.systemUTC(), 3, "wavelet-1", "Wavelet", port, 2)) {
             program.listen(0.5);
             program.contact("ZP5QXA");
-            assertThat(unmet("digital-link-program", "udp://127.0.0.1:" + port, ""))
-                    .as(said())
-                    .isZero();
+            meetsAll("digital-link-program", "udp://127.0.0.1:" + port, "");
             assertThat(program.waiting()).isZero();
         }
     }
