@@ -20,7 +20,7 @@ for name in $which; do
     sources) java -Xmx700m -cp "$classpath" yokebar.bench.SourceFigures | grep '^sources' ;;
     # Likewise with a log of its own of a million contacts.
     services) java -Xmx700m -cp "$classpath" yokebar.bench.ServiceFigures | grep '^services' ;;
-    guard) java -cp "$classpath" yokebar.app.safety.GuardFigures ;;
+    guard) java -cp "$classpath" yokebar.app.platform.web.GuardFigures ;;
     air) java -Xmx2g -cp "$classpath" yokebar.bench.AirFigures ;;
     *)
       echo "no benchmark is called $name" >&2

@@ -5,7 +5,7 @@ import globals from 'globals';
 import ts from 'typescript-eslint';
 
 export default ts.config(
-  { ignores: ['dist/', 'target/', 'node_modules/', 'src/lib/api/schema.d.ts'] },
+  { ignores: ['dist/', 'target/', 'node_modules/', 'src/lib/platform/api/schema.d.ts'] },
   js.configs.recommended,
   ...ts.configs.strict,
   ...svelte.configs.recommended,

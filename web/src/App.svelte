@@ -1,42 +1,31 @@
 <script lang="ts">
-  import FirstSteps from './lib/steps/FirstSteps.svelte';
-  import DeskView from './lib/desk/DeskView.svelte';
-  import { actions, PLACES } from './lib/frame/actions';
-  import { AppState } from './lib/frame/app.svelte';
-  import KeyMap from './lib/frame/KeyMap.svelte';
-  import Palette from './lib/frame/Palette.svelte';
-  import ErrorNotice from './lib/frame/ErrorNotice.svelte';
-  import Offline from './lib/frame/Offline.svelte';
-  import Rail from './lib/frame/Rail.svelte';
-  import UnsavedAsk from './lib/frame/UnsavedAsk.svelte';
-  import Updated from './lib/frame/Updated.svelte';
-  import Yoke from './lib/frame/Yoke.svelte';
-  import HookupDrawer from './lib/hookups/HookupDrawer.svelte';
-  import HookupsView from './lib/hookups/HookupsView.svelte';
-  import IntakeView from './lib/intake/IntakeView.svelte';
-  import ContactLine from './lib/line/ContactLine.svelte';
-  import ChangeBar from './lib/log/ChangeBar.svelte';
-  import ChangesDrawer from './lib/log/ChangesDrawer.svelte';
-  import ContactDrawer from './lib/log/ContactDrawer.svelte';
-  import LogView from './lib/log/LogView.svelte';
-  import Announcer from './lib/onair/Announcer.svelte';
-  import OnAirView from './lib/onair/OnAirView.svelte';
-  import PositionAsk from './lib/position/PositionAsk.svelte';
-  import PositionDrawer from './lib/position/PositionDrawer.svelte';
-  import Firsts from './lib/services/Firsts.svelte';
-  import StorageNotice from './lib/safety/StorageNotice.svelte';
-  import ServicesView from './lib/services/ServicesView.svelte';
-  import StationView from './lib/station/StationView.svelte';
+  import ErrorNotice from './lib/platform/frame/ErrorNotice.svelte';
+  import { FRAME_KEYS } from './lib/platform/frame/frame-actions';
+  import KeyMap from './lib/platform/frame/KeyMap.svelte';
+  import Offline from './lib/platform/frame/Offline.svelte';
+  import Palette from './lib/platform/frame/Palette.svelte';
+  import Rail from './lib/platform/frame/Rail.svelte';
+  import UnsavedAsk from './lib/platform/frame/UnsavedAsk.svelte';
+  import Updated from './lib/platform/frame/Updated.svelte';
+  import { provide } from './lib/platform/page/stores';
+  import Yoke from './lib/sources/hub/Yoke.svelte';
+  import { Page } from './page';
 
-  const app = new AppState();
-  app.start();
+  const page = new Page();
+  const { features, live, navigation } = page;
+  provide(page.stores);
+  page.start();
+
+  const localKeys = [...features.flatMap((feature) => feature.localKeys ?? []), ...FRAME_KEYS];
+  const notices = features.flatMap((feature) => feature.notices ?? []);
+  const bars = features.flatMap((feature) => feature.bars ?? []);
 
   let awaitingView = false;
   let main = $state<HTMLElement | null>(null);
-  const onAirNow = $derived(app.page === '' || app.page === 'now');
 
-  const title = $derived(PLACES.find(({ view }) => view === app.view)?.label ?? 'First steps');
-  $effect(() => app.keepAddress());
+  const view = $derived(navigation.views.find(({ name }) => name === navigation.view));
+  const drawer = $derived(navigation.drawers.find(({ of }) => of === navigation.drawer?.of));
+  $effect(() => navigation.keepAddress());
 
   function typing(target: EventTarget | null): boolean {
     return (
@@ -46,30 +35,30 @@
 
   /** Does what a key, or two in a row, stand for; false when they stand for nothing. */
   function act(keys: string): boolean {
-    const action = actions(app).find((a) => a.keys === keys);
+    const action = page.actions.find((a) => a.keys === keys || a.also === keys);
     void action?.run();
     return action !== undefined;
   }
 
   function onbeforeunload(event: BeforeUnloadEvent) {
-    if (app.unsaved) {
+    if (navigation.unsaved) {
       event.preventDefault();
     }
   }
 
   function onkeydown(event: KeyboardEvent) {
-    if (app.leaving) {
+    if (navigation.leaving) {
       return;
     }
-    if (event.key === 'Escape' && app.drawer) {
+    if (event.key === 'Escape' && navigation.drawer) {
       // Else the same key would close what is asked before the drawer goes.
       event.preventDefault();
-      app.close();
+      navigation.close();
       return;
     }
     if ((event.ctrlKey || event.metaKey) && event.key === 'k') {
       event.preventDefault();
-      app.paletteOpen = true;
+      navigation.paletteOpen = true;
       return;
     }
     if (event.altKey && event.code === 'KeyB') {
@@ -79,7 +68,7 @@
     }
     if ((event.ctrlKey || event.metaKey) && event.key === 'z' && !typing(event.target)) {
       event.preventDefault();
-      void app.changes.undo(app.changes.undoable?.id);
+      act('Ctrl+Z');
       return;
     }
     if (typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) {
@@ -92,62 +81,36 @@
   }
 </script>
 
-<svelte:head><title>{title} · Yokebar</title></svelte:head>
+<svelte:head><title>{view?.label} · Yokebar</title></svelte:head>
 <svelte:window {onkeydown} {onbeforeunload} />
 
-{#if app.paletteOpen}<Palette {app} />{/if}
-{#if app.keysOpen}<KeyMap {app} />{/if}
-{#if app.leaving}<UnsavedAsk {app} />{/if}
+{#if navigation.paletteOpen}<Palette actions={page.actions} />{/if}
+{#if navigation.keysOpen}<KeyMap actions={page.actions} {localKeys} />{/if}
+{#if navigation.leaving}<UnsavedAsk />{/if}
 
 <button class="skip" onclick={() => main?.focus()}>Skip to the view</button>
 <div class="frame">
-  <Yoke {app} />
+  <Yoke />
   <div class="body">
-    <Rail {app} />
+    <Rail />
     <main bind:this={main} tabindex="-1">
-      {#if !app.live.connected}<Offline lostAt={app.live.lostAt} />{/if}
-      <Updated connected={app.live.connected} />
+      {#if !live.connected}<Offline lostAt={live.lostAt} />{/if}
+      <Updated connected={live.connected} />
       <ErrorNotice />
-      <StorageNotice storage={app.storage} />
-      <PositionAsk positions={app.positions} />
+      {#each notices as Notice (Notice)}<Notice />{/each}
       <div class="place">
-        {#if app.view === 'desk'}
-          <DeskView {app} />
-        {:else if app.view === 'on-air'}
-          <OnAirView {app} />
-        {:else if app.view === 'log'}
-          <LogView {app} />
-        {:else if app.view === 'intake'}
-          <IntakeView {app} />
-        {:else if app.view === 'hookups'}
-          <HookupsView {app} />
-        {:else if app.view === 'services'}
-          <ServicesView {app} />
-        {:else if app.view === 'first-steps'}
-          <FirstSteps {app} />
-        {:else}
-          <StationView {app} />
+        {#if view}
+          {@const View = view.component}
+          <View />
         {/if}
       </div>
-      <Announcer {app} />
-      <Firsts {app} />
-      <ChangeBar {app} />
-      {#if app.view === 'desk' || (app.view === 'on-air' && onAirNow) || app.lineOpen}<ContactLine
-          {app}
-        />{/if}
+      {#each bars as Bar (Bar)}<Bar />{/each}
     </main>
-    {#if app.drawer?.of === 'contact'}
-      {#key app.drawer.id}
-        <ContactDrawer {app} id={app.drawer.id} />
+    {#if drawer && navigation.drawer}
+      {@const Drawer = drawer.component}
+      {#key navigation.drawer.id}
+        {#if drawer.id === 'none'}<Drawer />{:else}<Drawer id={navigation.drawer.id} />{/if}
       {/key}
-    {:else if app.drawer?.of === 'hookup'}
-      {#key app.drawer.id}
-        <HookupDrawer {app} id={app.drawer.id} />
-      {/key}
-    {:else if app.drawer?.of === 'changes'}
-      <ChangesDrawer {app} />
-    {:else if app.drawer}
-      <PositionDrawer {app} />
     {/if}
   </div>
 </div>

@@ -1,14 +1,18 @@
 <script lang="ts">
   import { Button, Modal, Select, SelectItem, TextInput } from 'carbon-components-svelte';
-  import { api, got, Problem, type BulkPreview } from '../api/client';
-  import type { AppState } from '../frame/app.svelte';
-  import { counted, grouped } from '../shared/format';
+  import { api, got, Problem, type BulkPreview } from '../platform/api/client';
+  import { counted, grouped } from '../platform/shared/format';
   import type { Chosen } from './chosen.svelte';
   import { MAIN_FIELDS, PROPAGATION } from './fields';
   import SendChosen from './SendChosen.svelte';
+  import { ChangeStore } from './change/changes.svelte';
+  import { LogStore } from './log.svelte';
+  import { useStore } from '../platform/page/stores';
 
   /** @param onback called when the keyboard leaves the actions for the rows */
-  let { app, chosen, onback }: { app: AppState; chosen: Chosen; onback?: () => void } = $props();
+  let { chosen, onback }: { chosen: Chosen; onback?: () => void } = $props();
+  const changesStore = useStore(ChangeStore);
+  const log = useStore(LogStore);
 
   let bar = $state<HTMLDivElement | null>(null);
 
@@ -27,7 +31,7 @@
   let problem = $state('');
   let request = 0;
 
-  const selection = $derived(chosen.selection(app.log.search));
+  const selection = $derived(chosen.selection(log.search));
 
   $effect(() => {
     if (asking === 'edit') {
@@ -66,7 +70,7 @@
         ? got(api.POST('/api/changes/edit', { body: { selection, changes: { [field]: value } } }))
         : got(api.POST('/api/changes/delete', { body: selection }));
     asking = undefined;
-    void app.changes.begin(change);
+    void changesStore.begin(change);
     none();
   }
 
@@ -87,12 +91,10 @@
 <div class="bulk" role="region" aria-label="Chosen contacts" bind:this={bar}>
   <strong>{counted(chosen.size, 'contact')} chosen</strong>
   <Button size="small" kind="tertiary" on:click={() => (asking = 'edit')}>Change a field</Button>
-  <SendChosen {app} {chosen} />
+  <SendChosen {chosen} />
   <Button size="small" kind="ghost" on:click={() => (asking = 'delete')}>Delete</Button>
-  {#if !chosen.whole && chosen.size < app.log.found}
-    <button class="more" onclick={() => chosen.chooseAll(app.log.found)}
-      >Choose all {grouped(app.log.found)}</button
-    >
+  {#if !chosen.whole && chosen.size < log.found}
+    <button class="more" onclick={() => chosen.chooseAll(log.found)}>Choose all {grouped(log.found)}</button>
   {/if}
   <button class="more" onclick={none}>Choose none</button>
 </div>

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { api, got, Problem, type PictureStanding } from '../api/client';
-  import { utcDate, utcMinute } from '../shared/format';
+  import { api, got, Problem, type PictureStanding } from '../platform/api/client';
+  import { utcDate, utcMinute } from '../platform/shared/format';
 
   let { id, call, version }: { id: number; call: string; version: unknown } = $props();
 

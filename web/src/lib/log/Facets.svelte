@@ -1,21 +1,23 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { api, got, type LogFacets } from '../api/client';
-  import type { AppState } from '../frame/app.svelte';
-  import { STATE_NAMES, type LaneState } from '../services/lanes.svelte';
-  import { grouped } from '../shared/format';
+  import { api, got, type LogFacets } from '../platform/api/client';
+  import { STATE_NAMES, type LaneState } from '../services/delivery/lanes.svelte';
+  import { grouped } from '../platform/shared/format';
   import { chosen, toggled } from './search-text';
+  import { LaneStore } from '../services/delivery/lanes.svelte';
+  import { LogStore } from './log.svelte';
+  import { useStore } from '../platform/page/stores';
 
   let {
-    app,
     typed,
     onsearch,
   }: {
-    app: AppState;
     /** What stands in the search box, though it may not be searched for yet. */
     typed: string;
     onsearch: (text: string) => void;
   } = $props();
+  const lanes = useStore(LaneStore);
+  const log = useStore(LogStore);
 
   const SHOWN = 6;
   const NAMES: Record<string, string> = {
@@ -39,8 +41,8 @@
   const SETTLED_MS = 200;
 
   $effect(() => {
-    void app.log.edition;
-    if (!app.log.loading) {
+    void log.edition;
+    if (!log.loading) {
       const timer = setTimeout(() => void untrack(read), SETTLED_MS);
       return () => clearTimeout(timer);
     }
@@ -49,7 +51,7 @@
   async function read() {
     const mine = ++request;
     try {
-      const fresh = await got(api.GET('/api/log/facets', { params: { query: { search: app.log.search } } }));
+      const fresh = await got(api.GET('/api/log/facets', { params: { query: { search: log.search } } }));
       if (mine === request) {
         counts = fresh;
       }
@@ -58,7 +60,7 @@
     }
   }
 
-  const service = (field: string) => app.lanes.all.find((lane) => lane.name.toUpperCase() === field);
+  const service = (field: string) => lanes.all.find((lane) => lane.name.toUpperCase() === field);
 
   function words(field: string, value: string): string {
     if (service(field)) {

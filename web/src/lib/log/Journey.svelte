@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { JourneyStep } from '../api/client';
-  import { localTime, utcDate, utcSecond } from '../shared/format';
+  import type { JourneyStep } from '../platform/api/client';
+  import { localTime, utcDate, utcSecond } from '../platform/shared/format';
 
   let { steps }: { steps: JourneyStep[] } = $props();
 

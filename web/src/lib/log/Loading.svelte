@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { api, got } from '../api/client';
-  import { grouped } from '../shared/format';
+  import { api, got } from '../platform/api/client';
+  import { grouped } from '../platform/shared/format';
 
   const EVERY_MS = 400;
   let loaded = $state(0);

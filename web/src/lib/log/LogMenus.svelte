@@ -1,12 +1,18 @@
 <script lang="ts">
   import { Button, Checkbox, TextInput } from 'carbon-components-svelte';
-  import { api, got, Problem, type LogViewSaved } from '../api/client';
-  import type { AppState } from '../frame/app.svelte';
-  import { counted } from '../shared/format';
-  import Menu from '../shared/Menu.svelte';
+  import { api, got, Problem, type LogViewSaved } from '../platform/api/client';
+  import { counted } from '../platform/shared/format';
+  import Menu from '../platform/shared/Menu.svelte';
   import { choosable, column, FIRST_COLUMNS } from './columns';
+  import { LogDisplay } from './log-display.svelte';
+  import { LaneStore } from '../services/delivery/lanes.svelte';
+  import { LogStore } from './log.svelte';
+  import { useStore } from '../platform/page/stores';
 
-  let { app, onsearch }: { app: AppState; onsearch: (text: string) => void } = $props();
+  let { onsearch }: { onsearch: (text: string) => void } = $props();
+  const display = useStore(LogDisplay);
+  const lanes = useStore(LaneStore);
+  const log = useStore(LogStore);
 
   let views = $state.raw<LogViewSaved[]>([]);
   let fields = $state.raw<string[]>([]);
@@ -15,9 +21,9 @@
 
   const query = $derived(
     new URLSearchParams({
-      search: app.log.search,
-      sort: app.log.sort.field,
-      descending: String(app.log.sort.descending),
+      search: log.search,
+      sort: log.sort.field,
+      descending: String(log.sort.descending),
     }).toString(),
   );
 
@@ -30,19 +36,19 @@
   }
 
   async function readFields() {
-    const services = app.lanes.all.map((lane) => lane.name.toUpperCase());
+    const services = lanes.all.map((lane) => lane.name.toUpperCase());
     fields = choosable(await got(api.GET('/api/log/fields')), services);
   }
 
   function use(view: LogViewSaved) {
-    app.showColumns(view.columns);
-    app.log.sort = { field: view.sort, descending: view.descending };
+    display.show(view.columns);
+    log.sort = { field: view.sort, descending: view.descending };
     onsearch(view.search);
   }
 
   async function keep() {
-    const { search, sort } = app.log;
-    const body = { name, search, sort: sort.field, descending: sort.descending, columns: app.logColumns };
+    const { search, sort } = log;
+    const body = { name, search, sort: sort.field, descending: sort.descending, columns: display.columns };
     try {
       views = await got(api.PUT('/api/log/views', { body }));
       name = '';
@@ -57,7 +63,7 @@
   }
 
   function toggle(field: string, on: boolean) {
-    app.showColumns(on ? [...app.logColumns, field] : app.logColumns.filter((f) => f !== field));
+    display.show(on ? [...display.columns, field] : display.columns.filter((f) => f !== field));
   }
 </script>
 
@@ -90,30 +96,30 @@
     {#each fields as field (field)}
       <Checkbox
         labelText={column(field).label}
-        checked={app.logColumns.includes(field)}
-        on:check={({ detail }) => detail !== app.logColumns.includes(field) && toggle(field, detail)}
+        checked={display.columns.includes(field)}
+        on:check={({ detail }) => detail !== display.columns.includes(field) && toggle(field, detail)}
       />
     {/each}
   </div>
-  <button class="more" onclick={() => app.showColumns(FIRST_COLUMNS)}>As at first</button>
+  <button class="more" onclick={() => display.show(FIRST_COLUMNS)}>As at first</button>
 </Menu>
 
 <Menu label="Export">
-  {#if app.log.notUnderstood.length > 0}
+  {#if log.notUnderstood.length > 0}
     <p class="trouble">
       The search is not understood, so it finds nothing to export. Correct it, or show the whole log.
     </p>
     <Button size="small" kind="tertiary" on:click={() => onsearch('')}>Show the whole log</Button>
   {:else}
-    <p class="muted">{counted(app.log.found, 'contact')}: what is found now, in this order.</p>
+    <p class="muted">{counted(log.found, 'contact')}: what is found now, in this order.</p>
     <a class="choice" href={`/api/contacts.adi?${query}`} download="contacts.adi">ADI, for other programs</a>
     <a class="choice" href={`/api/contacts.adx?${query}`} download="contacts.adx">ADX, the same as XML</a>
     <a
       class="choice"
-      href={`/api/contacts.csv?${query}&columns=${app.logColumns.join(',')}`}
+      href={`/api/contacts.csv?${query}&columns=${display.columns.join(',')}`}
       download="contacts.csv">CSV of these columns</a
     >
-    <a class="choice" href={`/api/log/print?${query}&columns=${app.logColumns.join(',')}`} target="_blank"
+    <a class="choice" href={`/api/log/print?${query}&columns=${display.columns.join(',')}`} target="_blank"
       >A page to print</a
     >
   {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Lane, LogLine } from '../api/client';
-  import Seals from '../services/Seals.svelte';
-  import { localTime } from '../shared/format';
+  import type { Lane, LogLine } from '../platform/api/client';
+  import Seals from '../services/delivery/Seals.svelte';
+  import { localTime } from '../platform/shared/format';
   import type { Column } from './columns';
 
   let {

@@ -1,22 +1,27 @@
 <script lang="ts">
-  import { onDestroy, untrack } from 'svelte';
-  import { api, got, type LogLine } from '../api/client';
-  import type { AppState } from '../frame/app.svelte';
+  import { untrack } from 'svelte';
+  import type { LogLine } from '../platform/api/client';
   import LogRow from './LogRow.svelte';
+  import LogTableHead from './LogTableHead.svelte';
   import type { Chosen } from './chosen.svelte';
-  import { column, fitting } from './columns';
-  import { EditQueue, type Unsaved } from './edits.svelte';
-  import SealHeads from '../services/SealHeads.svelte';
-  import { placeAt, rowWindow, scrollFor } from './row-window';
+  import { besidesPx, column, fitting, sealsPx } from './columns';
+  import { CellEdit } from './cell-edit.svelte';
+  import UnsavedEdits from './UnsavedEdits.svelte';
+  import { placeAt, rowStep, rowWindow, scrollFor } from './row-window';
+  import { Navigation } from '../platform/page/navigation.svelte';
+  import { LogStore } from './log.svelte';
+  import { LaneStore } from '../services/delivery/lanes.svelte';
+  import { LogDisplay } from './log-display.svelte';
+  import { useStore } from '../platform/page/stores';
 
-  let { app, chosen, onactions }: { app: AppState; chosen: Chosen; onactions: () => void } = $props();
+  let { chosen, onactions }: { chosen: Chosen; onactions: () => void } = $props();
+  const navigation = useStore(Navigation);
+  const log = useStore(LogStore);
+  const lanesStore = useStore(LaneStore);
+  const display = useStore(LogDisplay);
 
   const ROW_HEIGHT = 30;
   const OPEN_AFTER_MS = 220;
-  const CHOICE_PX = 28 + 12 + 2 * 16;
-  /** One seal with its word, or as many shapes as there are services. */
-  const SEAL_WITH_WORD_PX = 104;
-  const SEAL_PX = 24;
   let opening: ReturnType<typeof setTimeout> | undefined;
   let grid = $state<HTMLDivElement | null>(null);
   let scroller = $state<HTMLDivElement | null>(null);
@@ -28,21 +33,20 @@
   /** The contact the cursor stands on, which keeps it when rows come in above. */
   let cursorId = $state<number | undefined>(undefined);
   let focused = $state(false);
-  /** The cell that is being changed, and what it said when it was opened: another browser may change it meanwhile. */
-  let editing = $state.raw<{ id: number; field: string; was: string; text: string } | undefined>(undefined);
-  const edits = new EditQueue();
+  const cell = new CellEdit(
+    () => columns,
+    () => grid?.focus(),
+  );
+  const edits = cell.edits;
 
-  const log = $derived(app.log);
-  const lanes = $derived(app.lanes.sealed);
-  const sealsPx = $derived(lanes.length === 1 ? SEAL_WITH_WORD_PX : lanes.length * SEAL_PX);
-  /** What is left for columns beside the box to choose with, the seals and the margins. */
-  const columns = $derived(fitting(app.logColumns.map(column), width - CHOICE_PX - sealsPx));
-  const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} ${sealsPx}px`);
+  const lanes = $derived(lanesStore.sealed);
+  const columns = $derived(fitting(display.columns.map(column), width - besidesPx(lanes.length)));
+  const template = $derived(`28px ${columns.map((c) => c.width).join(' ')} ${sealsPx(lanes.length)}px`);
   const view = $derived(rowWindow(scrollTop, viewHeight, log.found, ROW_HEIGHT));
   const places = $derived(Array.from({ length: view.end - view.first }, (_, i) => view.first + i));
   /** Nothing moves under the pointer, or under the cursor of the keyboard. */
   const holding = $derived(
-    pointed || scrollTop > ROW_HEIGHT / 2 || editing !== undefined || (focused && cursor >= 0),
+    pointed || scrollTop > ROW_HEIGHT / 2 || cell.editing !== undefined || (focused && cursor >= 0),
   );
 
   $effect(() => {
@@ -61,15 +65,14 @@
 
   $effect(() => {
     const hold = holding;
-    untrack(() => app.log.hold(hold));
+    untrack(() => log.hold(hold));
+    return () => log.hold(false);
   });
-
-  onDestroy(() => app.log.hold(false));
 
   $effect(() => {
     const { first, end } = view;
     void log.found;
-    untrack(() => app.log.look(first, end));
+    untrack(() => log.look(first, end));
   });
 
   /** Goes to the newest rows. */
@@ -83,34 +86,12 @@
     stand(Math.max(cursor, 0));
   }
 
-  function newDay(place: number): boolean {
-    const line = log.at(place);
-    const above = log.at(place - 1);
-    return (
-      log.sort.field !== 'START' || !line || !above || above.start.slice(0, 10) !== line.start.slice(0, 10)
-    );
-  }
-
-  function sort(field: string) {
-    const same = log.sort.field === field;
-    log.sortBy({ field, descending: same ? !log.sort.descending : field === 'START' });
-    toTop();
-  }
-
-  function sorted(field: string): 'ascending' | 'descending' | undefined {
-    return log.sort.field !== field ? undefined : log.sort.descending ? 'descending' : 'ascending';
-  }
-
   async function chooseTo(place: number, extend: boolean) {
     const line = log.at(place);
-    if (!extend || cursor < 0) {
-      if (line) chosen.toggle(line.id);
-    } else {
-      const from = Math.min(cursor, place);
-      const limit = Math.abs(cursor - place) + 1;
-      const { search, sort: order } = log;
-      const query = { search, sort: order.field, descending: order.descending, from, limit };
-      chosen.add(await got(api.GET('/api/log/ids', { params: { query } })));
+    if (extend && cursor >= 0) {
+      await chosen.addRange(log, cursor, place);
+    } else if (line) {
+      chosen.toggle(line.id);
     }
     stand(place);
   }
@@ -120,11 +101,11 @@
     if (event.shiftKey || event.ctrlKey || event.metaKey) {
       event.preventDefault();
       void chooseTo(place, event.shiftKey);
-    } else if (line && editing?.id !== line.id) {
+    } else if (line && cell.editing?.id !== line.id) {
       stand(place);
       clearTimeout(opening);
       // The drawer moves the cells aside; a second click, which edits one, must find it where it was.
-      opening = setTimeout(() => app.showContact(line.id), OPEN_AFTER_MS);
+      opening = setTimeout(() => navigation.showContact(line.id), OPEN_AFTER_MS);
     }
   }
 
@@ -145,19 +126,12 @@
       return;
     }
     const page = Math.floor(viewHeight / ROW_HEIGHT) - 1;
-    const step = {
-      ArrowDown: 1,
-      ArrowUp: -1,
-      PageDown: page,
-      PageUp: -page,
-      Home: -log.found,
-      End: log.found,
-    }[event.key];
+    const step = rowStep(event.key, page, log.found);
     const line = log.at(cursor);
     if (step !== undefined) {
       moveTo(cursor + step, event.shiftKey);
     } else if (event.key === 'Enter') {
-      app.showContact(line?.id);
+      navigation.showContact(line?.id);
     } else if (event.key === ' ' && cursor >= 0) {
       void chooseTo(cursor, false);
     } else if (event.key === 'a' && (event.ctrlKey || event.metaKey)) {
@@ -177,52 +151,13 @@
   }
 
   function edit(line: LogLine, field: string | undefined) {
-    if (field) {
-      clearTimeout(opening);
-      const was = column(field).text(line);
-      editing = { id: line.id, field, was, text: was };
-    }
-  }
-
-  /** The next cell that can be changed, or none. */
-  function beside(field: string, step: number): string | undefined {
-    const fields = columns.filter((c) => c.editable).map((c) => c.field);
-    return fields[fields.indexOf(field) + step];
-  }
-
-  /** The next cell is there at once; what is typed while the last is being saved belongs to it. */
-  function save(line: LogLine, field: string, value: string, step: number) {
-    const was = editing?.was ?? '';
-    const next = step === 0 ? undefined : beside(field, step);
-    editing = undefined;
-    edit(line, next);
-    if (!next) grid?.focus();
-    if (value !== was) {
-      void edits.put(line, field, value, { was, is: column(field).text(line) });
-    }
-  }
-
-  function stopEditing() {
-    editing = undefined;
-    grid?.focus();
-  }
-
-  function correct(unsaved: Unsaved) {
-    edits.dismiss(unsaved);
-    const line = places.map((p) => log.at(p)).find((l) => l?.id === unsaved.id);
-    const { id, field, value } = unsaved;
-    editing = { id, field, was: line ? column(field).text(line) : '', text: value };
+    clearTimeout(opening);
+    cell.open(line, field);
   }
 </script>
 
 <div class="sheet">
-  {#each edits.unsaved as unsaved (`${unsaved.id} ${unsaved.field}`)}
-    <p class="problem trouble" role="alert">
-      {unsaved.call}, {column(unsaved.field).label}: “{unsaved.value}” is not saved. {unsaved.sentence}
-      <button class="more" onclick={() => correct(unsaved)}>Correct</button>
-      <button class="more" onclick={() => edits.dismiss(unsaved)}>Dismiss</button>
-    </p>
-  {/each}
+  <UnsavedEdits {edits} oncorrect={(unsaved) => cell.correct(unsaved, log.byId(unsaved.id))} />
   <div
     class="table"
     role="grid"
@@ -240,30 +175,7 @@
     onfocusout={() => (focused = false)}
     {onkeydown}
   >
-    <div class="row head" role="row">
-      <span role="columnheader">
-        <input
-          type="checkbox"
-          aria-label="Choose all that were found"
-          checked={chosen.whole}
-          indeterminate={chosen.size > 0 && !chosen.whole}
-          onchange={() => (chosen.whole ? chosen.clear() : chosen.chooseAll(log.found))}
-        />
-      </span>
-      {#each columns as c (c.field)}
-        {@const by = c.sort ?? c.field}
-        <span role="columnheader" aria-sort={sorted(by)} class:number={c.kind === 'number'}>
-          <button onclick={() => sort(by)} title={`Sort by ${c.label}`}>
-            {c.label}{#if sorted(by) && (by !== 'START' || c.field === 'QSO_DATE')}<i aria-hidden="true"
-                >{log.sort.descending ? '↓' : '↑'}</i
-              >{/if}
-          </button>
-        </span>
-      {/each}
-      {#if lanes.length > 0}
-        <span role="columnheader"><SealHeads {lanes} word={lanes.length === 1} /></span>
-      {/if}
-    </div>
+    <LogTableHead {columns} {lanes} {chosen} onsort={toTop} />
     <div
       class="scroller"
       role="rowgroup"
@@ -283,17 +195,17 @@
             {columns}
             {lanes}
             top={placeAt(place, view, ROW_HEIGHT)}
-            open={line !== undefined && app.openContact === line.id}
+            open={line !== undefined && navigation.openContact === line.id}
             cursor={cursor === place}
             chosen={line !== undefined && chosen.has(line.id)}
-            newDay={newDay(place)}
-            editing={line && editing?.id === line.id ? editing.field : undefined}
-            text={editing?.text}
+            newDay={log.startsDay(place)}
+            editing={line && cell.editing?.id === line.id ? cell.editing.field : undefined}
+            text={cell.editing?.text}
             onclick={(event) => click(event, place)}
             onchoose={(extend) => void chooseTo(place, extend)}
             onedit={(field) => line && edit(line, field)}
-            onsave={(value, step) => line && editing && save(line, editing.field, value, step)}
-            oncancel={stopEditing}
+            onsave={(value, step) => line && cell.save(line, value, step)}
+            oncancel={() => cell.stop()}
           />
         {/each}
       </div>
@@ -310,12 +222,9 @@
     min-height: 0;
   }
 
-  /* The cursor shows where the focus is. */
-  .table:focus-visible {
-    outline: none;
-  }
-
   .table {
+    /* The cursor shows where the focus is. */
+    outline: none;
     container-type: inline-size;
     position: relative;
     display: flex;
@@ -323,56 +232,6 @@
     flex: 1;
     min-width: 0;
     min-height: 0;
-  }
-
-  .row {
-    display: grid;
-    grid-template-columns: var(--columns);
-    column-gap: 12px;
-    align-items: center;
-    padding: 0 16px;
-  }
-
-  .head {
-    height: 28px;
-    color: var(--yb-ink-2);
-    font-size: 12px;
-    border-bottom: 1px solid var(--yb-line);
-    scrollbar-gutter: stable;
-    overflow: hidden;
-  }
-
-  .head button {
-    padding: 0;
-    border: 0;
-    background: none;
-    color: inherit;
-    font: inherit;
-    white-space: nowrap;
-    cursor: pointer;
-  }
-
-  .head button:hover {
-    color: var(--yb-ink);
-  }
-
-  .head i {
-    margin-left: 3px;
-    font-style: normal;
-    color: var(--yb-accent);
-  }
-
-  .number {
-    text-align: right;
-  }
-
-  input[type='checkbox'] {
-    accent-color: var(--yb-accent);
-    margin: 0;
-  }
-
-  .problem {
-    padding: 6px 16px;
   }
 
   .scroller {

@@ -2,30 +2,35 @@
   import { tick } from 'svelte';
   import { Search } from 'carbon-components-svelte';
   import { ArrowUp, ChartBar, Filter, Undo } from 'carbon-icons-svelte';
-  import type { AppState } from '../frame/app.svelte';
-  import { counted, grouped } from '../shared/format';
+  import { counted, grouped } from '../platform/shared/format';
   import BulkBar from './BulkBar.svelte';
   import Facets from './Facets.svelte';
   import Loading from './Loading.svelte';
+  import LogEmpty from './LogEmpty.svelte';
   import LogMenus from './LogMenus.svelte';
   import LogTable from './LogTable.svelte';
   import Statistics from './Statistics.svelte';
   import { Chosen } from './chosen.svelte';
+  import { LogDisplay } from './log-display.svelte';
+  import { Navigation } from '../platform/page/navigation.svelte';
+  import { LogStore } from './log.svelte';
+  import { useStore } from '../platform/page/stores';
 
-  let { app }: { app: AppState } = $props();
+  const display = useStore(LogDisplay);
+  const navigation = useStore(Navigation);
+  const log = useStore(LogStore);
 
   const SEARCH_AFTER_MS = 120;
-  const log = $derived(app.log);
   const chosen = new Chosen();
 
   // What is typed stands until a search from elsewhere replaces it.
-  let text = $derived(app.log.search);
+  let text = $derived(log.search);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let searchBox = $state<HTMLInputElement | null>(null);
   let table = $state<LogTable | null>(null);
   let bulk = $state<BulkBar | null>(null);
   let filtering = $state(true);
-  const counting = $derived(app.page === 'statistics');
+  const counting = $derived(navigation.page === 'statistics');
 
   function showNew() {
     log.reload();
@@ -42,8 +47,8 @@
   }
 
   $effect(() => {
-    if (app.searchAsked && searchBox) {
-      app.searchAsked = false;
+    if (display.searchAsked && searchBox) {
+      display.searchAsked = false;
       searchBox.focus();
     }
   });
@@ -99,51 +104,37 @@
       {/if}
       <a
         class="tool"
-        href={app.address('log', counting ? '' : 'statistics')}
+        href={navigation.address('log', counting ? '' : 'statistics')}
         aria-current={counting ? 'page' : undefined}
       >
         <ChartBar size={16} /> <span>Statistics</span>
       </a>
-      <button class="tool" onclick={() => app.showChanges()} title="What was changed, to be taken back">
+      <button
+        class="tool"
+        onclick={() => navigation.open({ of: 'changes' })}
+        title="What was changed, to be taken back"
+      >
         <Undo size={16} /> <span>Changes</span>
       </button>
-      <LogMenus {app} onsearch={(wanted) => search(wanted, 0)} />
+      <LogMenus onsearch={(wanted) => search(wanted, 0)} />
     </div>
   </div>
   {#each log.notUnderstood as sentence (sentence)}
     <p class="note trouble" role="alert">{sentence}</p>
   {/each}
-  {#if chosen.size > 0}<BulkBar {app} {chosen} bind:this={bulk} onback={() => table?.focus()} />{/if}
+  {#if chosen.size > 0}<BulkBar {chosen} bind:this={bulk} onback={() => table?.focus()} />{/if}
   <div class="work">
-    {#if filtering && !counting}<Facets {app} typed={text} onsearch={(wanted) => search(wanted, 0)} />{/if}
+    {#if filtering && !counting}<Facets typed={text} onsearch={(wanted) => search(wanted, 0)} />{/if}
     {#if log.problem}
       <p class="state trouble" role="alert">{log.problem}</p>
     {:else if counting}
-      <Statistics {app} typed={text} onsearch={(wanted) => search(wanted, 0)} />
+      <Statistics typed={text} onsearch={(wanted) => search(wanted, 0)} />
     {:else if log.loading && log.found === 0}
       <Loading />
     {:else if log.found === 0}
-      <div class="state">
-        {#if log.search}
-          <p>No contact fits <span class="mono">{log.search}</span>.</p>
-          <p class="muted">
-            Words are looked for in call, name, town, entity, locator and comment; <span class="mono"
-              >name:ana</span
-            >
-            in one field; a minus in front means without.
-            <button class="more" onclick={() => search('', 0)}>Show the whole log</button>
-          </p>
-        {:else}
-          <h2>No contacts yet</h2>
-          <p>
-            Let your digital-mode program send ADIF by UDP to port 7371 of this computer, and each contact
-            appears here as it is made. <a href="#/hookups">See whether that link is live</a>, or
-            <a href="#/station">tell Yokebar your call first</a>.
-          </p>
-        {/if}
-      </div>
+      <LogEmpty search={log.search} onsearch={(wanted) => search(wanted, 0)} />
     {:else}
-      <LogTable {app} {chosen} bind:this={table} onactions={() => void tick().then(() => bulk?.focus())} />
+      <LogTable {chosen} bind:this={table} onactions={() => void tick().then(() => bulk?.focus())} />
     {/if}
   </div>
 </section>

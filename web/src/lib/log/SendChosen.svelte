@@ -1,12 +1,16 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import { api, got, Problem } from '../api/client';
-  import type { AppState } from '../frame/app.svelte';
-  import { counted, grouped } from '../shared/format';
-  import Menu from '../shared/Menu.svelte';
+  import { api, got, Problem } from '../platform/api/client';
+  import { counted, grouped } from '../platform/shared/format';
+  import Menu from '../platform/shared/Menu.svelte';
   import type { Chosen } from './chosen.svelte';
+  import { LaneStore } from '../services/delivery/lanes.svelte';
+  import { LogStore } from './log.svelte';
+  import { useStore } from '../platform/page/stores';
 
-  let { app, chosen }: { app: AppState; chosen: Chosen } = $props();
+  let { chosen }: { chosen: Chosen } = $props();
+  const lanes = useStore(LaneStore);
+  const log = useStore(LogStore);
 
   /** The card desk takes no more at once. */
   const MAX_CONTACTS = 5000;
@@ -15,13 +19,13 @@
   let said = $state('');
   let problem = $state('');
 
-  const ready = $derived(app.lanes.all.filter((lane) => lane.complete && !lane.byHand));
+  const ready = $derived(lanes.all.filter((lane) => lane.complete && !lane.byHand));
 
   async function act(action: (contactIds: number[]) => Promise<unknown>, done: (contacts: number) => string) {
     problem = '';
     said = '';
     try {
-      const contactIds = await chosen.numbers(app.log.search, MAX_CONTACTS);
+      const contactIds = await chosen.firstIds(log.search, MAX_CONTACTS);
       await action(contactIds);
       said = done(contactIds.length);
     } catch (e) {
@@ -49,7 +53,7 @@
         class="choice"
         onclick={() =>
           act(
-            (contactIds) => app.lanes.handOver(lane.id, { contactIds }),
+            (contactIds) => lanes.handOver(lane.id, { contactIds }),
             () => `What of them is due is on its way to ${lane.name}.`,
           )}>To {lane.name} now</button
       >

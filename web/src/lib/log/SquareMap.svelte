@@ -1,8 +1,8 @@
 <script lang="ts">
   import { geoEquirectangular, geoPath } from 'd3-geo';
   import type { FeatureCollection } from 'geojson';
-  import { counted } from '../shared/format';
-  import { land } from '../map/land';
+  import { counted } from '../platform/shared/format';
+  import { land } from '../platform/map/land';
   import { patch } from './squares';
 
   let { squares }: { squares: { value: string; contacts: number }[] } = $props();

@@ -1,34 +1,34 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { api, got, Problem, type LogStatistics } from '../api/client';
-  import type { AppState } from '../frame/app.svelte';
-  import { counted, grouped } from '../shared/format';
+  import { api, got, Problem, type LogStatistics } from '../platform/api/client';
+  import { counted, grouped } from '../platform/shared/format';
   import SquareMap from './SquareMap.svelte';
   import { toggled } from './search-text';
+  import { LogStore } from './log.svelte';
+  import { useStore } from '../platform/page/stores';
 
   let {
-    app,
     typed,
     onsearch,
   }: {
-    app: AppState;
     /** What stands in the search box, though it may not be searched for yet. */
     typed: string;
     onsearch: (text: string) => void;
   } = $props();
+  const log = useStore(LogStore);
 
   const SHOWN = 12;
   let figures = $state.raw<LogStatistics | undefined>(undefined);
   let problem = $state('');
 
   $effect(() => {
-    void app.log.edition;
+    void log.edition;
     untrack(() => void read());
   });
 
   async function read() {
     try {
-      const search = app.log.search;
+      const search = log.search;
       figures = await got(api.GET('/api/log/statistics', { params: { query: { search } } }));
       problem = '';
     } catch (e) {
@@ -94,7 +94,7 @@
   {:else if figures}
     <p class="head">
       {counted(figures.found, 'contact')} with {grouped(figures.entities.length)} entities and
-      {grouped(figures.squares.length)} squares{app.log.search ? ', as searched above' : ''}.
+      {grouped(figures.squares.length)} squares{log.search ? ', as searched above' : ''}.
     </p>
     <div class="grid">
       {@render bars('Bands', 'band', figures.bands)}

@@ -1,4 +1,5 @@
-import { api, got } from '../api/client';
+import { api, got } from '../platform/api/client';
+import type { LogStore } from './log.svelte';
 
 /** Which contacts of the log are chosen for something to be done to them: some, or all that the search finds but some. */
 export class Chosen {
@@ -37,6 +38,18 @@ export class Chosen {
     this.#put(others);
   }
 
+  /** Chooses all between two places of the log, both included. */
+  async addRange({ search, sort }: LogStore, from: number, to: number): Promise<void> {
+    const query = {
+      search,
+      sort: sort.field,
+      descending: sort.descending,
+      from: Math.min(from, to),
+      limit: Math.abs(from - to) + 1,
+    };
+    this.add(await got(api.GET('/api/log/ids', { params: { query } })));
+  }
+
   #put(others: Set<number>): void {
     if (this.all) this.#except = others;
     else this.ids = others;
@@ -60,8 +73,8 @@ export class Chosen {
     return this.all ? { search, except: [...this.#except] } : { ids: [...this.ids] };
   }
 
-  /** The numbers of those chosen, at most so many. */
-  async numbers(search: string, most: number): Promise<number[]> {
+  /** The ids of those chosen, at most so many. */
+  async firstIds(search: string, most: number): Promise<number[]> {
     if (!this.all) {
       return [...this.ids].slice(0, most);
     }

@@ -50,11 +50,11 @@ describe('Chosen', () => {
     vi.stubGlobal('fetch', fetched);
     const chosen = new Chosen();
     chosen.add([1, 2, 3]);
-    expect(await chosen.numbers('40m', 2)).toEqual([1, 2]);
+    expect(await chosen.firstIds('40m', 2)).toEqual([1, 2]);
     expect(fetched).not.toHaveBeenCalled();
     chosen.chooseAll(5);
     chosen.toggle(8);
-    expect(await chosen.numbers('40m', 3)).toEqual([9, 7, 6]);
+    expect(await chosen.firstIds('40m', 3)).toEqual([9, 7, 6]);
     vi.unstubAllGlobals();
   });
 });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { LogLine } from '../api/client';
+import type { LogLine } from '../platform/api/client';
 import { besides, choosable, column, FIRST_COLUMNS, fitting } from './columns';
 
 const line = { call: 'ZP5QXA', more: { IOTA: 'SA-001' } } as unknown as LogLine;

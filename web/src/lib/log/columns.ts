@@ -1,5 +1,5 @@
-import type { LogLine } from '../api/client';
-import { kiloHertz, utcDate, utcMinute } from '../shared/format';
+import type { LogLine } from '../platform/api/client';
+import { kiloHertz, utcDate, utcMinute } from '../platform/shared/format';
 
 /** A column of the log. */
 export interface Column {
@@ -175,4 +175,19 @@ export function fitting(columns: Column[], widthPx: number): Column[] {
     width -= kept.splice(at, 1).reduce((sum, c) => sum + leastPx(c), 0);
   }
   return kept;
+}
+
+/** The box to choose with, its gap and the margins of the table. */
+const CHOICE_PX = 28 + 12 + 2 * 16;
+/** One seal with its word, or as many shapes as there are services. */
+const SEAL_WITH_WORD_PX = 104;
+const SEAL_PX = 24;
+
+export function sealsPx(services: number): number {
+  return services === 1 ? SEAL_WITH_WORD_PX : services * SEAL_PX;
+}
+
+/** What columns cannot have of the width of the table. */
+export function besidesPx(services: number): number {
+  return CHOICE_PX + sealsPx(services);
 }

@@ -1,4 +1,4 @@
-import { api, got, Problem, type LogLine } from '../api/client';
+import { api, got, Problem, type LogLine } from '../platform/api/client';
 
 /** A value that could not be saved, kept with its text until somebody deals with it. */
 export interface Unsaved {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { Problem, type LogLine } from '../api/client';
+import { Problem, type LogLine } from '../platform/api/client';
 import { EditQueue } from './edits.svelte';
 
 /** Nobody else changed anything. */

@@ -1,5 +1,4 @@
-import { api, got, Problem, type LogLine } from '../api/client';
-import type { LogNews } from '../live/live.svelte';
+import { api, got, Problem, type LogLine, type LogUpdate } from '../platform/api/client';
 
 export const PAGE = 100;
 const TELL_AFTER_MS = 120;
@@ -115,8 +114,20 @@ export class LogStore {
     return this.rows.get(place);
   }
 
+  /** Of those that are here. */
+  byId(id: number): LogLine | undefined {
+    return [...this.rows.values()].find((line) => line.id === id);
+  }
+
+  /** Whether the contact at a place is of another day than the one above, in an order by time. */
+  startsDay(place: number): boolean {
+    const day = this.at(place)?.start.slice(0, 10);
+    const above = this.at(place - 1)?.start.slice(0, 10);
+    return this.sort.field !== 'START' || !day || !above || above !== day;
+  }
+
   /** Takes news from the event stream. */
-  take(news: LogNews): void {
+  take(news: LogUpdate): void {
     this.total = news.total;
     if (news.changed.length > 0) {
       const byId = new Map(news.changed.map((line) => [line.id, line]));

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import type { LogLine } from '../api/client';
+import type { LogLine } from '../platform/api/client';
 import { LogStore, type RowsAsked, type RowsReader } from './log.svelte';
 
 const line = (id: number): LogLine => ({

@@ -42,3 +42,16 @@ export function scrollFor(place: number, rows: number, viewHeight: number, rowHe
     ? place * rowHeight
     : (place * rowHeight * Math.max(1, height - viewHeight)) / (whole - viewHeight);
 }
+
+/** How far a key moves the cursor; undefined when it does not. */
+export function rowStep(key: string, page: number, all: number): number | undefined {
+  const steps: Partial<Record<string, number>> = {
+    ArrowDown: 1,
+    ArrowUp: -1,
+    PageDown: page,
+    PageUp: -page,
+    Home: -all,
+    End: all,
+  };
+  return steps[key];
+}

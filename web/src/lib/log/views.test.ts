@@ -1,14 +1,17 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
+import { cleanup, fireEvent, screen, within } from '@testing-library/svelte';
 import { describe, expect, it, vi } from 'vitest';
-import type { ContactDetail, LogChange } from '../api/client';
-import type { AppState } from '../frame/app.svelte';
-import type { FakeServer } from '../shared/fake-server';
-import { onPage, press, type } from '../shared/on-page';
-import { lane, line } from '../shared/samples';
+import type { ContactDetail, LogChange } from '../platform/api/client';
+import { LaneStore } from '../services/delivery/lanes.svelte';
+import { LogStore } from './log.svelte';
+import { ChangeStore } from './change/changes.svelte';
+import type { Page } from '../../page';
+import type { FakeServer } from '../platform/shared/fake-server';
+import { type Show, onPage, press, type } from '../platform/shared/on-page';
+import { lane, line } from '../platform/shared/samples';
 import BulkBar from './BulkBar.svelte';
-import ChangeBar from './ChangeBar.svelte';
-import ChangesDrawer from './ChangesDrawer.svelte';
+import ChangeBar from './change/ChangeBar.svelte';
+import ChangesDrawer from './change/ChangesDrawer.svelte';
 import { Chosen } from './chosen.svelte';
 import ContactDrawer from './ContactDrawer.svelte';
 import ContactPicture from './ContactPicture.svelte';
@@ -16,8 +19,11 @@ import Facets from './Facets.svelte';
 import SendChosen from './SendChosen.svelte';
 
 let server: FakeServer;
-let app: AppState;
-onPage((fresh) => ({ server, app } = fresh));
+let page: Page;
+let render: Show;
+const store = <T>(one: abstract new (...args: never[]) => T) => page.stores.get(one);
+
+onPage((fresh) => ({ server, page, render } = fresh));
 
 const change = (more: Partial<LogChange> = {}): LogChange => ({
   id: 3,
@@ -42,13 +48,13 @@ describe('the drawer of a contact', () => {
 
   async function show(of = contact()) {
     server.on('GET /api/contacts/5', of);
-    render(ContactDrawer, { app, id: 5 });
+    render(ContactDrawer, { id: 5 });
     await screen.findByRole('tab', { name: 'Journey' });
   }
   const fields = () => fireEvent.click(screen.getByRole('tab', { name: 'Fields' }));
 
   it('tells where it came from and where it stands', async () => {
-    app.lanes.all = [lane({})];
+    store(LaneStore).all = [lane({})];
     const seals = [{ service: 1, state: 'ACCEPTED', reason: 'Queued.' }];
     await show(contact({ line: line({ seals }) }));
     expect(screen.getByText('It came from Wavelet.')).toBeDefined();
@@ -112,7 +118,7 @@ describe('the drawer of a contact', () => {
 
   it('says why it cannot be shown', async () => {
     server.on('GET /api/contacts/5', { detail: 'This contact is not in the log any more.' }, 404);
-    render(ContactDrawer, { app, id: 5 });
+    render(ContactDrawer, { id: 5 });
     expect((await screen.findByRole('alert')).textContent).toBe('This contact is not in the log any more.');
   });
 });
@@ -164,8 +170,8 @@ describe('what is done to chosen contacts', () => {
   function show() {
     chosen = new Chosen();
     chosen.add([5, 6]);
-    app.log.found = 400;
-    render(BulkBar, { app, chosen });
+    store(LogStore).found = 400;
+    render(BulkBar, { chosen });
   }
 
   it('is looked at before it is done', async () => {
@@ -185,7 +191,7 @@ describe('what is done to chosen contacts', () => {
       expect(server.sent['POST /api/changes/preview']).toMatchObject({ changes: { PROP_MODE: 'RPT' } }),
     );
     await fireEvent.click(await screen.findByRole('button', { name: 'Change 2 contacts' }));
-    await vi.waitFor(() => expect(app.changes.shown?.sentence).toContain('PROP_MODE'));
+    await vi.waitFor(() => expect(store(ChangeStore).shown?.sentence).toContain('PROP_MODE'));
     expect(server.sent['POST /api/changes/edit']).toEqual({
       selection: { ids: [5, 6] },
       changes: { PROP_MODE: 'RPT' },
@@ -241,8 +247,8 @@ describe('what is done to chosen contacts', () => {
   it('is sent where it may go, or gets cards', async () => {
     chosen = new Chosen();
     chosen.add([5, 6]);
-    app.lanes.all = [lane({}), lane({}, { id: 2, name: 'Quayside', complete: false })];
-    render(SendChosen, { app, chosen });
+    store(LaneStore).all = [lane({}), lane({}, { id: 2, name: 'Quayside', complete: false })];
+    render(SendChosen, { chosen });
     await press('Send');
     expect(screen.queryByRole('button', { name: /Quayside/ })).toBeNull();
     server.on('POST /api/services/1/handovers', lane({}));
@@ -258,50 +264,50 @@ describe('what is done to chosen contacts', () => {
 
 describe('changes of the log', () => {
   it('are shown while they run, and stopped', async () => {
-    app.changes.shown = change({ state: 'RUNNING', done: 400, planned: 8602 });
-    render(ChangeBar, { app });
+    store(ChangeStore).shown = change({ state: 'RUNNING', done: 400, planned: 8602 });
+    render(ChangeBar);
     expect(screen.getByText('400 / 8 602')).toBeDefined();
     expect(screen.queryByRole('button', { name: 'Close' })).toBeNull();
     server.on('POST /api/changes/3/cancel', {});
     await press('Cancel');
     await vi.waitFor(() => expect(server.asked).toContain('POST /api/changes/3/cancel'));
-    app.changes.shown = change({ state: 'STOPPED', done: 500, planned: 8602 });
+    store(ChangeStore).shown = change({ state: 'STOPPED', done: 500, planned: 8602 });
     await screen.findByText('Stopped after 500 of 8 602; what was done stands.');
   });
 
   it('are taken back, and dismissed', async () => {
-    app.changes.shown = change();
-    render(ChangeBar, { app });
+    store(ChangeStore).shown = change();
+    render(ChangeBar);
     server.on('POST /api/changes/3/undo', { detail: 'It was undone already.' }, 409);
     await press('Undo');
     await screen.findByText('It was undone already.');
     await press('Close');
-    expect(app.changes.shown).toBeUndefined();
+    expect(store(ChangeStore).shown).toBeUndefined();
   });
 
   it('stand day by day', async () => {
-    app.changes.all = [
+    store(ChangeStore).all = [
       change({ id: 5, kind: 'UNDONE', undoes: 4, sentence: 'Taken back: 1 contact deleted.' }),
       change({ id: 4, undoneBy: 5, sentence: '1 contact deleted.' }),
       change({ id: 3, at: '2026-04-30T10:00:00Z', state: 'STOPPED', done: 2, planned: 9 }),
     ];
-    render(ChangesDrawer, { app });
+    render(ChangesDrawer);
     expect(screen.getByText('2026-05-01')).toBeDefined();
     expect(screen.getByText('2026-04-30')).toBeDefined();
     expect(screen.getByText('Stopped after 2 of 9.')).toBeDefined();
     expect(screen.getByRole('button', { name: 'Do again' })).toBeDefined();
     expect(screen.getAllByRole('button', { name: /Undo/ })).toHaveLength(1);
     cleanup();
-    app.changes.all = [];
-    render(ChangesDrawer, { app });
+    store(ChangeStore).all = [];
+    render(ChangesDrawer);
     expect(screen.getByText(/Nothing was changed yet/)).toBeDefined();
   });
 });
 
 describe('the counts beside the log', () => {
   it('narrow the search, service states in words', async () => {
-    app.lanes.all = [lane({})];
-    app.log.loading = false;
+    store(LaneStore).all = [lane({})];
+    store(LogStore).loading = false;
     const bands = Array.from({ length: 9 }, (_, i) => ({ value: `${i + 1}0m`, contacts: 1000 + i }));
     const states = [
       { value: 'ACCEPTED', contacts: 3 },
@@ -316,7 +322,7 @@ describe('the counts beside the log', () => {
       ],
     });
     const onsearch = vi.fn();
-    render(Facets, { app, typed: 'band:20m', onsearch });
+    render(Facets, { typed: 'band:20m', onsearch });
     await screen.findByText('Countersign');
     expect(screen.getByRole('button', { name: /accepted/ })).toBeDefined();
     expect(screen.queryByText('Mode')).toBeNull();

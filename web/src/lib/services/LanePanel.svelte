@@ -1,24 +1,27 @@
 <script lang="ts">
   import { Button, ProgressBar } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import type { Lane } from '../api/client';
-  import type { AppState } from '../frame/app.svelte';
-  import { STATE_WORDS } from '../hookups/hookups.svelte';
-  import { clock } from '../shared/clock.svelte';
-  import { counted, grouped, until, utcDate } from '../shared/format';
-  import Notch from '../shared/Notch.svelte';
-  import ComingBack from './ComingBack.svelte';
-  import GoingOut from './GoingOut.svelte';
-  import LaneSetup from './LaneSetup.svelte';
-  import LaneTrack from './LaneTrack.svelte';
+  import type { Lane } from '../platform/api/client';
+  import { STATE_WORDS } from '../sources/hookup/hookups.svelte';
+  import { clock } from '../platform/shared/clock.svelte';
+  import { counted, grouped, until, utcDate } from '../platform/shared/format';
+  import Notch from '../platform/shared/Notch.svelte';
+  import ComingBack from './confirm/ComingBack.svelte';
+  import GoingOut from './delivery/GoingOut.svelte';
+  import LaneSetup from './delivery/LaneSetup.svelte';
+  import LaneTrack from './delivery/LaneTrack.svelte';
+  import { StationStore } from '../station/profile/station.svelte';
+  import { LaneStore } from './delivery/lanes.svelte';
+  import { useStore } from '../platform/page/stores';
 
-  let { lane, app }: { lane: Lane; app: AppState } = $props();
+  let { lane }: { lane: Lane } = $props();
+  const station = useStore(StationStore);
+  const lanes = useStore(LaneStore);
 
   const RENEW_DAYS = 60;
   /** Fewer are gone before a bar could be read. */
   const WORTH_A_BAR = 200;
 
-  const lanes = $derived(app.lanes);
   const ready = $derived(lane.complete && (!lane.signed || lane.identities.length > 0));
   let page = $state<'out' | 'back' | 'setup'>(untrack(() => (lane.complete ? 'out' : 'setup')));
   const underWay = $derived(lane.handovers.find((h) => h.state === 'PREPARED'));
@@ -106,9 +109,9 @@
   {/if}
   <LaneTrack counts={lane.counts} />
 
-  {#if page === 'setup'}<LaneSetup {lane} {lanes} places={app.station.view?.places ?? []} />
-  {:else if page === 'back'}<ComingBack {lane} {app} />
-  {:else}<GoingOut {lane} {app} {ready} onsetup={() => (page = 'setup')} />{/if}
+  {#if page === 'setup'}<LaneSetup {lane} {lanes} places={station.view?.places ?? []} />
+  {:else if page === 'back'}<ComingBack {lane} />
+  {:else}<GoingOut {lane} {ready} onsetup={() => (page = 'setup')} />{/if}
 </article>
 
 <style>

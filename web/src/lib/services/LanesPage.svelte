@@ -1,12 +1,12 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import type { AppState } from '../frame/app.svelte';
   import LanePanel from './LanePanel.svelte';
-  import LaneStrip from './LaneStrip.svelte';
+  import LaneStrip from './delivery/LaneStrip.svelte';
+  import { LaneStore } from './delivery/lanes.svelte';
+  import { useStore } from '../platform/page/stores';
 
-  let { app }: { app: AppState } = $props();
+  const lanes = useStore(LaneStore);
 
-  const lanes = $derived(app.lanes);
   const used = $derived(lanes.all.filter((lane) => lane.inUse && !lane.byHand));
   const unused = $derived(lanes.all.filter((lane) => !lane.inUse));
   const chosen = $derived(used.find((lane) => lane.id === lanes.chosen) ?? used[0]);
@@ -40,7 +40,7 @@
 {/if}
 
 {#if chosen}
-  {#key chosen.id}<LanePanel lane={chosen} {app} />{/key}
+  {#key chosen.id}<LanePanel lane={chosen} />{/key}
 {/if}
 
 <style>

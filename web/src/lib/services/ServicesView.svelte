@@ -1,12 +1,15 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
-  import type { AppState } from '../frame/app.svelte';
-  import Pages from '../shared/Pages.svelte';
-  import CardDesk from './CardDesk.svelte';
+  import Pages from '../platform/shared/Pages.svelte';
+  import CardDesk from './card/CardDesk.svelte';
   import LanesPage from './LanesPage.svelte';
-  import MailPage from './MailPage.svelte';
+  import MailPage from './mail/MailPage.svelte';
+  import { LaneStore } from './delivery/lanes.svelte';
+  import { Navigation } from '../platform/page/navigation.svelte';
+  import { useStore } from '../platform/page/stores';
 
-  let { app }: { app: AppState } = $props();
+  const lanes = useStore(LaneStore);
+  const navigation = useStore(Navigation);
 
   const PAGES = [
     {
@@ -18,25 +21,25 @@
     { id: 'mail', label: 'Outbox', says: 'Signed batches that go by radio mail when there is no network.' },
   ] as const;
 
-  const page = $derived(PAGES.find((p) => p.id === app.page)?.id ?? 'lanes');
-  const paused = $derived(app.lanes.all.some((lane) => lane.paused));
+  const page = $derived(PAGES.find((p) => p.id === navigation.page)?.id ?? 'lanes');
+  const paused = $derived(lanes.all.some((lane) => lane.paused));
 </script>
 
 <Pages title="Services" base="services" pages={PAGES} {page}>
   {#snippet beside()}
     <span class="pause">
       {#if paused}<strong>All handing over is paused.</strong>{/if}
-      <Button kind="ghost" size="small" on:click={() => app.lanes.pause(!paused)}>
+      <Button kind="ghost" size="small" on:click={() => lanes.pause(!paused)}>
         {paused ? 'Go on' : 'Pause all'}
       </Button>
     </span>
   {/snippet}
-  {#if app.lanes.problem}
-    <p class="trouble" role="alert">{app.lanes.problem}</p>
+  {#if lanes.problem}
+    <p class="trouble" role="alert">{lanes.problem}</p>
   {/if}
-  {#if page === 'cards'}<CardDesk {app} />
-  {:else if page === 'mail'}<MailPage {app} />
-  {:else}<LanesPage {app} />{/if}
+  {#if page === 'cards'}<CardDesk />
+  {:else if page === 'mail'}<MailPage />
+  {:else}<LanesPage />{/if}
 </Pages>
 
 <style>

@@ -1,21 +1,25 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
+import { cleanup, fireEvent, screen, within } from '@testing-library/svelte';
 import { describe, expect, it, vi } from 'vitest';
-import type { Lane, MailView } from '../api/client';
-import type { AppState } from '../frame/app.svelte';
-import type { FakeServer } from '../shared/fake-server';
-import { onPage, press, type } from '../shared/on-page';
-import { card, lane, line } from '../shared/samples';
-import AccountForm from './AccountForm.svelte';
-import CardDesk from './CardDesk.svelte';
-import IdentityDesk from './IdentityDesk.svelte';
-import LaneChoices from './LaneChoices.svelte';
-import MailPage from './MailPage.svelte';
-import WhenToSend from './WhenToSend.svelte';
+import type { Lane, MailView } from '../platform/api/client';
+import { LaneStore } from './delivery/lanes.svelte';
+import type { Page } from '../../page';
+import type { FakeServer } from '../platform/shared/fake-server';
+import { type Show, onPage, press, type } from '../platform/shared/on-page';
+import { card, lane, line } from '../platform/shared/samples';
+import AccountForm from './delivery/AccountForm.svelte';
+import CardDesk from './card/CardDesk.svelte';
+import IdentityDesk from './delivery/IdentityDesk.svelte';
+import LaneChoices from './delivery/LaneChoices.svelte';
+import MailPage from './mail/MailPage.svelte';
+import WhenToSend from './delivery/WhenToSend.svelte';
 
 let server: FakeServer;
-let app: AppState;
-onPage((fresh) => ({ server, app } = fresh));
+let page: Page;
+let render: Show;
+const store = <T>(one: abstract new (...args: never[]) => T) => page.stores.get(one);
+
+onPage((fresh) => ({ server, page, render } = fresh));
 
 const asked = (question: string) => vi.waitFor(() => expect(server.asked).toContain(question));
 
@@ -27,7 +31,7 @@ describe('the card desk', () => {
       .on('GET /api/cards?pile=TO_SEND', cards)
       .on('GET /api/cards?pile=SENT', [])
       .on('GET /api/cards/piles', { ...piles, toSend: cards.length });
-    render(CardDesk, { app });
+    render(CardDesk);
     await vi.waitFor(() => expect(server.asked).toContain('GET /api/cards/piles'));
   }
 
@@ -51,7 +55,7 @@ describe('the card desk', () => {
     server
       .on('GET /api/cards?pile=TO_SEND', [card(5, 'ZP5QXA')])
       .on('GET /api/cards/piles', { toSend: 4200, sent: 0, received: 0 });
-    render(CardDesk, { app });
+    render(CardDesk);
     await screen.findByText(/The newest 1 of 4 200 are here/);
   });
 
@@ -102,7 +106,7 @@ describe('the outbox of radio mail', () => {
   };
   const show = (view: MailView) => {
     server.on('GET /api/mail', view);
-    render(MailPage, { app });
+    render(MailPage);
   };
 
   it('asks for a gateway first, and says at the field what is wrong with it', async () => {
@@ -173,8 +177,8 @@ describe('the identities', () => {
   };
 
   function show(of: Lane) {
-    app.lanes.all = [of];
-    render(IdentityDesk, { lane: of, lanes: app.lanes, places: [place] });
+    store(LaneStore).all = [of];
+    render(IdentityDesk, { lane: of, lanes: store(LaneStore), places: [place] });
   }
 
   it('are asked for, with what is wrong at its field', async () => {
@@ -257,7 +261,10 @@ describe('the identities', () => {
 
 describe('the account', () => {
   it('is saved and tried, and the password leaves the page', async () => {
-    render(AccountForm, { lane: lane({}, { hasPassword: false, address: 'http://h/' }), lanes: app.lanes });
+    render(AccountForm, {
+      lane: lane({}, { hasPassword: false, address: 'http://h/' }),
+      lanes: store(LaneStore),
+    });
     server
       .on('PUT /api/services/1', lane({}))
       .on('POST /api/services/1/test', { works: true, sentence: 'Account CU9QYB is in good standing.' });
@@ -274,7 +281,7 @@ describe('the account', () => {
   });
 
   it('is saved though it does not work, and says so', async () => {
-    render(AccountForm, { lane: lane({}), lanes: app.lanes });
+    render(AccountForm, { lane: lane({}), lanes: store(LaneStore) });
     expect(screen.getByText(/One is stored; leave empty to keep it/)).toBeDefined();
     server
       .on('PUT /api/services/1', lane({}))
@@ -286,7 +293,7 @@ describe('the account', () => {
   });
 
   it('has its stored password cleared on request', async () => {
-    render(AccountForm, { lane: lane({}), lanes: app.lanes });
+    render(AccountForm, { lane: lane({}), lanes: store(LaneStore) });
     server.on('PUT /api/services/1', lane({}, { hasPassword: false }));
     await press('Clear password');
     await screen.findByText('The stored password is cleared.');
@@ -295,7 +302,7 @@ describe('the account', () => {
 
   it('has a key only where the service wants no name', () => {
     const access = { secret: 'API key', hint: 'From your pages.' };
-    render(AccountForm, { lane: lane({}, { access }), lanes: app.lanes });
+    render(AccountForm, { lane: lane({}, { access }), lanes: store(LaneStore) });
     expect(screen.queryByLabelText('Account name')).toBeNull();
     expect(screen.getByLabelText('API key')).toBeDefined();
   });
@@ -303,7 +310,7 @@ describe('the account', () => {
 
 describe('what goes there and when', () => {
   it('refuses minutes that are none before anything is saved', async () => {
-    render(LaneChoices, { lane: lane({}), lanes: app.lanes });
+    render(LaneChoices, { lane: lane({}), lanes: store(LaneStore) });
     await type('Fetch every, minutes', 'often');
     await press('Save');
     await vi.waitFor(() => expect(screen.getAllByText(/"often" is no number of minutes/)).toHaveLength(2));
@@ -320,10 +327,13 @@ describe('what goes there and when', () => {
   });
 
   it('lets relayed contacts go only where that can be chosen', async () => {
-    render(LaneChoices, { lane: lane({}), lanes: app.lanes });
+    render(LaneChoices, { lane: lane({}), lanes: store(LaneStore) });
     expect(screen.getByText(/never go there/)).toBeDefined();
     cleanup();
-    render(LaneChoices, { lane: lane({}, { relayedOnRequest: true, signed: false }), lanes: app.lanes });
+    render(LaneChoices, {
+      lane: lane({}, { relayedOnRequest: true, signed: false }),
+      lanes: store(LaneStore),
+    });
     server.on('PUT /api/services/1', lane({}, { relayed: true }));
     await fireEvent.click(screen.getByRole('switch'));
     await asked('PUT /api/services/1');
@@ -331,10 +341,10 @@ describe('what goes there and when', () => {
   });
 
   it('offers to send automatically once a first proof came back', async () => {
-    render(WhenToSend, { lane: lane({}), lanes: app.lanes });
+    render(WhenToSend, { lane: lane({}), lanes: store(LaneStore) });
     expect(screen.queryByText(/it works/)).toBeNull();
     cleanup();
-    render(WhenToSend, { lane: lane({}, { proven: true }), lanes: app.lanes });
+    render(WhenToSend, { lane: lane({}, { proven: true }), lanes: store(LaneStore) });
     server.on('PUT /api/services/1', lane({}, { when: 'AT_ONCE' }));
     await press('Send automatically');
     await asked('PUT /api/services/1');
@@ -342,7 +352,7 @@ describe('what goes there and when', () => {
   });
 
   it('goes every so many minutes', async () => {
-    render(WhenToSend, { lane: lane({}, { when: 'EVERY' }), lanes: app.lanes });
+    render(WhenToSend, { lane: lane({}, { when: 'EVERY' }), lanes: store(LaneStore) });
     server.on('PUT /api/services/1', lane({}, { when: 'EVERY', everyMinutes: 5 }));
     await fireEvent.change(screen.getByLabelText(/every/), { target: { value: '5' } });
     await asked('PUT /api/services/1');

@@ -1,21 +1,27 @@
 // @vitest-environment jsdom
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/svelte';
+import { cleanup, fireEvent, screen, within } from '@testing-library/svelte';
 import { describe, expect, it, vi } from 'vitest';
-import type { HeldReason, Lane, ServiceOutlook } from '../api/client';
-import type { AppState } from '../frame/app.svelte';
-import type { FakeServer } from '../shared/fake-server';
-import { onPage } from '../shared/on-page';
-import { guess, handover, hookup, lane, line, unmatched } from '../shared/samples';
-import ComingBack from './ComingBack.svelte';
-import HeldBack from './HeldBack.svelte';
+import type { HeldReason, Lane, ServiceOutlook } from '../platform/api/client';
+import { LaneStore } from './delivery/lanes.svelte';
+import { Navigation } from '../platform/page/navigation.svelte';
+import { ChangeStore } from '../log/change/changes.svelte';
+import type { Page } from '../../page';
+import type { FakeServer } from '../platform/shared/fake-server';
+import { type Show, onPage } from '../platform/shared/on-page';
+import { guess, handover, hookup, lane, line, unmatched } from '../platform/shared/samples';
+import ComingBack from './confirm/ComingBack.svelte';
+import HeldBack from './delivery/HeldBack.svelte';
 import LanePanel from './LanePanel.svelte';
-import NearMisses from './NearMisses.svelte';
-import Receipts from './Receipts.svelte';
-import Seals from './Seals.svelte';
+import NearMisses from './confirm/NearMisses.svelte';
+import Receipts from './delivery/Receipts.svelte';
+import Seals from './delivery/Seals.svelte';
 
 let server: FakeServer;
-let app: AppState;
-onPage((fresh) => ({ server, app } = fresh));
+let page: Page;
+let render: Show;
+const store = <T>(one: abstract new (...args: never[]) => T) => page.stores.get(one);
+
+onPage((fresh) => ({ server, page, render } = fresh));
 
 const outlook = (more: Partial<ServiceOutlook> = {}): ServiceOutlook => ({
   going: [],
@@ -27,8 +33,8 @@ const outlook = (more: Partial<ServiceOutlook> = {}): ServiceOutlook => ({
 describe('the panel of a service', () => {
   function show(of: Lane, more: Partial<ServiceOutlook> = {}) {
     server.on('GET /api/services/1/outlook', outlook(more));
-    app.lanes.all = [of];
-    render(LanePanel, { lane: of, app });
+    store(LaneStore).all = [of];
+    render(LanePanel, { lane: of });
   }
 
   const identities = [
@@ -46,7 +52,7 @@ describe('the panel of a service', () => {
     show(due);
     server.on('POST /api/services/1/handovers', lane({ DUE: 7 }, { identities, due: 7, waiting: 0 }));
     await fireEvent.click(screen.getByRole('button', { name: 'Hand over 4 contacts now' }));
-    await vi.waitFor(() => expect(app.lanes.all[0]?.waiting).toBe(0));
+    await vi.waitFor(() => expect(store(LaneStore).all[0]?.waiting).toBe(0));
     expect(server.sent['POST /api/services/1/handovers']).toEqual({});
   });
 
@@ -144,8 +150,8 @@ describe('the panel of a service', () => {
   });
 
   it('says that a look at what would go failed', async () => {
-    app.lanes.all = [lane({}, { identities })];
-    render(LanePanel, { lane: lane({}, { identities }), app });
+    store(LaneStore).all = [lane({}, { identities })];
+    render(LanePanel, { lane: lane({}, { identities }) });
     expect((await screen.findByRole('alert')).textContent).toContain('Yokebar does not answer');
   });
 });
@@ -178,8 +184,8 @@ describe('what is held back', () => {
     server.on(`GET /api/services/1/held?reason=${encodeURIComponent(reason)}`, contacts);
 
   function show(onsetup = vi.fn()) {
-    app.lanes.all = [lane({ HELD: 12 })];
-    render(HeldBack, { lane: lane({ HELD: 12 }), app, held, onsetup });
+    store(LaneStore).all = [lane({ HELD: 12 })];
+    render(HeldBack, { lane: lane({ HELD: 12 }), held, onsetup });
     return onsetup;
   }
 
@@ -232,10 +238,10 @@ describe('what is held back', () => {
   it('shows the contacts behind a reason', async () => {
     show();
     const seals = [{ service: 1, state: 'HELD', reason: 'RST_SENT is missing.' }];
-    app.lanes.held = { 1: [line({ seals }), line({ id: 6, call: 'OZ1QAB' })] };
+    store(LaneStore).held = { 1: [line({ seals }), line({ id: 6, call: 'OZ1QAB' })] };
     await fireEvent.click(screen.getAllByRole('button', { name: 'Show them' })[1] as HTMLElement);
     await fireEvent.click(within(screen.getByRole('list')).getByRole('button', { name: 'ZP5QXA' }));
-    expect(app.openContact).toBe(5);
+    expect(store(Navigation).openContact).toBe(5);
     expect(screen.queryByText('OZ1QAB')).toBeNull();
   });
 });
@@ -243,7 +249,7 @@ describe('what is held back', () => {
 describe('near misses', () => {
   const show = (all = [unmatched()]) => {
     const onchanged = vi.fn(() => Promise.resolve());
-    render(NearMisses, { lane: lane({}), app, unmatched: all, onchanged });
+    render(NearMisses, { lane: lane({}), unmatched: all, onchanged });
     return onchanged;
   };
 
@@ -269,7 +275,7 @@ describe('near misses', () => {
     await fireEvent.click(screen.getByRole('button', { name: 'Change it so' }));
     await vi.waitFor(() => expect(onchanged).toHaveBeenCalled());
     expect(server.sent['PATCH /api/contacts/5']).toEqual({ version: 1, changes: { TIME_ON: '160700' } });
-    expect(app.changes.shown?.id).toBe(9);
+    expect(store(ChangeStore).shown?.id).toBe(9);
   });
 
   it('say why a correction did not work', async () => {
@@ -289,7 +295,7 @@ describe('near misses', () => {
       .on('GET /api/services/1/near-misses', [unmatched({ guesses })])
       .on('PATCH /api/contacts/5', { version: 2 })
       .on('GET /api/changes', []);
-    render(ComingBack, { lane: lane({}, { unmatched: 1 }), app });
+    render(ComingBack, { lane: lane({}, { unmatched: 1 }) });
     const button = await screen.findByRole('button', { name: 'Correct ours' });
     server.on('GET /api/services/1/near-misses', []);
     await fireEvent.click(button);

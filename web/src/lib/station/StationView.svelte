@@ -1,15 +1,20 @@
 <script lang="ts">
-  import type { AppState } from '../frame/app.svelte';
-  import BandsPage from './BandsPage.svelte';
-  import CallbookPage from './CallbookPage.svelte';
-  import CallsPage from './CallsPage.svelte';
-  import ClocksPage from './ClocksPage.svelte';
-  import KeepPage from './KeepPage.svelte';
-  import PlacesPage from './PlacesPage.svelte';
-  import PositionsPage from './PositionsPage.svelte';
-  import SafetyPage from './SafetyPage.svelte';
+  import BandsPage from './bands/BandsPage.svelte';
+  import CallbookPage from './callbook/CallbookPage.svelte';
+  import CallsPage from './profile/CallsPage.svelte';
+  import ClocksPage from '../sources/clock/ClocksPage.svelte';
+  import KeepPage from './settings/KeepPage.svelte';
+  import PlacesPage from './profile/PlacesPage.svelte';
+  import PositionsPage from './position/PositionsPage.svelte';
+  import SafetyPage from './backup/SafetyPage.svelte';
+  import { StationStore } from './profile/station.svelte';
+  import { Navigation } from '../platform/page/navigation.svelte';
+  import { ClockCheckStore } from '../sources/clock/clock-check.svelte';
+  import { useStore } from '../platform/page/stores';
 
-  let { app }: { app: AppState } = $props();
+  const station = useStore(StationStore);
+  const navigation = useStore(Navigation);
+  const clockCheck = useStore(ClockCheckStore);
 
   const PAGES = [
     { id: 'calls', label: 'Calls and operators' },
@@ -22,8 +27,7 @@
     { id: 'keep', label: 'Settings file' },
   ] as const;
 
-  const station = $derived(app.station);
-  const page = $derived(PAGES.find((p) => p.id === app.page)?.id ?? 'calls');
+  const page = $derived(PAGES.find((p) => p.id === navigation.page)?.id ?? 'calls');
 </script>
 
 <section class="view station" aria-label="Station">
@@ -48,12 +52,12 @@
       {/if}
       {#if page === 'calls'}<CallsPage {station} view={station.view} />
       {:else if page === 'places'}<PlacesPage {station} view={station.view} />
-      {:else if page === 'positions'}<PositionsPage {app} />
+      {:else if page === 'positions'}<PositionsPage />
       {:else if page === 'bands'}<BandsPage {station} view={station.view} />
-      {:else if page === 'clocks'}<ClocksPage {station} view={station.view} clock={app.clockCheck.view} />
+      {:else if page === 'clocks'}<ClocksPage {station} view={station.view} clock={clockCheck.view} />
       {:else if page === 'callbook'}<CallbookPage />
       {:else if page === 'safety'}<SafetyPage />
-      {:else}<KeepPage {app} />{/if}
+      {:else}<KeepPage />{/if}
     {:else}
       <p class="muted">Reading the station…</p>
     {/if}

@@ -24,7 +24,7 @@ import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import yokebar.app.hookup.Hookups;
+import yokebar.app.sources.hookup.Hookups;
 
 /** The whole application with real sockets, and ways to talk to it. On which folder says who extends this. */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT)

@@ -13,11 +13,11 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import yokebar.core.adif.AdiReader;
-import yokebar.core.adif.AdiScanner;
-import yokebar.core.adif.AdifRecord;
-import yokebar.core.contact.ContactAdif;
-import yokebar.core.contact.Reading;
+import yokebar.core.log.adif.AdiReader;
+import yokebar.core.log.adif.AdiScanner;
+import yokebar.core.log.adif.AdifRecord;
+import yokebar.core.log.contact.ContactAdif;
+import yokebar.core.log.contact.Reading;
 
 /** Reading ADI text: as fields, and as typed contacts. One operation reads the whole sample. */
 @State(Scope.Benchmark)

@@ -5,10 +5,10 @@ import java.time.LocalDateTime;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Random;
-import yokebar.core.call.Call;
-import yokebar.core.entity.Entities;
-import yokebar.core.entity.Entity;
-import yokebar.core.entity.Situation;
+import yokebar.core.basics.call.Call;
+import yokebar.core.basics.entity.Entities;
+import yokebar.core.basics.entity.Entity;
+import yokebar.core.basics.entity.Situation;
 
 /** A made-up log of decades: some stations met often, most once, from all over the world; the same every time. */
 final class LongLog {

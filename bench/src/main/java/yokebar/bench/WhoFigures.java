@@ -5,19 +5,19 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import yokebar.core.adif.AdiReader;
-import yokebar.core.adif.AdifRecord;
-import yokebar.core.call.Call;
-import yokebar.core.call.CallParts;
-import yokebar.core.contact.ContactAdif;
-import yokebar.core.contact.Reading;
-import yokebar.core.entity.Entities;
-import yokebar.core.line.LineText;
-import yokebar.core.log.Entry;
-import yokebar.core.need.Facts;
-import yokebar.core.need.Kind;
-import yokebar.core.need.NewOnes;
-import yokebar.core.need.WorkedBefore;
+import yokebar.core.basics.call.Call;
+import yokebar.core.basics.call.CallParts;
+import yokebar.core.basics.entity.Entities;
+import yokebar.core.log.adif.AdiReader;
+import yokebar.core.log.adif.AdifRecord;
+import yokebar.core.log.contact.ContactAdif;
+import yokebar.core.log.contact.Reading;
+import yokebar.core.log.index.Entry;
+import yokebar.core.operate.line.LineText;
+import yokebar.core.operate.need.Facts;
+import yokebar.core.operate.need.Kind;
+import yokebar.core.operate.need.NewOnes;
+import yokebar.core.operate.need.WorkedBefore;
 
 /** How long it takes to say who a call is and what it would bring, beside a million contacts. */
 public final class WhoFigures {

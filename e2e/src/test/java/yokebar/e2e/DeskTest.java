@@ -3,7 +3,6 @@ package yokebar.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.junit.jupiter.api.Assertions.assertFalse;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -12,9 +11,9 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -71,25 +70,14 @@ class DeskTest {
     }
 
     private void open(String view) {
-        page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
-                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(view))
+        page.getByLabel("Views")
+                .getByText(view, new Locator.GetByTextOptions().setExact(true))
                 .click();
     }
 
     private Locator button(String name) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
-    }
-
-    private Locator readout() {
-        return page.getByTestId("readout");
-    }
-
-    private void await(String what, BooleanSupplier condition) {
-        for (int tries = 0; tries < 200 && !condition.getAsBoolean(); tries++) {
-            page.waitForTimeout(50);
-        }
-        assertThat(condition.getAsBoolean()).as(what).isTrue();
     }
 
     @Test
@@ -123,9 +111,9 @@ class DeskTest {
     @Order(2)
     void theKnobMovesYokeDeskAndTheNextContact() throws Exception {
         open("Desk");
-        assertThat(readout()).hasAttribute("aria-valuenow", "14074000");
+        assertThat(page.getByTestId("readout")).hasAttribute("aria-valuenow", "14074000");
         standIns.hfRadio().front().turn(2_500);
-        assertThat(readout()).hasAttribute("aria-valuenow", "14076500");
+        assertThat(page.getByTestId("readout")).hasAttribute("aria-valuenow", "14076500");
         assertThat(page.getByTestId("yoke-dial")).hasText("14.076\u2009500");
         standIns.program().send(justNow("ZP5QXA", "CU9QYB"));
         assertThat(page.getByRole(AriaRole.TABLE).getByText("ZP5QXA")).isVisible();
@@ -143,29 +131,29 @@ class DeskTest {
 
     @Test
     @Order(3)
-    void theReadoutTunesByTypingArrowsWheelAndClick() {
-        readout().focus();
+    void theReadoutTunesByTypingArrowsWheelAndClick() throws Exception {
+        page.getByTestId("readout").focus();
         page.keyboard().type("7010.5");
         page.keyboard().press("Enter");
-        await("typed", () -> standIns.hfRadio().front().frequencyHz() == 7_010_500);
-        assertThat(readout()).hasAttribute("aria-valuenow", "7010500");
-        readout().focus();
+        Until.itIs("typed", () -> standIns.hfRadio().front().frequencyHz() == 7_010_500);
+        assertThat(page.getByTestId("readout")).hasAttribute("aria-valuenow", "7010500");
+        page.getByTestId("readout").focus();
         page.keyboard().press("ArrowUp");
-        await("one kHz up", () -> standIns.hfRadio().front().frequencyHz() == 7_011_500);
+        Until.itIs("one kHz up", () -> standIns.hfRadio().front().frequencyHz() == 7_011_500);
         page.keyboard().press("ArrowRight");
         page.keyboard().press("ArrowDown");
-        await("a tenth down", () -> standIns.hfRadio().front().frequencyHz() == 7_011_400);
-        Locator hundreds = readout().locator("button").nth(4);
+        Until.itIs("a tenth down", () -> standIns.hfRadio().front().frequencyHz() == 7_011_400);
+        Locator hundreds = page.getByTestId("readout").locator("button").nth(4);
         hundreds.hover();
         page.mouse().wheel(0, -100);
-        await("wheel", () -> standIns.hfRadio().front().frequencyHz() == 7_011_500);
+        Until.itIs("wheel", () -> standIns.hfRadio().front().frequencyHz() == 7_011_500);
         hundreds.click(new Locator.ClickOptions().setPosition(5, 50));
-        await("click below the middle", () -> standIns.hfRadio().front().frequencyHz() == 7_011_400);
+        Until.itIs("click below the middle", () -> standIns.hfRadio().front().frequencyHz() == 7_011_400);
         button("CW").click();
-        await("mode", () -> standIns.hfRadio().front().mode().equals("CW"));
+        Until.itIs("mode", () -> standIns.hfRadio().front().mode().equals("CW"));
         assertThat(button("CW")).hasAttribute("aria-pressed", "true");
         button("15").click();
-        await("band", () -> standIns.hfRadio().front().frequencyHz() == 21_035_000);
+        Until.itIs("band", () -> standIns.hfRadio().front().frequencyHz() == 21_035_000);
     }
 
     @Test
@@ -179,11 +167,11 @@ class DeskTest {
                 .isVisible();
         assertThat(page.getByTestId("yoke-dial")).isHidden();
         standIns.hfRadio().setPlugged(true);
-        assertThat(readout()).hasAttribute("aria-valuenow", "21035000");
+        assertThat(page.getByTestId("readout")).hasAttribute("aria-valuenow", "21035000");
         standIns.hfRadio().setPowered(false);
         assertThat(page.getByText("Petrel 100 does not answer on 127.0.0.1:")).isVisible();
         standIns.hfRadio().setPowered(true);
-        assertThat(readout()).isVisible();
+        assertThat(page.getByTestId("readout")).isVisible();
     }
 
     @Test
@@ -273,9 +261,9 @@ class DeskTest {
         page.keyboard().press("r");
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Shearwater V/U")))
                 .isVisible();
-        assertThat(readout()).hasAttribute("aria-valuenow", "145500000");
+        assertThat(page.getByTestId("readout")).hasAttribute("aria-valuenow", "145500000");
         page.keyboard().press("r");
-        assertThat(readout()).hasAttribute("aria-valuenow", "21035000");
+        assertThat(page.getByTestId("readout")).hasAttribute("aria-valuenow", "21035000");
     }
 
     private static Process keying(String port) throws IOException {
@@ -305,24 +293,24 @@ class DeskTest {
             assertThat(card.getByText("1 program:")).isVisible();
             assertThat(card.getByText("A program asked to transmit and was refused."))
                     .isVisible();
-            assertFalse(standIns.hfRadio().front().transmitting());
+            assertThat(standIns.hfRadio().front().transmitting()).isFalse();
             card.getByText("Allow programs to transmit").click();
             assertThat(card.getByText("allowed, at most 180 s at a time")).isVisible();
         } finally {
             refused.destroyForcibly();
         }
-        await("the radio is connected again", () -> now("transmitting").isBoolean());
+        Until.itIs("the radio is connected again", () -> now("transmitting").isBoolean());
         Process nc = keying(port);
         try {
             assertThat(card.getByText("1 program:")).isVisible();
-            await("it transmits", () -> standIns.hfRadio().front().transmitting());
+            Until.itIs("it transmits", () -> standIns.hfRadio().front().transmitting());
             assertThat(card.getByText("transmits", new Locator.GetByTextOptions().setExact(true)))
                     .isVisible();
         } finally {
             nc.destroyForcibly();
         }
         assertThat(card.getByText("no program uses it")).isVisible();
-        await("the key is released", () -> !standIns.hfRadio().front().transmitting());
+        Until.itIs("the key is released", () -> !standIns.hfRadio().front().transmitting());
     }
 
     @Test
@@ -344,10 +332,10 @@ class DeskTest {
         assertThat(other.getByTestId("readout")).hasAttribute("aria-valuenow", "145500000");
         page.keyboard().press("Escape");
         open("Desk");
-        assertThat(readout()).hasAttribute("aria-valuenow", "21035000");
+        assertThat(page.getByTestId("readout")).hasAttribute("aria-valuenow", "21035000");
         standIns.vhfRadio().front().turn(12_500);
         assertThat(other.getByTestId("readout")).hasAttribute("aria-valuenow", "145512500");
-        assertThat(readout()).hasAttribute("aria-valuenow", "21035000");
+        assertThat(page.getByTestId("readout")).hasAttribute("aria-valuenow", "21035000");
         other.reload();
         assertThat(other.getByTestId("yoke-dial")).hasText("145.512\u2009500");
         other.close();
@@ -375,7 +363,7 @@ class DeskTest {
         server.fill("127.0.0.1:" + standIns.timeServer().port());
         server.press("Enter");
         assertThat(page.getByText("which hurts nothing")).isVisible();
-        standIns.timeServer().setAhead(java.time.Duration.ofMillis(1400));
+        standIns.timeServer().setAhead(Duration.ofMillis(1400));
         open("Hookups");
         Locator card = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Clock"));
         card.getByText("Test").click();
@@ -385,7 +373,7 @@ class DeskTest {
         assertThat(page.getByRole(AriaRole.COMPLEMENTARY).getByText("digital programs decode little"))
                 .isVisible();
         page.keyboard().press("Escape");
-        standIns.timeServer().setAhead(java.time.Duration.ZERO);
+        standIns.timeServer().setAhead(Duration.ZERO);
         card.getByText("Test").click();
         assertThat(offset).isHidden();
     }

@@ -1,8 +1,8 @@
 package yokebar.app.log;
 
 import java.util.List;
-import yokebar.core.contact.Contact;
-import yokebar.core.contact.LoggedContact;
+import yokebar.core.log.contact.Contact;
+import yokebar.core.log.contact.LoggedContact;
 
 /** Contacts in the log are different now. Published inside the transaction that stores them. */
 public record ContactsChanged(List<Change> changes) {

@@ -2,7 +2,7 @@ package yokebar.app.log;
 
 import java.util.List;
 import java.util.Map;
-import yokebar.core.contact.LoggedContact;
+import yokebar.core.log.contact.LoggedContact;
 
 /**
  * New contacts are in the log. Published inside the transaction that stores them.

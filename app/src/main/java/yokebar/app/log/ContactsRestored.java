@@ -1,7 +1,7 @@
 package yokebar.app.log;
 
 import java.util.List;
-import yokebar.core.contact.LoggedContact;
+import yokebar.core.log.contact.LoggedContact;
 
 /**
  * Deleted contacts are back in the log. Published inside the transaction that brings them back.

@@ -1,6 +1,6 @@
 package yokebar.app.log;
 
-/** Who proved a contact, a bit each, as {@link yokebar.core.need.WorkedBefore} counts them. */
+/** Who proved a contact, a bit each, as {@link yokebar.core.operate.need.WorkedBefore} counts them. */
 public final class Proofs {
     /** Marks that came with an imported record. */
     public static final int ELSEWHERE = 1;

@@ -1,5 +1,15 @@
 /** The one log: contacts, their edits and their journey. */
 @NullMarked
+@ApplicationModule(
+        id = "log",
+        allowedDependencies = {
+            "platform.live",
+            "platform.rejection",
+            "platform.storage",
+            "station.reference",
+            "station.settings"
+        })
 package yokebar.app.log;
 
 import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

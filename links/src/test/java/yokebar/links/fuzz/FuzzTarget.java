@@ -4,12 +4,12 @@ import java.util.List;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import yokebar.core.radio.RadioReport;
-import yokebar.links.radio.FramedCat;
-import yokebar.links.radio.Heard;
-import yokebar.links.radio.RadioDialect;
-import yokebar.links.radio.SemicolonCat;
-import yokebar.links.rotor.EasycommTarget;
+import yokebar.core.sources.radio.RadioReport;
+import yokebar.links.sources.radio.FramedCat;
+import yokebar.links.sources.radio.Heard;
+import yokebar.links.sources.radio.RadioDialect;
+import yokebar.links.sources.radio.SemicolonCat;
+import yokebar.links.sources.rotor.EasycommTarget;
 
 /**
  * A parser to be fed anything.

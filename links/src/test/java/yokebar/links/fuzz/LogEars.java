@@ -8,12 +8,12 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.zip.GZIPOutputStream;
-import yokebar.core.adif.AdiStream;
-import yokebar.core.adif.AdifRecord;
-import yokebar.core.contact.ContactAdif;
-import yokebar.core.contact.Reading;
-import yokebar.core.exchange.LogText;
-import yokebar.links.digital.LinkCodec;
+import yokebar.core.log.adif.AdiStream;
+import yokebar.core.log.adif.AdifRecord;
+import yokebar.core.log.contact.ContactAdif;
+import yokebar.core.log.contact.Reading;
+import yokebar.core.log.exchange.LogText;
+import yokebar.links.sources.digital.LinkCodec;
 
 /** The readers of logs and of the digital link, to be fed anything. */
 final class LogEars {

@@ -1,4 +1,0 @@
-package yokebar.app;
-
-/** Somebody wants the application to start afresh, as after a restore. */
-public record RestartAsked() {}

@@ -1,4 +1,0 @@
-package yokebar.app.callbook;
-
-/** What is known of stations is another: a callbook file was read, or put away. */
-public record CallbookFileChanged() {}

@@ -1,4 +1,0 @@
-package yokebar.app.clock;
-
-/** The clock was checked, or is not checked any more. */
-public record ClockChecked() {}

@@ -1,5 +1,0 @@
-/** Fetching what the other side confirmed. */
-@NullMarked
-package yokebar.app.confirm;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,4 +1,0 @@
-package yokebar.app.delivery;
-
-/** Something about a service's lane is different: counts, a handover, its trouble, its settings. */
-public record LaneChanged(int serviceId) {}

@@ -1,5 +1,0 @@
-/** Sending contacts on to services, by proof. */
-@NullMarked
-package yokebar.app.delivery;
-
-import org.jspecify.annotations.NullMarked;

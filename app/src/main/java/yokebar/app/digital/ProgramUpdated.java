@@ -1,4 +1,0 @@
-package yokebar.app.digital;
-
-/** A program on the digital link came, went, or is set otherwise. */
-public record ProgramUpdated(String programId) {}

@@ -1,8 +1,0 @@
-package yokebar.app.hookup;
-
-/**
- * A coupling's state, or something it shows, is different now.
- *
- * @param id the coupling's
- */
-public record HookupChanged(String id) {}

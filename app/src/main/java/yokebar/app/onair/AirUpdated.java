@@ -1,4 +1,0 @@
-package yokebar.app.onair;
-
-/** What is on the air, or how much it is wanted, is different. */
-public record AirUpdated() {}

@@ -1,6 +1,0 @@
-package yokebar.app.onair;
-
-import java.util.List;
-
-/** Alerts that fired just now. */
-public record AlertsFired(List<Alert> alerts) {}

@@ -1,0 +1,296 @@
+package yokebar.app.operate.line;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import yokebar.app.log.search.LogSearch;
+import yokebar.app.sources.radio.Radios;
+import yokebar.app.station.position.ContactSetting;
+import yokebar.app.station.position.Positions;
+import yokebar.app.station.profile.Station;
+import yokebar.app.station.reference.ReferenceData;
+import yokebar.core.basics.band.Band;
+import yokebar.core.basics.call.Call;
+import yokebar.core.basics.call.CallParts;
+import yokebar.core.basics.call.NearCalls;
+import yokebar.core.basics.channel.Channel;
+import yokebar.core.basics.entity.Situation;
+import yokebar.core.basics.entity.Subdivisions;
+import yokebar.core.basics.mode.Mode;
+import yokebar.core.log.adif.AdifFields;
+import yokebar.core.log.index.LogFields;
+import yokebar.core.operate.line.Circumstances;
+import yokebar.core.operate.line.Draft;
+import yokebar.core.operate.line.Line;
+import yokebar.core.operate.line.LineText;
+import yokebar.core.operate.need.Facts;
+import yokebar.core.operate.need.Kind;
+import yokebar.core.operate.need.NewOnes;
+import yokebar.core.operate.need.WorkedBefore;
+import yokebar.core.sources.radio.RadioCompletion;
+
+/** Reads a contact line in the light of the position, the radio and the log. */
+@Service
+class LineReading {
+    private static final int SHORTEST_GUESSED = 3;
+    private static final int MAX_LIKELY = 6;
+    private static final long LONGEST_TYPING_MS = Duration.ofHours(2).toMillis();
+    private static final DateTimeFormatter MINUTE =
+            DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneOffset.UTC);
+
+    private final Positions positions;
+    private final Radios radios;
+    private final LogSearch search;
+    private final ReferenceData reference;
+    private final TodaysContacts today;
+    private final Station station;
+    private final Clock clock;
+
+    LineReading(
+            Positions positions,
+            Radios radios,
+            LogSearch search,
+            ReferenceData reference,
+            TodaysContacts today,
+            Station station,
+            Clock clock) {
+        this.positions = positions;
+        this.radios = radios;
+        this.search = search;
+        this.reference = reference;
+        this.today = today;
+        this.station = station;
+        this.clock = clock;
+    }
+
+    /** A line with all that is known around it. */
+    record Known(Line line, Draft draft, ContactSetting setting, List<String> fromRadio, boolean radio) {}
+
+    Known read(LineRequest request) {
+        Line line = LineText.read(request.text());
+        ContactSetting setting = positions.settingAt(request.positionId());
+        Optional<RadioCompletion.Reading> radio = radio(request.positionId());
+        Long radioHz = radio.map(r -> r.state().transmitHz()).orElse(null);
+        Long hz = radioHz != null || radio.isPresent() ? radioHz : KeptTuning.frequencyHz(request.sticking());
+        Mode mode = radioHz == null
+                ? radio.isPresent() ? null : KeptTuning.mode(request.sticking())
+                : radio.filter(r -> r.state().mode() != null)
+                        .map(r -> r.mapping().toLog(r.state().mode(), radioHz))
+                        .orElse(null);
+        boolean keepsPower = request.sticking() != null && request.sticking().containsKey("TX_PWR");
+        Integer watts = keepsPower ? null : radio.map(r -> r.state().powerW()).orElse(null);
+        Instant now = clock.instant();
+        Instant firstTyped = now.minusMillis(Math.max(0, Math.min(request.typedForMs(), LONGEST_TYPING_MS)));
+        Draft draft = Draft.of(
+                line,
+                new Circumstances(
+                        now,
+                        firstTyped,
+                        hz,
+                        mode,
+                        watts,
+                        station.preferences().knownChannels(),
+                        sticking(setting, request)));
+        return new Known(
+                line, draft, setting, radio.isPresent() ? fromRadio(line, draft, watts) : List.of(), radio.isPresent());
+    }
+
+    LineView view(LineRequest request) {
+        Known known = read(request);
+        Draft draft = known.draft();
+        String hz = draft.fields().get("FREQ");
+        return new LineView(
+                known.line().tokens(),
+                known.line().tunes(),
+                draft.band() == null ? null : draft.band().adifName(),
+                hz == null ? null : Math.round(Double.parseDouble(hz) * 1e6),
+                draft.mode() == null ? null : draft.mode().label(),
+                draft.start(),
+                draft.channel() != null,
+                known.radio(),
+                draft.late(),
+                known.line().isEmpty() ? List.of() : draft.problems(),
+                notices(known),
+                known.line().call() == null ? null : station(known.line().call(), draft),
+                likely(known.line()),
+                search.ready());
+    }
+
+    private Optional<RadioCompletion.Reading> radio(@Nullable Long positionId) {
+        Long chosen = positions.radioOf(positionId).orElse(null);
+        return radios.readings().stream()
+                .filter(r -> chosen == null || r.radioId() == chosen)
+                .findFirst();
+    }
+
+    private static AdifFields sticking(ContactSetting setting, LineRequest request) {
+        AdifFields fields = setting.fields();
+        Map<String, String> kept = KeptTuning.without(request.sticking());
+        for (Map.Entry<String, String> field : kept.entrySet()) {
+            fields = fields.with(field.getKey(), field.getValue());
+        }
+        return fields;
+    }
+
+    private static List<String> fromRadio(Line line, Draft draft, @Nullable Integer watts) {
+        List<String> fields = new ArrayList<>();
+        if (line.frequencyHz() == null && draft.fields().get("FREQ") != null) {
+            fields.add("FREQ");
+        }
+        if (line.mode() == null && draft.fields().get("MODE") != null) {
+            fields.add("MODE");
+        }
+        boolean typedPower = line.fields().get("TX_PWR") != null;
+        if (!typedPower
+                && watts != null
+                && watts.toString().equals(draft.fields().get("TX_PWR"))) {
+            fields.add("TX_PWR");
+        }
+        return fields;
+    }
+
+    private List<String> notices(Known known) {
+        List<String> notices = new ArrayList<>();
+        if (known.setting().ownCall() == null && !known.line().isEmpty()) {
+            notices.add("The station has no call yet; set it on the Station page.");
+        }
+        if (known.draft().late()) {
+            notices.add("A contact made earlier: "
+                    + known.draft().start().toString().replace("T", " ").substring(0, 16) + " UTC.");
+        }
+        strangeState(known).ifPresent(notices::add);
+        Channel channel = known.draft().channel();
+        String propagation = known.draft().fields().get("PROP_MODE");
+        if (channel != null && channel.propagation().name().equals(propagation)) {
+            notices.add("Through " + channel.words() + ": logged via " + propagation + ". Type via: for another way.");
+        }
+        return notices;
+    }
+
+    /** A state its entity does not have is logged all the same; borders and codes change. */
+    private Optional<String> strangeState(Known known) {
+        String state = known.draft().fields().get("STATE");
+        Call call = known.line().call();
+        if (state == null || call == null) {
+            return Optional.empty();
+        }
+        LocalDate day = LocalDate.ofInstant(known.draft().start(), ZoneOffset.UTC);
+        return reference
+                .entities()
+                .of(call, day)
+                .map(Situation::entity)
+                .filter(entity -> Subdivisions.shipped().known(entity.number())
+                        && Subdivisions.shipped().name(entity.number(), state).isEmpty())
+                .map(entity -> entity.name() + " has no \"" + state.toUpperCase(Locale.ROOT)
+                        + "\" that we know of; it is logged as typed.");
+    }
+
+    /** What the call tells of where the other station is, for the fields nobody typed. */
+    AdifFields placed(AdifFields record, Draft draft) {
+        Call call = Call.read(String.valueOf(record.get(LogFields.CALL)));
+        Situation situation = call == null
+                ? null
+                : reference
+                        .entities()
+                        .of(call, LocalDate.ofInstant(draft.start(), ZoneOffset.UTC))
+                        .orElse(null);
+        if (situation == null || record.get(LogFields.ENTITY) != null) {
+            return record;
+        }
+        AdifFields placed = record;
+        AdifFields told = situation.fields();
+        for (String name : told.names()) {
+            placed = placed.get(name) == null ? placed.with(name, told.get(name)) : placed;
+        }
+        return placed;
+    }
+
+    private LineView.StationHint station(Call call, Draft draft) {
+        LocalDate day = LocalDate.ofInstant(draft.start(), ZoneOffset.UTC);
+        Situation situation = reference.entities().of(call, day).orElse(null);
+        WorkedBefore before = search.workedBefore();
+        Band band = draft.band();
+        Mode mode = draft.mode();
+        boolean placed = band != null && mode != null;
+        Map<String, String> values = new LinkedHashMap<>();
+        values.put(LogFields.CALL, call.text());
+        if (situation != null) {
+            values.put(LogFields.ENTITY, Integer.toString(situation.entity().number()));
+            values.put("CQZ", Integer.toString(situation.cqZone()));
+        }
+        values.put("STATE", draft.fields().get("STATE"));
+        String locator = draft.fields().get(LogFields.LOCATOR);
+        values.put(
+                LogFields.SQUARE,
+                locator == null ? null : locator.substring(0, 4).toUpperCase(Locale.ROOT));
+        if (placed) {
+            values.put(LogFields.BAND, band.adifName());
+            values.put(LogFields.GROUP, mode.group().name());
+        }
+        Facts facts = placed ? Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), 0) : null;
+        return new LineView.StationHint(
+                call.text(),
+                situation == null ? null : situation.entity().name(),
+                situation == null ? null : situation.continent(),
+                situation == null ? null : situation.cqZone(),
+                situation == null || facts == null
+                        ? null
+                        : before.of(
+                                        Kind.ENTITY,
+                                        Integer.toString(situation.entity().number()))
+                                .mark(facts.band(), facts.group()),
+                before.of(Kind.BASE_CALL, CallParts.of(call).base()).contacts(),
+                facts == null ? null : dupe(call, facts, draft.start()),
+                facts == null
+                        ? List.of()
+                        : NewOnes.of(
+                                before,
+                                facts,
+                                situation == null ? "" : situation.entity().name()));
+    }
+
+    private @Nullable String dupe(Call call, Facts facts, Instant start) {
+        return today.last(call, facts.band(), facts.group(), start)
+                .map(at -> "Worked today at " + MINUTE.format(at) + " on "
+                        + facts.band().adifName() + " in " + NewOnes.words(facts.group()) + ".")
+                .orElse(null);
+    }
+
+    private List<LineView.Likely> likely(Line line) {
+        String typed = line.callText();
+        if (typed == null || typed.length() < SHORTEST_GUESSED) {
+            return List.of();
+        }
+        WorkedBefore before = search.workedBefore();
+        List<LineView.Likely> likely = new ArrayList<>();
+        for (String call : before.callsFrom(typed, MAX_LIKELY)) {
+            if (!call.equals(typed)) {
+                likely.add(new LineView.Likely(
+                        call, false, before.of(Kind.CALL, call).contacts()));
+            }
+        }
+        if (line.call() != null && !before.has(Kind.CALL, typed)) {
+            for (String call : NearCalls.of(typed, c -> before.has(Kind.CALL, c))) {
+                if (likely.size() >= MAX_LIKELY) {
+                    break;
+                }
+                if (likely.stream().noneMatch(known -> known.call().equals(call))) {
+                    likely.add(new LineView.Likely(
+                            call, true, before.of(Kind.CALL, call).contacts()));
+                }
+            }
+        }
+        return likely;
+    }
+}

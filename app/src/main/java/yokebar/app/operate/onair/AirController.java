@@ -1,0 +1,261 @@
+package yokebar.app.operate.onair;
+
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.StoresNothing;
+import yokebar.app.sources.feed.Feeds;
+import yokebar.app.station.reference.ReferenceData;
+import yokebar.core.basics.band.Band;
+import yokebar.core.basics.call.Call;
+import yokebar.core.operate.onair.Audible;
+import yokebar.core.operate.onair.Whereabouts;
+import yokebar.core.sources.spot.Heard;
+
+/** What is on the air, over HTTP. */
+@RestController
+@RequestMapping("/api/onair")
+class AirController {
+    private final Air air;
+    private final AirLook look;
+    private final TuneToSpot goThere;
+    private final ChoicesStore choices;
+    private final AirViews views;
+    private final SpotPosting posting;
+    private final Alerts alerts;
+    private final Solar solar;
+    private final Perspectives perspectives;
+    private final Feeds feeds;
+    private final ReferenceData reference;
+
+    AirController(
+            Air air,
+            AirLook look,
+            TuneToSpot goThere,
+            ChoicesStore choices,
+            AirViews views,
+            SpotPosting posting,
+            Alerts alerts,
+            Solar solar,
+            Perspectives perspectives,
+            Feeds feeds,
+            ReferenceData reference) {
+        this.air = air;
+        this.look = look;
+        this.goThere = goThere;
+        this.choices = choices;
+        this.views = views;
+        this.posting = posting;
+        this.alerts = alerts;
+        this.solar = solar;
+        this.perspectives = perspectives;
+        this.feeds = feeds;
+        this.reference = reference;
+    }
+
+    /** @param since the mark of what is known; null for everything */
+    record LookAt(@Nullable Long positionId, FilterChoice filter, @Nullable String since) {}
+
+    @StoresNothing
+    @PostMapping("/look")
+    AirLook.AirNews look(@RequestBody LookAt at) {
+        return look.look(at.positionId(), at.filter().filter(), at.since());
+    }
+
+    /** One who hears a station. */
+    record HearerView(
+            String call,
+            Heard.Ear ear,
+            @Nullable Integer snrDb,
+            Instant at,
+            @Nullable String entity,
+            @Nullable Integer km,
+            @Nullable Double latitudeDegrees,
+            @Nullable Double longitudeDegrees) {}
+
+    /** A station with those who hear it. */
+    record SpotDetail(SpotView spot, List<HearerView> hearers) {}
+
+    @GetMapping("/spots/{id}")
+    SpotDetail one(@PathVariable long id, @RequestParam(required = false) @Nullable Long positionId) {
+        Audible audible = look.one(positionId, id);
+        if (audible == null) {
+            throw new Rejection("id", "This station is not heard any more.");
+        }
+        Perspectives.Perspective perspective = perspectives.of(positionId);
+        synchronized (perspective) {
+            return new SpotDetail(
+                    SpotView.of(audible, air.decodesOf(List.of(id)).containsKey(id)),
+                    audible.heard().hearers().stream()
+                            .map(hearer -> hearer(hearer, perspective))
+                            .toList());
+        }
+    }
+
+    private static HearerView hearer(Heard.Hearer hearer, Perspectives.Perspective perspective) {
+        Whereabouts where = perspective.appraiser().atlas().of(hearer.call());
+        return new HearerView(
+                hearer.call().text(),
+                hearer.ear(),
+                hearer.snrDb(),
+                hearer.at(),
+                where.situation() == null ? null : where.situation().entity().name(),
+                where.path() == null ? null : (int) Math.round(where.path().distanceKm()),
+                where.point() == null ? null : where.point().latitudeDegrees(),
+                where.point() == null ? null : where.point().longitudeDegrees());
+    }
+
+    /** @param band by its ADIF name */
+    @GetMapping("/stretches")
+    List<Perspectives.BandStretch> stretches(
+            @RequestParam String band, @RequestParam(required = false) @Nullable Long positionId) {
+        Band found = Band.named(band);
+        if (found == null) {
+            throw new Rejection("band", "There is no band " + band + ".");
+        }
+        return perspectives.stretches(found, positionId);
+    }
+
+    /** @param answer whether the program that read it is told to answer; it transmits then */
+    record GoRequest(@Nullable Long positionId, boolean answer) {}
+
+    @StoresNothing
+    @PostMapping("/spots/{id}/go")
+    TuneToSpot.Went go(@PathVariable long id, @RequestBody GoRequest request) {
+        return goThere.go(request.positionId(), id, request.answer());
+    }
+
+    /** How many are struck off, or were. */
+    record Strikes(int count) {}
+
+    @PostMapping("/spots/{id}/strike")
+    Strikes strike(@PathVariable long id) {
+        look.strike(id);
+        return new Strikes(1);
+    }
+
+    @DeleteMapping("/strikes")
+    Strikes unstrike() {
+        return new Strikes(look.unstrike());
+    }
+
+    @GetMapping("/choices")
+    AirChoices choices() {
+        return choices.get();
+    }
+
+    @PutMapping("/choices")
+    AirChoices choose(@RequestBody AirChoices chosen) {
+        return choices.save(chosen);
+    }
+
+    @StoresNothing
+    @PostMapping("/choices/preview")
+    AirLook.GoalPreview preview(
+            @RequestBody AirChoices chosen, @RequestParam(required = false) @Nullable Long positionId) {
+        return look.preview(positionId, ChoicesStore.check(chosen));
+    }
+
+    @GetMapping("/views")
+    List<AirViews.NamedFilter> views() {
+        return views.all();
+    }
+
+    @PutMapping("/views")
+    List<AirViews.NamedFilter> keep(@RequestBody AirViews.NamedFilter view) {
+        return views.keep(view);
+    }
+
+    @DeleteMapping("/views/{name}")
+    List<AirViews.NamedFilter> drop(@PathVariable String name) {
+        return views.drop(name);
+    }
+
+    /** The nodes a spot can be posted to, and what was posted. */
+    record PostingView(List<Feeds.Node> nodes, List<SpotPosting.Posted> posted) {}
+
+    @GetMapping("/posting")
+    PostingView posting() {
+        return new PostingView(feeds.nodes(), posting.posted());
+    }
+
+    @PostMapping("/posting")
+    SpotPosting.Posted post(@RequestBody SpotPosting.SpotDraft draft) {
+        return posting.post(draft);
+    }
+
+    /** One who hears us. */
+    record HearsUs(
+            OwnSignal.Report report,
+            @Nullable String entity,
+            @Nullable Integer km,
+            @Nullable Integer bearingDegrees,
+            @Nullable Double latitudeDegrees,
+            @Nullable Double longitudeDegrees) {}
+
+    @GetMapping("/us")
+    List<HearsUs> us(@RequestParam(required = false) @Nullable Long positionId) {
+        Perspectives.Perspective perspective = perspectives.of(positionId);
+        synchronized (perspective) {
+            return air.whoHearsUs().stream()
+                    .map(report -> {
+                        Call call = Call.read(report.hearer());
+                        Whereabouts where = call == null
+                                ? new Whereabouts(null, "", null, null)
+                                : perspective.appraiser().atlas().of(call);
+                        return new HearsUs(
+                                report,
+                                where.situation() == null
+                                        ? null
+                                        : where.situation().entity().name(),
+                                where.path() == null
+                                        ? null
+                                        : (int) Math.round(where.path().distanceKm()),
+                                where.path() == null
+                                        ? null
+                                        : (int) Math.round(where.path().bearingDegrees()) % 360,
+                                where.point() == null ? null : where.point().latitudeDegrees(),
+                                where.point() == null ? null : where.point().longitudeDegrees());
+                    })
+                    .toList();
+        }
+    }
+
+    @GetMapping("/sun")
+    Solar.SolarView sun() {
+        return solar.view();
+    }
+
+    @GetMapping("/alerts")
+    List<Alert> alerts() {
+        return alerts.fired();
+    }
+
+    @GetMapping("/said")
+    List<Air.Said> said() {
+        return air.said();
+    }
+
+    /** An entity to choose in a filter. */
+    record EntityChoice(int number, String name) {}
+
+    @GetMapping("/entities")
+    List<EntityChoice> entities() {
+        return reference.entities().all().stream()
+                .filter(entity -> entity.lastDay() == null)
+                .map(entity -> new EntityChoice(entity.number(), entity.name()))
+                .sorted(Comparator.comparing(EntityChoice::name))
+                .toList();
+    }
+}

@@ -1,0 +1,6 @@
+package yokebar.app.operate.onair;
+
+import java.util.List;
+
+/** Alerts that fired just now. */
+public record AlertsFired(List<Alert> alerts) {}

@@ -1,0 +1,173 @@
+package yokebar.app.operate.onair;
+
+import jakarta.persistence.EntityManager;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import yokebar.app.log.Proofs;
+import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.station.settings.SettingsPart;
+import yokebar.core.operate.need.Goal;
+import yokebar.core.operate.onair.CallPatterns;
+
+/** Keeps what the operators are after, and checks it. */
+@Service
+@Order(8)
+class ChoicesStore implements SettingsPart {
+    private static final Logger LOG = LoggerFactory.getLogger(ChoicesStore.class);
+    private static final int MAX_GOALS = 30;
+    private static final int MAX_CALLS = 500;
+    private static final int LOWEST_TONE_HZ = 100;
+    private static final int HIGHEST_TONE_HZ = 4_000;
+    private static final int MAX_A_MINUTE = 60;
+
+    private final EntityManager db;
+    private final TransactionTemplate transaction;
+    private final JsonMapper json;
+    private final ApplicationEventPublisher events;
+    private volatile @Nullable AirChoices known;
+
+    ChoicesStore(EntityManager db, TransactionTemplate transaction, JsonMapper json, ApplicationEventPublisher events) {
+        this.db = db;
+        this.transaction = transaction;
+        this.json = json;
+        this.events = events;
+    }
+
+    AirChoices get() {
+        AirChoices now = known;
+        if (now == null) {
+            now = read();
+            known = now;
+        }
+        return now;
+    }
+
+    private AirChoices read() {
+        AirChoicesRow row = transaction.execute(status -> db.find(AirChoicesRow.class, AirChoicesRow.ONLY));
+        if (row == null) {
+            return AirChoices.FIRST;
+        }
+        try {
+            return json.readValue(row.content, AirChoices.class);
+        } catch (JacksonException e) {
+            LOG.warn("What the operators are after cannot be read; it begins anew", e);
+            return AirChoices.FIRST;
+        }
+    }
+
+    /** @throws Rejection with a sentence when something makes no sense */
+    AirChoices save(AirChoices choices) {
+        AirChoices checked = check(choices);
+        transaction.executeWithoutResult(status -> {
+            AirChoicesRow row = db.find(AirChoicesRow.class, AirChoicesRow.ONLY);
+            if (row == null) {
+                row = new AirChoicesRow();
+                db.persist(row);
+            }
+            row.content = json.writeValueAsString(checked);
+        });
+        known = checked;
+        events.publishEvent(new AirUpdated());
+        return checked;
+    }
+
+    static AirChoices check(AirChoices choices) {
+        if (choices.goals().size() > MAX_GOALS) {
+            throw new Rejection("goals", "Thirty goals are the most that can be followed at once.");
+        }
+        choices.goals().forEach(goal -> goal.services().forEach(service -> {
+            if (service != 0) {
+                proof(service);
+            }
+        }));
+        Set<AirChoices.AlertKind> kinds = EnumSet.noneOf(AirChoices.AlertKind.class);
+        for (AirChoices.AlertChoice alert : choices.alerts()) {
+            Integer tone = alert.tone();
+            if (tone != null && (tone < LOWEST_TONE_HZ || tone > HIGHEST_TONE_HZ)) {
+                throw new Rejection("alerts", "A tone is between 100 and 4000 Hz.");
+            }
+            if (alert.mostAMinute() < 1 || alert.mostAMinute() > MAX_A_MINUTE || !kinds.add(alert.kind())) {
+                throw new Rejection("alerts", "Each kind of alert comes once, 1 to 60 times a minute.");
+            }
+        }
+        if ((choices.quietFrom() == null) != (choices.quietUntil() == null)) {
+            throw new Rejection("quietFrom", "Quiet hours have a beginning and an end.");
+        }
+        List<String> watch = patterns("watch", choices.watch());
+        List<String> ignore = patterns("ignore", choices.ignore());
+        return new AirChoices(
+                List.copyOf(choices.goals()),
+                watch,
+                ignore,
+                choices.turnBeam(),
+                List.copyOf(choices.alerts()),
+                choices.quietFrom(),
+                choices.quietUntil());
+    }
+
+    private static List<String> patterns(String field, List<String> texts) {
+        if (texts.size() > MAX_CALLS) {
+            throw new Rejection(field, "Five hundred calls are the most a list takes.");
+        }
+        try {
+            return CallPatterns.of(texts).texts();
+        } catch (IllegalArgumentException e) {
+            throw new Rejection(field, String.valueOf(e.getMessage()));
+        }
+    }
+
+    static List<Goal> goals(AirChoices choices) {
+        List<Goal> goals = new ArrayList<>();
+        for (AirChoices.GoalChoice choice : choices.goals()) {
+            int proofs = 0;
+            for (int service : choice.services()) {
+                proofs |= service == 0 ? Proofs.ELSEWHERE : proof(service);
+            }
+            goals.add(new Goal(choice.kind(), choice.scope(), choice.bar(), proofs));
+        }
+        return goals;
+    }
+
+    private static int proof(int service) {
+        try {
+            return Proofs.by(service);
+        } catch (IllegalArgumentException e) {
+            throw new Rejection("goals", "There is no service " + service + ".");
+        }
+    }
+
+    @Override
+    public String name() {
+        return "onAir";
+    }
+
+    @Override
+    public Object save() {
+        return get();
+    }
+
+    @Override
+    public int restore(JsonNode saved, List<String> told) {
+        try {
+            save(json.treeToValue(saved, AirChoices.class));
+            return 1;
+        } catch (Rejection e) {
+            told.add("What you are after on the air was left out: " + e.sentence());
+        } catch (JacksonException e) {
+            told.add("What you are after on the air was left out: " + e.getOriginalMessage());
+        }
+        return 0;
+    }
+}

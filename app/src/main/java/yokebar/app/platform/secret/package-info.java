@@ -1,0 +1,7 @@
+/** Passwords and keys, encrypted at rest. */
+@NullMarked
+@ApplicationModule(id = "platform.secret", allowedDependencies = "platform.storage")
+package yokebar.app.platform.secret;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

@@ -1,0 +1,21 @@
+package yokebar.app.platform.storage;
+
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Whether the log can be stored, over HTTP. */
+@RestController
+@RequestMapping("/api/storage")
+class StorageController {
+    private final Storage storage;
+
+    StorageController(Storage storage) {
+        this.storage = storage;
+    }
+
+    @GetMapping
+    Storage.StorageState state() {
+        return storage.state();
+    }
+}

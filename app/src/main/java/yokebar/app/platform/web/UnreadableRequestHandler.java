@@ -1,0 +1,44 @@
+package yokebar.app.platform.web;
+
+import java.util.StringJoiner;
+import org.jspecify.annotations.Nullable;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import tools.jackson.core.JacksonException;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.exc.StreamReadException;
+
+/** Says of a request's body that cannot be read where and why. */
+@RestControllerAdvice
+@Order(Ordered.HIGHEST_PRECEDENCE)
+class UnreadableRequestHandler {
+
+    @ExceptionHandler
+    ProblemDetail body(HttpMessageNotReadableException e) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, sentence(e.getCause()));
+    }
+
+    private static String sentence(@Nullable Throwable cause) {
+        if (cause instanceof StreamReadException notJson) {
+            TokenStreamLocation at = notJson.getLocation();
+            return "The request is not JSON: see line " + at.getLineNr() + ", character " + at.getColumnNr() + ".";
+        }
+        if (cause instanceof JacksonException wrong && !wrong.getPath().isEmpty()) {
+            return "\"" + path(wrong) + "\" has a value of the wrong kind; /api/docs describes what is expected there.";
+        }
+        return "The request has no body, or one that cannot be read as JSON.";
+    }
+
+    private static String path(JacksonException wrong) {
+        StringJoiner path = new StringJoiner(".");
+        for (JacksonException.Reference step : wrong.getPath()) {
+            path.add(step.getPropertyName() == null ? Integer.toString(step.getIndex()) : step.getPropertyName());
+        }
+        return path.toString();
+    }
+}

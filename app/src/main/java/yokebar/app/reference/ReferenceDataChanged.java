@@ -1,4 +1,0 @@
-package yokebar.app.reference;
-
-/** A newer edition is in use from now on. */
-public record ReferenceDataChanged() {}

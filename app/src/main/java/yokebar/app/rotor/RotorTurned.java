@@ -1,4 +1,0 @@
-package yokebar.app.rotor;
-
-/** A rotator reported something new, or was added, changed, connected or lost. */
-public record RotorTurned(long rotorId) {}

@@ -1,5 +1,0 @@
-/** The station's rotators: where the antennas point, and turning them. */
-@NullMarked
-package yokebar.app.rotor;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,99 @@
+package yokebar.app.services.confirm;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import yokebar.app.log.search.LogSearch;
+import yokebar.app.station.reference.ReferenceData;
+import yokebar.core.basics.band.Band;
+import yokebar.core.basics.entity.Entity;
+import yokebar.core.basics.mode.ModeGroup;
+import yokebar.core.log.contact.Contact;
+import yokebar.core.log.contact.LoggedContact;
+import yokebar.core.operate.need.Facts;
+import yokebar.core.operate.need.Kind;
+import yokebar.core.operate.need.NewOnes;
+import yokebar.core.operate.need.WorkState;
+import yokebar.core.operate.need.Worked;
+import yokebar.core.operate.need.WorkedBefore;
+
+/** What is confirmed for the first time with a confirmation. */
+@Component
+class Novelty {
+    private static final int LONGEST = 200;
+
+    private final LogSearch search;
+    private final ReferenceData reference;
+
+    Novelty(LogSearch search, ReferenceData reference) {
+        this.search = search;
+        this.reference = reference;
+    }
+
+    /**
+     * In words, or null when all of it was confirmed before. To be asked before the contact counts as confirmed.
+     *
+     * @param told what others brought that were found together with it; what this one brings is added
+     */
+    @Nullable
+    String of(LoggedContact logged, Set<String> told) {
+        return search.ask(index -> index.entry(logged.id()))
+                .map(entry -> words(search.workedBefore(), Facts.of(entry, 0), logged.contact(), told))
+                .orElse(null);
+    }
+
+    private @Nullable String words(WorkedBefore before, Facts facts, Contact contact, Set<String> told) {
+        List<String> firsts = new ArrayList<>();
+        String entity = facts.keys().get(Kind.ENTITY);
+        if (entity != null) {
+            entity(before.of(Kind.ENTITY, entity), entityName(entity), contact, told, firsts);
+        }
+        first(before, facts, Kind.CQ_ZONE, "zone ", told, firsts);
+        first(before, facts, Kind.STATE, "state ", told, firsts);
+        first(before, facts, Kind.SQUARE, "square ", told, firsts);
+        String all = String.join(", ", firsts);
+        return firsts.isEmpty() ? null : all.length() <= LONGEST ? all : all.substring(0, LONGEST);
+    }
+
+    private String entityName(String number) {
+        return reference
+                .entities()
+                .numbered(Integer.parseInt(number))
+                .map(Entity::name)
+                .orElse("entity " + number);
+    }
+
+    private static void entity(Worked worked, String name, Contact contact, Set<String> told, List<String> firsts) {
+        Band band = contact.band();
+        ModeGroup group = contact.mode().group();
+        boolean newOnBand =
+                !confirmed(worked, cell -> cell.band() == band) && told.add(name + " on " + band.adifName());
+        boolean newInMode =
+                !confirmed(worked, cell -> cell.group() == group) && told.add(name + " in " + NewOnes.words(group));
+        if (!confirmed(worked, cell -> true) && told.add("a new entity, " + name)) {
+            firsts.add("a new entity, " + name);
+            return;
+        }
+        if (newOnBand) {
+            firsts.add(name + " on " + band.adifName());
+        }
+        if (newInMode) {
+            firsts.add(name + " in " + NewOnes.words(group));
+        }
+    }
+
+    private static void first(
+            WorkedBefore before, Facts facts, Kind kind, String words, Set<String> told, List<String> firsts) {
+        String key = facts.keys().get(kind);
+        if (key != null && !confirmed(before.of(kind, key), cell -> true) && told.add(words + key)) {
+            firsts.add(words + key.substring(key.indexOf('/') + 1));
+        }
+    }
+
+    private static boolean confirmed(Worked worked, Predicate<Worked.Cell> which) {
+        return worked.state(which) == WorkState.CONFIRMED;
+    }
+}

@@ -1,0 +1,284 @@
+package yokebar.app.services.delivery;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.log.store.ContactLog;
+import yokebar.app.log.store.LogLine;
+import yokebar.app.services.delivery.adapter.ServiceAdapter;
+import yokebar.app.services.delivery.handover.HandoverRequests;
+import yokebar.app.services.delivery.identity.Enrolment;
+import yokebar.app.services.delivery.identity.Identities;
+import yokebar.app.services.delivery.identity.IdentityRequestRow;
+import yokebar.app.services.delivery.identity.SigningIdentityRow;
+import yokebar.app.services.delivery.ledger.Delivery;
+import yokebar.app.services.delivery.ledger.DeliveryCounts;
+import yokebar.app.sources.hookup.HookupView;
+import yokebar.core.services.delivery.DeliveryState;
+import yokebar.core.services.delivery.Eligibility;
+
+/** Reads what the Services view shows. */
+@Service
+class Lanes {
+    private static final int HANDOVERS_SHOWN = 20;
+    private static final int PROBLEMS_SHOWN = 200;
+    private static final int REASONS_SHOWN = 50;
+    private static final int MAX_AT_ONCE = 100_000;
+
+    private final EntityManager db;
+    private final Services services;
+    private final DeliveryCounts counts;
+    private final Identities identities;
+    private final Enrolment enrolment;
+    private final ServiceLines lines;
+    private final HandoverRequests wishes;
+    private final ContactLog log;
+
+    Lanes(
+            EntityManager db,
+            Services services,
+            DeliveryCounts counts,
+            Identities identities,
+            Enrolment enrolment,
+            ServiceLines lines,
+            HandoverRequests wishes,
+            ContactLog log) {
+        this.db = db;
+        this.services = services;
+        this.counts = counts;
+        this.identities = identities;
+        this.enrolment = enrolment;
+        this.lines = lines;
+        this.wishes = wishes;
+        this.log = log;
+    }
+
+    @Transactional(readOnly = true)
+    public List<LaneView> all() {
+        return services.ids().stream().map(this::lane).toList();
+    }
+
+    @Transactional(readOnly = true)
+    public LaneView lane(int serviceId) {
+        ServiceRow row = services.row(serviceId);
+        ServiceAdapter adapter = services.adapter(serviceId);
+        Map<DeliveryState, Long> inState = counts.counts(serviceId);
+        Map<String, Long> named = new LinkedHashMap<>();
+        for (DeliveryState state : DeliveryState.values()) {
+            named.put(state.name(), inState.getOrDefault(state, 0L));
+        }
+        long due = counts.due(serviceId);
+        return new LaneView(
+                row.id,
+                row.name,
+                row.inUse,
+                adapter.rules().byHand(),
+                adapter.rules().signed(),
+                adapter.access(),
+                row.address,
+                row.account,
+                services.hasPassword(row),
+                services.secretNotice(row),
+                services.complete(serviceId),
+                row.sendWhen,
+                row.everyMinutes,
+                row.paused,
+                row.proven,
+                !adapter.rules().waysOnRequest().isEmpty(),
+                row.takesRelayed,
+                row.ownCalls,
+                row.fromDay,
+                row.fetchEverySeconds,
+                adapter.confirms(),
+                row.confirmationsUntil,
+                row.sweptUntil,
+                lines.coupled(serviceId).map(HookupView::of).orElse(null),
+                named,
+                due,
+                counts.waiting(serviceId),
+                row.filledTo,
+                wishes.progress(serviceId, due),
+                count("select count(*) from Withdrawal where serviceId = :service", serviceId),
+                withdrawalTrouble(serviceId),
+                unmatched(serviceId),
+                identities.installed(serviceId).stream().map(this::view).toList(),
+                enrolment.waiting(serviceId).stream().map(Lanes::view).toList(),
+                handovers(serviceId));
+    }
+
+    private LaneView.IdentityView view(SigningIdentityRow row) {
+        return new LaneView.IdentityView(
+                row.number(),
+                row.callSign,
+                row.validFrom,
+                row.validUntil,
+                row.certificateEnds,
+                row.placeId,
+                identities.notice(row));
+    }
+
+    private static LaneView.RequestView view(IdentityRequestRow row) {
+        return new LaneView.RequestView(
+                row.identifier(), row.callSign, row.number, row.words, row.askedAt, row.postalAddress);
+    }
+
+    private long count(String query, int serviceId) {
+        return db.createQuery(query, Long.class)
+                .setParameter("service", serviceId)
+                .getSingleResult();
+    }
+
+    /** The table belongs to the package of confirmations, which depends on this one. */
+    private long unmatched(int serviceId) {
+        return ((Number) db.createNativeQuery(
+                                "select count(*) from confirmation where service_id = :service and contact_id is null"
+                                        + " and not set_aside")
+                        .setParameter("service", serviceId)
+                        .getSingleResult())
+                .longValue();
+    }
+
+    private @Nullable String withdrawalTrouble(int serviceId) {
+        return db.createQuery(
+                        "select trouble from Withdrawal where serviceId = :service and trouble is not null",
+                        String.class)
+                .setParameter("service", serviceId)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst()
+                .orElse(null);
+    }
+
+    /**
+     * What a handover would do.
+     *
+     * @param going contacts that would go, by own call
+     * @param handovers how many batches that makes
+     * @param held what stays and why, the largest first
+     */
+    record Outlook(List<Going> going, long handovers, List<HeldBack> held) {}
+
+    /**
+     * @param from the first of them starts, UTC
+     * @param until the last of them starts, UTC
+     */
+    record Going(String ownCall, long contacts, Instant from, Instant until) {}
+
+    /** Contacts held for one reason, and what can be done about all of them. */
+    record HeldBack(
+            Eligibility.Rule rule, String reason, long contacts, List<Eligibility.Remedy> remedies, String field) {}
+
+    /** What a handover now would do, without doing it. */
+    @Transactional(readOnly = true)
+    public Outlook outlook(int serviceId) {
+        ServiceAdapter adapter = services.adapter(serviceId);
+        List<Tuple> byCall = db.createNativeQuery(
+                        "select c.own_call, count(*), min(c.started_at), max(c.started_at) from delivery d"
+                                + " join contact c on c.id = d.id / " + Delivery.SERVICES
+                                + " where d.service_id = :service and d.state = any(:states) and d.handover_id is null"
+                                + " group by c.own_call order by 2 desc",
+                        Tuple.class)
+                .setParameter("service", serviceId)
+                .setParameter(
+                        "states",
+                        adapter.rules().takesChanges() ? new String[] {"DUE", "CHANGED"} : new String[] {"DUE"})
+                .getResultList();
+        List<Going> going = byCall.stream()
+                .map(row ->
+                        new Going(row.get(0, String.class), number(row, 1), instant(row.get(2)), instant(row.get(3))))
+                .toList();
+        long batches = going.stream()
+                .mapToLong(one -> (one.contacts() + adapter.maxBatchSize() - 1) / adapter.maxBatchSize())
+                .sum();
+        String field = adapter.rules().fieldsNeeded().stream().findFirst().orElse("");
+        List<Tuple> reasons = db.createNativeQuery(
+                        "select hold_rule, reason, count(*) from delivery where service_id = :service"
+                                + " and state = 'HELD' group by hold_rule, reason order by 3 desc limit "
+                                + REASONS_SHOWN,
+                        Tuple.class)
+                .setParameter("service", serviceId)
+                .getResultList();
+        List<HeldBack> held = reasons.stream()
+                .map(row -> heldBack(Eligibility.Rule.valueOf(row.get(0, String.class)), row, field))
+                .toList();
+        return new Outlook(going, batches, held);
+    }
+
+    private static HeldBack heldBack(Eligibility.Rule rule, Tuple row, String field) {
+        return new HeldBack(rule, row.get(1, String.class), number(row, 2), rule.remedies(), field);
+    }
+
+    private static long number(Tuple row, int column) {
+        return row.get(column, Number.class).longValue();
+    }
+
+    private static Instant instant(Object value) {
+        return value instanceof OffsetDateTime time ? time.toInstant() : (Instant) value;
+    }
+
+    /** The contacts held for one reason, by number. */
+    @Transactional(readOnly = true)
+    public List<Long> held(int serviceId, String reason) {
+        return db.createQuery(
+                        "select id from Delivery where serviceId = :service and state = :held and reason = :reason",
+                        Long.class)
+                .setParameter("service", serviceId)
+                .setParameter("held", DeliveryState.HELD)
+                .setParameter("reason", reason)
+                .setMaxResults(MAX_AT_ONCE)
+                .getResultStream()
+                .map(id -> id / Delivery.SERVICES)
+                .toList();
+    }
+
+    /** The contacts that wait to go and start within a span, by number. */
+    @Transactional(readOnly = true)
+    public List<Long> due(int serviceId, Instant from, Instant until) {
+        return db.createNativeQuery(
+                        "select c.id from contact c join delivery d on d.id = c.id * " + Delivery.SERVICES
+                                + " + :service where c.started_at between :from and :until"
+                                + " and d.state in ('DUE', 'CHANGED') and d.handover_id is null order by c.id limit "
+                                + MAX_AT_ONCE,
+                        Long.class)
+                .setParameter("service", serviceId)
+                .setParameter("from", from)
+                .setParameter("until", until)
+                .getResultList();
+    }
+
+    /** Contacts that stand in a state at a service, the newest first. */
+    @Transactional(readOnly = true)
+    public List<LogLine> contacts(int serviceId, DeliveryState state) {
+        List<Long> ids = db.createQuery(
+                        "from Delivery where serviceId = :service and state = :state order by serviceId desc, state desc, id desc",
+                        Delivery.class)
+                .setParameter("service", serviceId)
+                .setParameter("state", state)
+                .setMaxResults(PROBLEMS_SHOWN)
+                .getResultStream()
+                .map(Delivery::contactId)
+                .toList();
+        return log.lines(ids);
+    }
+
+    /** Without their content: this is read whenever something about the lane is different. */
+    private List<LaneView.HandoverView> handovers(int serviceId) {
+        return db.createQuery(
+                        "select id, state, via, contactIds, preparedAt, attempts, nextTryAt, trouble, givenAt,"
+                                + " receiptNumber, receiptWords, reportedAt, taken, refused"
+                                + " from Handover where serviceId = :service order by serviceId desc, id desc",
+                        Tuple.class)
+                .setParameter("service", serviceId)
+                .setMaxResults(HANDOVERS_SHOWN)
+                .getResultStream()
+                .map(LaneView.HandoverView::of)
+                .toList();
+    }
+}

@@ -1,0 +1,58 @@
+package yokebar.app.services.delivery;
+
+import java.time.Clock;
+import yokebar.app.services.delivery.adapter.ServiceAdapter;
+import yokebar.app.sources.hookup.Hookups;
+import yokebar.app.sources.hookup.ServiceCoupling;
+import yokebar.links.platform.status.ServiceRefused;
+import yokebar.links.platform.status.ServiceUnreachable;
+
+/** A service that contacts are handed to, as a coupling. */
+public final class ServiceLine extends ServiceCoupling {
+    private final Services services;
+    private final int serviceId;
+
+    ServiceLine(String id, String name, int serviceId, Services services, Hookups hookups, Clock clock) {
+        super(id, Kind.SERVICE, name, hookups, clock);
+        this.serviceId = serviceId;
+        this.services = services;
+    }
+
+    /** A call to the service. */
+    public interface LineCall<T> {
+        T run(ServiceAdapter.Line line) throws ServiceRefused, ServiceUnreachable;
+    }
+
+    public <T> T call(LineCall<T> call) throws ServiceRefused, ServiceUnreachable {
+        ServiceAdapter.Line line = services.line(serviceId);
+        return during(() -> call.run(line));
+    }
+
+    /** A call that hands contacts over, which may be forbidden though all else is allowed. */
+    public <T> T handOver(LineCall<T> call) throws ServiceRefused, ServiceUnreachable {
+        ServiceAdapter.Line line = services.line(serviceId);
+        return duringHandover(() -> call.run(line));
+    }
+
+    @Override
+    public boolean complete() {
+        return services.complete(serviceId);
+    }
+
+    @Override
+    public String where() {
+        return services.where(serviceId);
+    }
+
+    @Override
+    public Proof test() {
+        if (!complete()) {
+            return new Proof(false, name() + " is not set up yet. Do it under Services.");
+        }
+        try {
+            return new Proof(true, call(ServiceAdapter.Line::test) + ".");
+        } catch (ServiceUnreachable | ServiceRefused e) {
+            return new Proof(false, String.valueOf(e.getMessage()));
+        }
+    }
+}

@@ -1,0 +1,126 @@
+package yokebar.app.services.delivery.handover;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * What is asked to go now, by service, and how far it has come. Kept in memory only: after a crash, what did not go is still
+ * due.
+ */
+@Component
+public class HandoverRequests {
+    private final Map<Integer, Deque<Wish>> wishes = new HashMap<>();
+
+    /**
+     * How far what was asked for has come.
+     *
+     * @param total contacts asked for
+     * @param left contacts of them that have not gone yet
+     */
+    public record Progress(long total, long left) {}
+
+    /** Something asked for: so many of what is due, or certain contacts. */
+    static final class Wish {
+        private final List<Long> chosen;
+        private final boolean ofChosen;
+        private long total;
+        private volatile int left;
+
+        private Wish(long total, int left) {
+            this.chosen = List.of();
+            this.ofChosen = false;
+            this.total = total;
+            this.left = left;
+        }
+
+        private Wish(List<Long> chosen) {
+            this.chosen = new ArrayList<>(chosen);
+            this.ofChosen = true;
+            this.total = chosen.size();
+            this.left = chosen.size();
+        }
+
+        boolean ofChosen() {
+            return ofChosen;
+        }
+
+        /** The next of the chosen contacts; they stay the next until {@link #doneWith} them. */
+        List<Long> next(int most) {
+            return List.copyOf(chosen.subList(0, Math.min(most, chosen.size())));
+        }
+
+        /** Of these contacts, no more can go. */
+        void doneWith(List<Long> next) {
+            chosen.subList(0, next.size()).clear();
+            left = chosen.size();
+        }
+
+        void went(int contacts) {
+            left = ofChosen || left == Integer.MAX_VALUE ? left : Math.max(0, left - contacts);
+        }
+
+        /** How many may still go; {@link Integer#MAX_VALUE} for all that is due. */
+        int left() {
+            return left;
+        }
+    }
+
+    /**
+     * @param most of what is due; {@link Integer#MAX_VALUE} for all of it
+     * @param due contacts that are due now
+     */
+    synchronized void ask(int serviceId, int most, long due) {
+        Deque<Wish> waiting = wishes.computeIfAbsent(serviceId, id -> new ArrayDeque<>());
+        Wish last = waiting.peekLast();
+        if (last != null && !last.ofChosen()) {
+            last.left = Math.max(last.left, most);
+            last.total = Math.max(last.total, Math.min(most, due));
+        } else {
+            waiting.add(new Wish(Math.min(most, due), most));
+        }
+    }
+
+    synchronized void ask(int serviceId, List<Long> contactIds) {
+        wishes.computeIfAbsent(serviceId, id -> new ArrayDeque<>()).add(new Wish(contactIds));
+    }
+
+    /** What is to be fulfilled first; null when nothing is asked for. */
+    synchronized @Nullable Wish first(int serviceId) {
+        Deque<Wish> waiting = wishes.get(serviceId);
+        return waiting == null ? null : waiting.peekFirst();
+    }
+
+    synchronized boolean any(int serviceId) {
+        return first(serviceId) != null;
+    }
+
+    synchronized void done(int serviceId, Wish wish) {
+        Deque<Wish> waiting = wishes.get(serviceId);
+        if (waiting != null) {
+            waiting.remove(wish);
+        }
+    }
+
+    synchronized void forget(int serviceId) {
+        wishes.remove(serviceId);
+    }
+
+    /**
+     * @param due contacts that are due now
+     * @return null when nothing is asked for
+     */
+    public synchronized @Nullable Progress progress(int serviceId, long due) {
+        Wish wish = first(serviceId);
+        if (wish == null) {
+            return null;
+        }
+        long left = Math.min(wish.left, due);
+        return new Progress(Math.max(wish.total, left), left);
+    }
+}

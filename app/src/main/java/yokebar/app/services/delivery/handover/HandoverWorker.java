@@ -1,0 +1,381 @@
+package yokebar.app.services.delivery.handover;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.context.event.EventListener;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.log.ContactsChanged;
+import yokebar.app.log.ContactsDeleted;
+import yokebar.app.log.ContactsLogged;
+import yokebar.app.platform.storage.OnConflict;
+import yokebar.app.services.delivery.LaneChanged;
+import yokebar.app.services.delivery.ServiceLine;
+import yokebar.app.services.delivery.ServiceLines;
+import yokebar.app.services.delivery.ServiceRow;
+import yokebar.app.services.delivery.Services;
+import yokebar.app.services.delivery.ledger.DeliveryCounts;
+import yokebar.app.services.delivery.ledger.DeliveryFill;
+import yokebar.app.services.delivery.ledger.ReviewRounds;
+import yokebar.app.services.delivery.ledger.RuleReview;
+import yokebar.app.services.delivery.ledger.Withdrawal;
+import yokebar.app.services.delivery.ledger.Withdrawals;
+import yokebar.app.services.delivery.picture.ContactPictures;
+import yokebar.app.sources.hookup.HookupChanged;
+import yokebar.app.station.profile.StationChanged;
+
+/** Carries handovers through their steps, each service for itself, so that a slow one keeps no other waiting. */
+@Component
+public class HandoverWorker implements SmartLifecycle {
+    private static final Logger LOG = LoggerFactory.getLogger(HandoverWorker.class);
+    private static final String LOOK_EVERY_MS = "${yokebar.look-every-ms:500}";
+    /** Even at rest it looks now and then, so that nothing is forgotten. */
+    private static final Duration REST = Duration.ofSeconds(20);
+
+    /** How long what is being written down may take at the end. */
+    private static final Duration STEP_WITHIN = Duration.ofSeconds(5);
+
+    private static final Duration MAX_AT_EXIT = Duration.ofSeconds(20);
+    private static final Duration AT_A_STRETCH = Duration.ofSeconds(3);
+    private static final int WITHDRAWALS_AT_ONCE = 50;
+    private static final int PICTURES_AT_ONCE = 5;
+    private static final int FILLS_AT_ONCE = 20;
+
+    private final HandoverDesk desk;
+    private final Services services;
+    private final DeliveryCounts counts;
+    private final ReviewRounds reviews;
+    private final BatchPacking packing;
+    private final DeliveryFill fill;
+    private final Withdrawals withdrawals;
+    private final ContactPictures pictures;
+    private final ServiceLines lines;
+    private final HandoverSteps steps;
+    private final HandoverRequests wishes;
+    private final Clock clock;
+    /** Until when there is nothing to do, by service. */
+    private final Map<Integer, Instant> restUntil = new ConcurrentHashMap<>();
+
+    private final Set<Integer> busy = ConcurrentHashMap.newKeySet();
+    private final ExecutorService workers = Executors.newCachedThreadPool(task -> {
+        Thread thread = new Thread(task, "handover");
+        thread.setDaemon(true);
+        return thread;
+    });
+    private volatile boolean running;
+
+    HandoverWorker(
+            HandoverDesk desk,
+            Services services,
+            DeliveryCounts counts,
+            RuleReview ruleReview,
+            BatchPacking packing,
+            DeliveryFill fill,
+            Withdrawals withdrawals,
+            ContactPictures pictures,
+            ServiceLines lines,
+            HandoverSteps steps,
+            HandoverRequests wishes,
+            Clock clock) {
+        this.desk = desk;
+        this.services = services;
+        this.counts = counts;
+        this.reviews = new ReviewRounds(ruleReview, clock);
+        this.packing = packing;
+        this.fill = fill;
+        this.withdrawals = withdrawals;
+        this.pictures = pictures;
+        this.lines = lines;
+        this.steps = steps;
+        this.wishes = wishes;
+        this.clock = clock;
+    }
+
+    @Override
+    public void start() {
+        services.active().forEach(lines::couple);
+        running = true;
+    }
+
+    /** Lets go what waits for the end, then says what stays. */
+    @Override
+    public void stop() {
+        running = false;
+        lines.end(workers, STEP_WITHIN);
+        Instant until = clock.instant().plus(MAX_AT_EXIT);
+        for (int serviceId : services.active()) {
+            Services.Setup setup = services.setup(serviceId);
+            lines.coupled(serviceId).ifPresent(ServiceLine::hurry);
+            if (setup.when() == ServiceRow.When.AT_EXIT && !setup.paused() && lines.ready(serviceId)) {
+                atExit(serviceId, until);
+            }
+            long due = counts.due(serviceId);
+            if (due > 0) {
+                LOG.info(
+                        "{} stay due at {}; they go when Yokebar runs again",
+                        HandoverSteps.contacts((int) due),
+                        name(serviceId));
+            }
+        }
+    }
+
+    private void atExit(int serviceId, Instant until) {
+        try {
+            while (clock.instant().isBefore(until)) {
+                Optional<Long> prepared = packing.prepare(serviceId, Integer.MAX_VALUE);
+                if (prepared.isEmpty() || !steps.send(prepared.get(), serviceId)) {
+                    return;
+                }
+            }
+        } catch (RuntimeException e) {
+            LOG.warn("Handing over to {} at the end failed; what is due goes later", name(serviceId), e);
+        }
+    }
+
+    private String name(int serviceId) {
+        return services.name(serviceId);
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    /**
+     * The operator wants what is due to go now.
+     *
+     * @param most contacts at the most
+     */
+    public void handOverNow(int serviceId, int most) {
+        wishes.ask(serviceId, most, counts.due(serviceId));
+        wake(serviceId);
+    }
+
+    /** The operator wants these to go now; what of them is not due stays where it is. */
+    public void handOver(int serviceId, List<Long> contactIds) {
+        wishes.ask(serviceId, contactIds);
+        wake(serviceId);
+    }
+
+    /** What was asked for and has not gone yet is to stay due; what is on its way goes on. */
+    public void stopHandingOver(int serviceId) {
+        wishes.forget(serviceId);
+        OnConflict.tryAgain(() -> {
+            desk.dropUntried(serviceId);
+            return serviceId;
+        });
+    }
+
+    private void wake(int serviceId) {
+        lines.line(serviceId).hurry();
+        desk.hurry(serviceId);
+        restUntil.remove(serviceId);
+    }
+
+    /** The settings changed: what failed before may work now. */
+    public void settingsChanged(int serviceId) {
+        if (lines.adjust(serviceId)) {
+            desk.hurry(serviceId);
+            restUntil.remove(serviceId);
+        }
+    }
+
+    @Scheduled(initialDelayString = LOOK_EVERY_MS, fixedDelayString = LOOK_EVERY_MS)
+    void work() {
+        if (!running) {
+            return;
+        }
+        for (int serviceId : services.active()) {
+            if (lines.coupled(serviceId).isPresent() && !atRest(serviceId) && busy.add(serviceId)) {
+                workers.execute(() -> {
+                    try {
+                        look(serviceId);
+                    } finally {
+                        busy.remove(serviceId);
+                    }
+                });
+            }
+        }
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void stationChanged(StationChanged event) {
+        services.active().forEach(this::review);
+    }
+
+    private void look(int serviceId) {
+        try {
+            reviews.perform(serviceId, () -> running);
+            restUntil.put(serviceId, clock.instant().plus(REST));
+            boolean underWay = fill(serviceId);
+            if (services.complete(serviceId) && lines.line(serviceId).ready()) {
+                step(serviceId);
+                underWay |= desk.anyOpen(serviceId) || wishes.any(serviceId);
+            } else {
+                underWay |= services.complete(serviceId);
+            }
+            if (underWay) {
+                restUntil.remove(serviceId);
+            }
+        } catch (OptimisticLockingFailureException e) {
+            restUntil.remove(serviceId);
+            LOG.debug("An edit came in between; the next look decides on what is there then", e);
+        } catch (RuntimeException e) {
+            restUntil.remove(serviceId);
+            LOG.error("Handing over to service {} failed; it is tried again", serviceId, e);
+        }
+    }
+
+    /** Gives older contacts their rows; returns whether there is more of them. */
+    private boolean fill(int serviceId) {
+        Long filledTo = services.filledTo(serviceId);
+        for (int i = 0; i < FILLS_AT_ONCE && filledTo != null && running; i++) {
+            filledTo = fill.step(serviceId, filledTo);
+        }
+        return filledTo != null;
+    }
+
+    /** With nothing under way there is nothing to look for until something about the lane changes. */
+    private boolean atRest(int serviceId) {
+        Instant until = restUntil.get(serviceId);
+        return until != null && until.isAfter(clock.instant()) && !wishes.any(serviceId) && !reviews.isAsked(serviceId);
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void laneChanged(LaneChanged event) {
+        restUntil.remove(event.serviceId());
+    }
+
+    @EventListener
+    void hookupChanged(HookupChanged event) {
+        // Feeds tell their rate all the time; only what services are coupled by matters here.
+        if (lines.isOne(event.id())) {
+            restUntil.clear();
+        }
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void contactsLogged(ContactsLogged event) {
+        restUntil.clear();
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void contactsChanged(ContactsChanged event) {
+        restUntil.clear();
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void contactsDeleted(ContactsDeleted event) {
+        restUntil.clear();
+    }
+
+    private void step(int serviceId) {
+        Services.Setup setup = services.setup(serviceId);
+        if (!setup.paused() && !sendAll(serviceId, setup)) {
+            return;
+        }
+        for (OpenHandover handover : desk.in(serviceId, Handover.State.GIVEN)) {
+            if (!running || handover.due(clock.instant()) && !steps.askForReport(handover.id())) {
+                return;
+            }
+        }
+    }
+
+    /** @return whether the line still works */
+    private boolean sendAll(int serviceId, Services.Setup setup) {
+        for (OpenHandover handover : desk.in(serviceId, Handover.State.PREPARED)) {
+            if (handover.via() == Handover.Via.NETWORK
+                    && (!running || !handover.due(clock.instant()) || !steps.send(handover.id(), serviceId))) {
+                return false;
+            }
+        }
+        for (Withdrawal withdrawal : withdrawals.of(serviceId, WITHDRAWALS_AT_ONCE)) {
+            if (!running || !steps.withdraw(withdrawal)) {
+                return false;
+            }
+        }
+        for (ContactPictures.Due picture : pictures.due(serviceId, PICTURES_AT_ONCE)) {
+            if (!running || !steps.sendPicture(serviceId, picture)) {
+                return false;
+            }
+        }
+        if (!wishes.any(serviceId) && itIsTime(serviceId, setup)) {
+            wishes.ask(serviceId, Integer.MAX_VALUE, counts.due(serviceId));
+        }
+        return sendMany(serviceId);
+    }
+
+    /** Batch after batch for a while, then others have their turn; returns whether the line still works. */
+    private boolean sendMany(int serviceId) {
+        Instant until = clock.instant().plus(AT_A_STRETCH);
+        HandoverRequests.Wish wish = wishes.first(serviceId);
+        while (wish != null && running && clock.instant().isBefore(until)) {
+            Optional<Long> prepared = prepare(serviceId, wish);
+            if (prepared.isPresent() && !send(prepared.get(), serviceId, wish)) {
+                return false;
+            }
+            if (wish.left() == 0 || prepared.isEmpty() && !wish.ofChosen()) {
+                wishes.done(serviceId, wish);
+            }
+            wish = wishes.first(serviceId);
+        }
+        return true;
+    }
+
+    /** Sends a batch; one dropped because of an edit in between has not gone, and what is asked for is still asked for. */
+    private boolean send(long handoverId, int serviceId, HandoverRequests.Wish wish) {
+        int contacts = desk.contacts(handoverId);
+        boolean works = steps.send(handoverId, serviceId);
+        if (desk.exists(handoverId)) {
+            wish.went(contacts);
+        }
+        return works;
+    }
+
+    /** The next batch of what is asked for; empty when there is none at once. */
+    private Optional<Long> prepare(int serviceId, HandoverRequests.Wish wish) {
+        Optional<Long> prepared;
+        if (wish.ofChosen()) {
+            List<Long> next = wish.next(services.adapter(serviceId).maxBatchSize());
+            // They may need more than one batch, one for each identity.
+            prepared = packing.prepare(serviceId, next);
+            if (prepared.isEmpty()) {
+                wish.doneWith(next);
+            }
+        } else {
+            prepared = packing.prepare(serviceId, wish.left());
+        }
+        return prepared;
+    }
+
+    private boolean itIsTime(int serviceId, Services.Setup setup) {
+        return switch (setup.when()) {
+            case AT_ONCE -> packing.anyWaiting(serviceId);
+            case EVERY -> {
+                Instant last = services.row(serviceId).lastHandoverAt;
+                Duration pause = Duration.ofMinutes(setup.everyMinutes());
+                yield (last == null || !last.plus(pause).isAfter(clock.instant())) && packing.anyWaiting(serviceId);
+            }
+            case AT_EXIT, BY_HAND -> false;
+        };
+    }
+
+    /** Has everything that waits or is held looked at again, after the rules' answers may have changed. In the background. */
+    public void review(int serviceId) {
+        reviews.ask(serviceId);
+        restUntil.remove(serviceId);
+    }
+}

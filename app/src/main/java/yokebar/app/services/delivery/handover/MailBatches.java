@@ -1,0 +1,81 @@
+package yokebar.app.services.delivery.handover;
+
+import java.util.Optional;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.services.delivery.Services;
+import yokebar.app.services.delivery.ledger.DeliveryCounts;
+
+/** Signed batches that leave by radio mail, for whoever carries them. */
+@Service
+public class MailBatches {
+    private final HandoverDesk desk;
+    private final BatchPacking packing;
+    private final Services services;
+    private final DeliveryCounts counts;
+
+    MailBatches(HandoverDesk desk, BatchPacking packing, Services services, DeliveryCounts counts) {
+        this.desk = desk;
+        this.packing = packing;
+        this.services = services;
+        this.counts = counts;
+    }
+
+    /**
+     * A batch to be mailed.
+     *
+     * @param key what the service knows it by, so that it takes it once
+     */
+    public record Letter(long handoverId, String key, int contacts, byte[] content) {}
+
+    /**
+     * Claims what is due at a service that takes signed batches.
+     *
+     * @return empty when nothing is due
+     */
+    @Transactional
+    public Optional<Letter> pack(int serviceId, int most) {
+        return packing.prepareForMail(serviceId, most).map(handover -> letter(handover.number()));
+    }
+
+    /** A batch that lies packed. */
+    @Transactional(readOnly = true)
+    public Letter letter(long handoverId) {
+        Handover handover = desk.get(handoverId);
+        return new Letter(handoverId, handover.idempotencyKey, handover.contactIds.length, desk.content(handoverId));
+    }
+
+    /** The gateway has all of it: handed over, not proven. */
+    public void mailed(long handoverId, String words) {
+        desk.mailed(handoverId, words);
+    }
+
+    /** Its contacts become due again. */
+    public void takeBack(long handoverId) {
+        desk.drop(handoverId);
+    }
+
+    /** Whether a contact in it was edited or deleted since it was packed, so that it may not go as it is. */
+    public boolean stale(long handoverId) {
+        return desk.stale(handoverId);
+    }
+
+    /** It may have arrived or not: the service is asked as soon as it can be reached, and nothing is sent before. */
+    public void askAbout(long handoverId) {
+        desk.askAbout(handoverId);
+    }
+
+    /** The service that signed batches go to. */
+    public int service() {
+        return services.active().stream()
+                .filter(services::signs)
+                .findFirst()
+                .orElseThrow(() -> new IllegalStateException("no service takes signed batches"));
+    }
+
+    /** Contacts that are due there and lie in no batch yet. */
+    @Transactional(readOnly = true)
+    public long due() {
+        return counts.waiting(service());
+    }
+}

@@ -1,0 +1,92 @@
+package yokebar.app.services.delivery.ledger;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.Optional;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.services.delivery.DeliveryEvent;
+import yokebar.core.services.delivery.DeliveryState;
+import yokebar.core.services.delivery.DeliveryTransitions;
+import yokebar.core.services.delivery.Eligibility;
+
+/** Where one contact stands at one service. Its state changes only by {@link #apply}, along the core's table. */
+@Entity
+public class Delivery {
+    /** Room for this many services beside each other under one contact. */
+    public static final int SERVICES = 64;
+
+    private static final int LONGEST_REASON = 400;
+
+    @Id
+    public long id;
+
+    /** Two who change it at once, an edit and a batch being made, must not overwrite each other. */
+    @Version
+    int version;
+
+    int serviceId;
+
+    @Enumerated(EnumType.STRING)
+    @JdbcTypeCode(SqlTypes.VARCHAR)
+    public DeliveryState state = DeliveryState.DUE;
+
+    /** Why it is held or was refused. */
+    @Nullable
+    String reason;
+
+    @Enumerated(EnumType.STRING)
+    @JdbcTypeCode(SqlTypes.VARCHAR)
+    Eligibility.@Nullable Rule holdRule;
+
+    /** The batch it was last put into; while it waits to go, a batch that has claimed it. */
+    @Nullable
+    public Long handoverId;
+
+    /** Hash of what was put into that batch. */
+    @Nullable
+    public Long contentHash;
+
+    Instant changedAt = Instant.EPOCH;
+
+    public static long id(long contactId, int serviceId) {
+        return contactId * SERVICES + serviceId;
+    }
+
+    public long contactId() {
+        return id / SERVICES;
+    }
+
+    public boolean claimed() {
+        return state.waitsToGo() && handoverId != null;
+    }
+
+    /**
+     * Moves along the table and tells the tally.
+     *
+     * @param why the reason to keep with the new state, or null for none
+     * @return false when the event cannot happen in this state; nothing is changed then
+     */
+    public boolean apply(DeliveryEvent event, @Nullable String why, Instant now, StateTally tally) {
+        Optional<DeliveryState> next = DeliveryTransitions.next(state, event);
+        if (next.isEmpty()) {
+            return false;
+        }
+        if (next.get() != state) {
+            tally.moved(serviceId, state, next.get());
+            // Waiting anew, it belongs to no batch; what it was in is told by the journey.
+            if (next.get().waitsToGo() && !state.waitsToGo()) {
+                handoverId = null;
+            }
+            state = next.get();
+            changedAt = now;
+        }
+        reason = why == null || why.length() <= LONGEST_REASON ? why : why.substring(0, LONGEST_REASON - 1) + "…";
+        return true;
+    }
+}

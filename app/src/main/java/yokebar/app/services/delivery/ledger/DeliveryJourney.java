@@ -1,0 +1,84 @@
+package yokebar.app.services.delivery.ledger;
+
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.log.JourneySource;
+import yokebar.app.log.JourneyStep;
+import yokebar.app.services.delivery.adapter.ServiceAdapter;
+import yokebar.app.services.delivery.handover.Handover;
+import yokebar.app.services.delivery.picture.ContactPicture;
+import yokebar.core.services.delivery.DeliveryState;
+
+/** What a contact's deliveries tell about its journey. */
+@Service
+class DeliveryJourney implements JourneySource {
+    private final EntityManager db;
+    private final List<ServiceAdapter> services;
+
+    DeliveryJourney(EntityManager db, List<ServiceAdapter> services) {
+        this.db = db;
+        this.services = services;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<JourneyStep> journey(long contactId) {
+        List<JourneyStep> steps = new ArrayList<>();
+        for (ServiceAdapter service : services) {
+            Delivery delivery = db.find(Delivery.class, Delivery.id(contactId, service.serviceId()));
+            if (delivery != null) {
+                tell(delivery, service.rules().serviceName(), steps);
+            }
+        }
+        ContactPicture picture = db.find(ContactPicture.class, contactId);
+        if (picture != null && picture.content != null) {
+            steps.add(step(picture.addedAt, JourneyStep.Kind.EDITED, "A picture was put to it."));
+            if (picture.sentAt != null) {
+                steps.add(step(picture.sentAt, JourneyStep.Kind.HANDED_OVER, "The picture is at its service, too."));
+            }
+        }
+        return steps;
+    }
+
+    private void tell(Delivery delivery, String service, List<JourneyStep> steps) {
+        Handover handover = delivery.handoverId == null ? null : db.find(Handover.class, delivery.handoverId);
+        if (handover != null && handover.givenAt != null) {
+            steps.add(step(
+                    handover.givenAt,
+                    JourneyStep.Kind.HANDED_OVER,
+                    "Handed over to " + service + ", receipt " + handover.receiptNumber + ": " + handover.receiptWords
+                            + "."));
+        }
+        boolean taken = delivery.state == DeliveryState.ACCEPTED || delivery.state == DeliveryState.CONFIRMED;
+        if (handover != null && handover.reportedAt != null && taken) {
+            steps.add(step(
+                    handover.reportedAt,
+                    JourneyStep.Kind.ACCEPTED,
+                    "Accepted by " + service + ", by its report on " + handover.receiptNumber + "."));
+        }
+        switch (delivery.state) {
+            case HELD ->
+                steps.add(step(
+                        delivery.changedAt,
+                        JourneyStep.Kind.HELD,
+                        "Held back from " + service + ": " + delivery.reason));
+            case DUE -> steps.add(step(delivery.changedAt, JourneyStep.Kind.DUE, "Due at " + service + "."));
+            case CHANGED ->
+                steps.add(step(
+                        delivery.changedAt,
+                        JourneyStep.Kind.DUE,
+                        "Changed since " + service + " took it; due there again."));
+            default -> {
+                // told by the handover above, by a note or by the confirmation
+            }
+        }
+    }
+
+    private static JourneyStep step(Instant at, JourneyStep.Kind kind, String sentence) {
+        return new JourneyStep(at, kind, sentence, null);
+    }
+}

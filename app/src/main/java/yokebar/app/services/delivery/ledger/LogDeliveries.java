@@ -1,0 +1,235 @@
+package yokebar.app.services.delivery.ledger;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import yokebar.app.log.ContactsChanged;
+import yokebar.app.log.ContactsDeleted;
+import yokebar.app.log.ContactsLogged;
+import yokebar.app.log.ContactsRestored;
+import yokebar.app.log.SealsChanged;
+import yokebar.app.platform.storage.BulkInsert;
+import yokebar.app.services.delivery.Services;
+import yokebar.app.services.delivery.adapter.ServiceAdapter;
+import yokebar.app.services.delivery.handover.ContentHash;
+import yokebar.core.log.adif.AdifFields;
+import yokebar.core.log.contact.Contact;
+import yokebar.core.log.contact.LoggedContact;
+import yokebar.core.services.confirm.ConfirmationMarks;
+import yokebar.core.services.delivery.DeliveryEvent;
+import yokebar.core.services.delivery.DeliveryState;
+import yokebar.core.services.delivery.DeliveryTransitions;
+import yokebar.core.services.delivery.Eligibility;
+
+/**
+ * Gives every contact of the log its deliveries, and keeps them true when contacts are changed, deleted or brought back: always
+ * inside the transaction that does so.
+ */
+@Component
+class LogDeliveries {
+    /** Where contacts stand must be there before others look at it, such as for a confirmation that waited. */
+    private static final int BEFORE_OTHERS = 0;
+
+    private final EntityManager db;
+    private final BulkInsert bulk;
+    private final List<ServiceAdapter> adapters;
+    private final Services services;
+    private final Deliveries deliveries;
+    private final DeliveryCounts counts;
+    private final Clock clock;
+    private final ApplicationEventPublisher events;
+
+    LogDeliveries(
+            EntityManager db,
+            BulkInsert bulk,
+            List<ServiceAdapter> adapters,
+            Services services,
+            Deliveries deliveries,
+            DeliveryCounts counts,
+            Clock clock,
+            ApplicationEventPublisher events) {
+        this.db = db;
+        this.bulk = bulk;
+        this.adapters = adapters;
+        this.services = services;
+        this.deliveries = deliveries;
+        this.counts = counts;
+        this.clock = clock;
+        this.events = events;
+    }
+
+    /** Runs inside the transaction that stores the contacts, so neither is ever there without the other. */
+    @EventListener
+    @Order(BEFORE_OTHERS)
+    void logged(ContactsLogged event) {
+        Instant now = clock.instant();
+        StateTally tally = new StateTally();
+        List<Delivery> rows = new ArrayList<>();
+        for (ServiceAdapter service : services.forEveryContact()) {
+            EligibilitySnapshot rules = deliveries.rules(service, now);
+            for (LoggedContact contact : event.contacts()) {
+                Delivery delivery = Deliveries.fresh(contact.id(), service.serviceId(), now);
+                DeliveryState before = movedIn(service, contact.contact(), event);
+                if (before != null) {
+                    delivery.state = before;
+                    delivery.reason = "So said the log it came from.";
+                } else {
+                    Optional<Eligibility.Hold> hold =
+                            event.held() ? Optional.of(Eligibility.BY_SOURCE) : rules.check(contact.contact());
+                    hold.ifPresent(h -> Deliveries.hold(delivery, h));
+                }
+                tally.came(delivery.serviceId, delivery.state);
+                rows.add(delivery);
+            }
+        }
+        bulk.insert(rows);
+        counts.store(tally);
+    }
+
+    /** How far a contact had come at a service, as its own fields say; null when they say nothing of it. */
+    private static @Nullable DeliveryState movedIn(ServiceAdapter service, Contact contact, ContactsLogged event) {
+        if (event.origins().isEmpty()) {
+            return null;
+        }
+        return ConfirmationMarks.of(contact.details()).stream()
+                .filter(mark -> Objects.equals(event.origins().get(mark.origin()), service.serviceId()))
+                .map(mark -> DeliveryTransitions.movedIn(mark.kind()))
+                .findFirst()
+                .orElse(null);
+    }
+
+    /** Runs inside the transaction that changes the contacts. */
+    @EventListener
+    @Order(BEFORE_OTHERS)
+    void changed(ContactsChanged event) {
+        Instant now = clock.instant();
+        StateTally tally = new StateTally();
+        Map<Long, Delivery> found = deliveries.of(event.ids());
+        for (ServiceAdapter service : adapters) {
+            EligibilitySnapshot rules = deliveries.rules(service, now);
+            for (ContactsChanged.Change change : event.changes()) {
+                Delivery delivery = found.get(Delivery.id(change.after().id(), service.serviceId()));
+                if (delivery != null) {
+                    review(delivery, rules, change.before(), change.after().contact(), tally);
+                }
+            }
+        }
+        counts.store(tally);
+        events.publishEvent(new SealsChanged(event.ids()));
+    }
+
+    /** Runs inside the transaction that deletes the contacts; where they stood is kept with the change. */
+    @EventListener
+    void deleted(ContactsDeleted event) {
+        StateTally tally = new StateTally();
+        Map<Long, Delivery> found = deliveries.of(event.ids());
+        found.values().forEach(delivery -> tally.went(delivery.serviceId, delivery.state));
+        Long[] ids = found.keySet().toArray(Long[]::new);
+        db.createNativeQuery("insert into delivery_past select :change, d.* from unnest(:ids) as w(id)"
+                        + " join delivery d on d.id = w.id")
+                .setParameter("change", event.changeId())
+                .setParameter("ids", ids)
+                .executeUpdate();
+        db.createNativeQuery("insert into withdrawal select d.id, d.service_id, r.number, :now, null"
+                        + " from unnest(:ids) as w(id) join delivery d on d.id = w.id"
+                        + " join remote_contact r on r.delivery_id = d.id where d.service_id = any(:takeBack)")
+                .setParameter("now", clock.instant())
+                .setParameter("ids", ids)
+                .setParameter("takeBack", takingBack())
+                .executeUpdate();
+        db.createNativeQuery("delete from delivery where id = any(:ids)")
+                .setParameter("ids", ids)
+                .executeUpdate();
+        counts.store(tally);
+        deliveries.tellLanes();
+    }
+
+    /** Runs inside the transaction that brings contacts back; they stand where they stood. */
+    @EventListener
+    @Order(BEFORE_OTHERS)
+    void restored(ContactsRestored event) {
+        List<Long> contactIds = event.contacts().stream().map(LoggedContact::id).toList();
+        db.createNativeQuery("insert into delivery select p.* except (p.change_id) from unnest(:ids) as w(id)"
+                        + " join delivery_past p on p.id = w.id and p.change_id = :change")
+                .setParameter("change", event.deletedBy())
+                .setParameter("ids", deliveries.ids(contactIds))
+                .executeUpdate();
+        StateTally tally = new StateTally();
+        Map<Long, Delivery> back = deliveries.of(contactIds);
+        back.values().forEach(delivery -> tally.came(delivery.serviceId, delivery.state));
+        Long[] ids = back.keySet().toArray(Long[]::new);
+        db.createNativeQuery("delete from withdrawal where delivery_id = any(:ids)")
+                .setParameter("ids", ids)
+                .executeUpdate();
+        goAgainWhereDeleted(back, ids, tally);
+        counts.store(tally);
+        deliveries.tellLanes();
+    }
+
+    /** What was deleted at a service meanwhile has to go there anew. */
+    private void goAgainWhereDeleted(Map<Long, Delivery> back, Long[] ids, StateTally tally) {
+        Set<Integer> takingBack = Set.of(takingBack());
+        Set<Long> known = new HashSet<>(db.createNativeQuery(
+                        "select r.delivery_id from unnest(:ids) as w(id) join remote_contact r on r.delivery_id = w.id",
+                        Long.class)
+                .setParameter("ids", ids)
+                .getResultList());
+        for (Delivery delivery : back.values()) {
+            if (takingBack.contains(delivery.serviceId) && !known.contains(delivery.id)) {
+                delivery.apply(DeliveryEvent.CONTENT_CHANGED, null, clock.instant(), tally);
+            }
+        }
+    }
+
+    private Integer[] takingBack() {
+        return adapters.stream()
+                .filter(adapter -> adapter.rules().takesBack())
+                .map(ServiceAdapter::serviceId)
+                .toArray(Integer[]::new);
+    }
+
+    private void review(Delivery delivery, EligibilitySnapshot rules, Contact before, Contact after, StateTally tally) {
+        ServiceAdapter service = rules.service();
+        AdifFields now = service.render(after);
+        if (!service.render(before).equals(now)) {
+            contentChanged(delivery, rules, now, tally);
+        }
+        rules.apply(delivery, after, tally);
+    }
+
+    private void contentChanged(Delivery delivery, EligibilitySnapshot rules, AdifFields now, StateTally tally) {
+        boolean settled = delivery.state == DeliveryState.ACCEPTED || delivery.state == DeliveryState.CONFIRMED;
+        if (delivery.state == DeliveryState.CHANGED && ContentHash.isOf(delivery.contentHash, now)) {
+            // Edited and edited back: the service has what the log says.
+            delivery.apply(DeliveryEvent.CONTENT_RESTORED, null, rules.at(), tally);
+            if (isConfirmed(delivery)) {
+                delivery.apply(DeliveryEvent.CONFIRMED, null, rules.at(), tally);
+            }
+        } else if (!settled || rules.service().rules().takesChanges() && !ContentHash.isOf(delivery.contentHash, now)) {
+            delivery.apply(DeliveryEvent.CONTENT_CHANGED, delivery.reason, rules.at(), tally);
+        }
+    }
+
+    private boolean isConfirmed(Delivery delivery) {
+        return !db.createNativeQuery(
+                        "select 1 from confirmation where contact_id = :contact and service_id = :service",
+                        Integer.class)
+                .setParameter("contact", delivery.contactId())
+                .setParameter("service", delivery.serviceId)
+                .setMaxResults(1)
+                .getResultList()
+                .isEmpty();
+    }
+}

@@ -1,5 +1,0 @@
-/** All settings in one file, for keeping and for moving house. */
-@NullMarked
-package yokebar.app.settings;
-
-import org.jspecify.annotations.NullMarked;

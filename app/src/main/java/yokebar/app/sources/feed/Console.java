@@ -1,0 +1,34 @@
+package yokebar.app.sources.feed;
+
+import java.time.Instant;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+
+/** The last lines that went over a feed. Thread-safe. */
+final class Console {
+    private static final int MAX_LINES = 400;
+
+    private final Deque<Entry> entries = new ArrayDeque<>();
+    private long last;
+
+    /**
+     * A line.
+     *
+     * @param number counts up
+     * @param said whether we said it
+     */
+    record Entry(long number, Instant at, boolean said, String text) {}
+
+    synchronized void add(Instant at, boolean said, String text) {
+        entries.addLast(new Entry(++last, at, said, text));
+        if (entries.size() > MAX_LINES) {
+            entries.removeFirst();
+        }
+    }
+
+    /** Those after a number, the oldest first. */
+    synchronized List<Entry> after(long number) {
+        return entries.stream().filter(entry -> entry.number() > number).toList();
+    }
+}

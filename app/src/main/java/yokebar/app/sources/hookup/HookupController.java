@@ -1,0 +1,50 @@
+package yokebar.app.sources.hookup;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.StoresNothing;
+
+/** The couplings over HTTP. */
+@RestController
+@RequestMapping("/api/hookups")
+class HookupController {
+    private final Hookups hookups;
+
+    HookupController(Hookups hookups) {
+        this.hookups = hookups;
+    }
+
+    @GetMapping
+    List<HookupView> all() {
+        return hookups.all().stream().map(HookupView::of).toList();
+    }
+
+    @StoresNothing
+    @PostMapping("/{id}/test")
+    Hookup.Proof test(@PathVariable String id) {
+        return find(id).test();
+    }
+
+    @StoresNothing
+    @PostMapping("/{id}/connect")
+    HookupView connect(@PathVariable String id) {
+        hookups.want(find(id), true);
+        return HookupView.of(find(id));
+    }
+
+    @StoresNothing
+    @PostMapping("/{id}/disconnect")
+    HookupView disconnect(@PathVariable String id) {
+        hookups.want(find(id), false);
+        return HookupView.of(find(id));
+    }
+
+    private Hookup find(String id) {
+        return hookups.find(id).orElseThrow(() -> Rejection.notThere("There is no hookup " + id + "."));
+    }
+}

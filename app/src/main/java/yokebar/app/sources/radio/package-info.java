@@ -1,0 +1,16 @@
+/** The station's radios: connected, shown, told what to do, and read for the log. */
+@NullMarked
+@ApplicationModule(
+        id = "sources.radio",
+        allowedDependencies = {
+            "platform.live",
+            "platform.rejection",
+            "platform.storage",
+            "sources.hookup",
+            "sources.rotor",
+            "station.settings"
+        })
+package yokebar.app.sources.radio;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

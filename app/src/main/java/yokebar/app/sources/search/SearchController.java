@@ -1,0 +1,44 @@
+package yokebar.app.sources.search;
+
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.platform.storage.StoresNothing;
+
+/** The search for devices over HTTP; there is one at a time. */
+@RestController
+@RequestMapping("/api/device-search")
+class SearchController {
+    private final DeviceSearches searches;
+
+    SearchController(DeviceSearches searches) {
+        this.searches = searches;
+    }
+
+    /** Which ports to search; none for all. */
+    record Where(@Nullable List<String> addresses) {}
+
+    @GetMapping
+    SearchView search() {
+        return searches.view();
+    }
+
+    @StoresNothing
+    @PostMapping
+    SearchView start(@RequestBody Where where) {
+        searches.start(where.addresses() == null ? List.of() : where.addresses());
+        return searches.view();
+    }
+
+    @StoresNothing
+    @DeleteMapping
+    SearchView cancel() {
+        searches.cancel();
+        return searches.view();
+    }
+}

@@ -1,0 +1,237 @@
+package yokebar.app.station.callbook;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.concurrent.locks.ReentrantLock;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.SmartLifecycle;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.sources.hookup.Hookups;
+import yokebar.app.sources.hookup.ServiceCoupling;
+import yokebar.core.basics.call.Call;
+import yokebar.core.basics.call.CallParts;
+import yokebar.core.log.adif.AdifFields;
+import yokebar.links.platform.status.ServiceRefused;
+import yokebar.links.platform.status.ServiceUnreachable;
+import yokebar.links.station.callbook.CallbookAccount;
+import yokebar.links.station.callbook.CallbookClient;
+import yokebar.links.station.callbook.CallbookEntry;
+
+/**
+ * Who a call belongs to. What was answered before is there at once and without a network; asking anew may take a while, so
+ * nobody who logs ever waits for it.
+ */
+@Component
+public class Callbook extends ServiceCoupling implements SmartLifecycle {
+    static final String ID = "callbook";
+    static final String NAME = "Callbook";
+    private static final Logger LOG = LoggerFactory.getLogger(Callbook.class);
+    private static final long LONGEST_WAIT_S = 8;
+    /** One asks, the others wait; more than that are not let wait. */
+    private static final int MAX_LOOKUPS = 4;
+
+    private final Semaphore waiting = new Semaphore(MAX_LOOKUPS);
+
+    private final CallbookStore store;
+    private final Hookups hookups;
+    private final ReentrantLock oneQuestion = new ReentrantLock();
+    private final AtomicInteger questions = new AtomicInteger();
+    private volatile @Nullable CallbookClient client;
+    private volatile boolean running;
+
+    Callbook(CallbookStore store, Hookups hookups, Clock clock) {
+        super(ID, Kind.CALLBOOK, NAME, hookups, clock);
+        this.store = store;
+        this.hookups = hookups;
+    }
+
+    @Override
+    public void start() {
+        running = true;
+        hookups.register(this);
+        if (hookups.wanted(ID)) {
+            connect();
+        }
+    }
+
+    @Override
+    public void stop() {
+        running = false;
+    }
+
+    @Override
+    public boolean isRunning() {
+        return running;
+    }
+
+    @TransactionalEventListener
+    void changed(CallbookStore.Changed event) {
+        client = null;
+        if (complete() && hookups.wanted(ID)) {
+            connect();
+        } else {
+            disconnect();
+        }
+    }
+
+    /** What is known here already. */
+    public Optional<KnownStation> known(Call call) {
+        return store.known(call);
+    }
+
+    /**
+     * Fills in what nobody told about the other station.
+     *
+     * @return the record with more fields, never with others; the fields that were added
+     */
+    public Completed complete(AdifFields record) {
+        Call call = Call.read(String.valueOf(record.get("CALL")));
+        KnownStation station = call == null ? null : known(call).orElse(null);
+        if (station == null) {
+            return new Completed(record, List.of());
+        }
+        Completed completed = new Completed(record, List.of())
+                .with("NAME", station.name())
+                .with("QTH", station.town())
+                .with("STATE", station.state());
+        // A place that was told may be far from home.
+        return record.get("QTH") == null ? completed.with("GRIDSQUARE", station.locator()) : completed;
+    }
+
+    /** Asks the callbook if what is known is old. Waits for the answer. */
+    Lookup find(Call call) {
+        String base = CallParts.of(call).base();
+        if (!complete()) {
+            return new Lookup(false, null);
+        }
+        if (store.fresh(base)) {
+            return new Lookup(false, null);
+        }
+        int question = questions.incrementAndGet();
+        if (!waiting.tryAcquire()) {
+            return new Lookup(false, null);
+        }
+        try {
+            return find(base, question);
+        } finally {
+            waiting.release();
+        }
+    }
+
+    private Lookup find(String base, int question) {
+        try {
+            if (!oneQuestion.tryLock(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
+                return new Lookup(false, null);
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            return new Lookup(false, null);
+        }
+        try {
+            // Whoever typed on does not care for the earlier call any more.
+            if (question != questions.get() || store.fresh(base) || !ready()) {
+                return new Lookup(false, status().reason());
+            }
+            Call asked = Call.read(base);
+            return new Lookup(asked != null && ask(asked), null);
+        } catch (ServiceUnreachable | ServiceRefused e) {
+            LOG.debug("The callbook was not asked", e);
+            return new Lookup(false, e.getMessage());
+        } finally {
+            oneQuestion.unlock();
+        }
+    }
+
+    private boolean ask(Call base) throws ServiceRefused, ServiceUnreachable {
+        CallbookEntry entry = during(() -> client().find(base)).orElse(null);
+        CallbookStore.Picture picture = entry == null || entry.picture() == null ? null : picture(entry.picture());
+        store.keep(base, entry, picture);
+        moved(1, base.text() + (entry == null ? " is not known." : ": " + entry.name() + "."));
+        return entry != null;
+    }
+
+    /** An answer without its picture is better than none. */
+    private CallbookStore.@Nullable Picture picture(String path) {
+        try {
+            byte[] content = client().picture(path);
+            String type = PictureKind.of(content);
+            return type == null ? null : new CallbookStore.Picture(type, content);
+        } catch (ServiceUnreachable | ServiceRefused e) {
+            LOG.debug("No picture", e);
+            return null;
+        }
+    }
+
+    /**
+     * @param news whether more is known now than before
+     * @param problem why it could not be asked
+     */
+    record Lookup(boolean news, @Nullable String problem) {}
+
+    /**
+     * A record with what callbooks know.
+     *
+     * @param added ADIF names of the fields they gave
+     */
+    public record Completed(AdifFields record, List<String> added) {
+        Completed with(String field, @Nullable String value) {
+            if (value == null || record.get(field) != null) {
+                return this;
+            }
+            List<String> more = new ArrayList<>(added);
+            more.add(field);
+            return new Completed(record.with(field, value), List.copyOf(more));
+        }
+    }
+
+    private CallbookClient client() {
+        CallbookClient known = client;
+        if (known == null) {
+            CallbookAccount account =
+                    store.account().orElseThrow(() -> new IllegalStateException("The callbook is not set up"));
+            known = new CallbookClient(NAME, account);
+            client = known;
+        }
+        return known;
+    }
+
+    @Override
+    public boolean complete() {
+        return store.account().isPresent();
+    }
+
+    @Override
+    public String where() {
+        return store.account().map(a -> a.address().getAuthority()).orElse("not set up");
+    }
+
+    @Override
+    public Proof test() {
+        if (!complete()) {
+            return new Proof(
+                    false,
+                    "The callbook is not set up: address, account and password are needed. Do it under Station,"
+                            + " Callbook.");
+        }
+        oneQuestion.lock();
+        try {
+            during(() -> {
+                client().logIn();
+                return true;
+            });
+            return new Proof(true, where() + " lets us in.");
+        } catch (ServiceUnreachable | ServiceRefused e) {
+            return new Proof(false, String.valueOf(e.getMessage()));
+        } finally {
+            oneQuestion.unlock();
+        }
+    }
+}

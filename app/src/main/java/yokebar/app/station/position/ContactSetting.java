@@ -1,0 +1,26 @@
+package yokebar.app.station.position;
+
+import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.call.Call;
+import yokebar.core.log.adif.AdifFields;
+
+/**
+ * What a position gives to a contact made there now.
+ *
+ * @param ownCall null while the station has none
+ * @param placeId null when no place is chosen
+ * @param fields what is put into a record that does not say it itself
+ */
+public record ContactSetting(@Nullable Call ownCall, @Nullable Long placeId, AdifFields fields) {
+
+    /** A record with what it did not say. */
+    public AdifFields complete(AdifFields record) {
+        AdifFields complete = record;
+        for (int i = 0; i < fields.size(); i++) {
+            if (complete.get(fields.name(i)) == null) {
+                complete = complete.with(fields.name(i), fields.value(i));
+            }
+        }
+        return complete;
+    }
+}

@@ -1,0 +1,52 @@
+package yokebar.app.station.position;
+
+import java.util.List;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The positions over HTTP. Which one a browser is at, the browser remembers. */
+@RestController
+@RequestMapping("/api/positions")
+class PositionController {
+    private final Positions positions;
+
+    PositionController(Positions positions) {
+        this.positions = positions;
+    }
+
+    @GetMapping
+    List<PositionView> all() {
+        return positions.views();
+    }
+
+    @PostMapping
+    List<PositionView> add(@RequestBody PositionDraft draft) {
+        positions.save(null, draft);
+        return positions.views();
+    }
+
+    @PutMapping("/{id}")
+    List<PositionView> change(@PathVariable long id, @RequestBody PositionDraft draft) {
+        positions.save(id, draft);
+        return positions.views();
+    }
+
+    /** A browser sat down there. */
+    @PostMapping("/{id}/sit-down")
+    List<PositionView> sitDown(@PathVariable long id) {
+        positions.sitDown(id);
+        return positions.views();
+    }
+
+    @DeleteMapping("/{id}")
+    List<PositionView> remove(@PathVariable long id) {
+        positions.remove(id);
+        return positions.views();
+    }
+}

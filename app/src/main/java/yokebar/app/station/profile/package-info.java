@@ -1,0 +1,9 @@
+/** Who and where we are: own call, operators, places. */
+@NullMarked
+@ApplicationModule(
+        id = "station.profile",
+        allowedDependencies = {"platform.live", "platform.rejection", "station.reference", "station.settings"})
+package yokebar.app.station.profile;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

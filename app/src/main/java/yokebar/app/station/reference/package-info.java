@@ -1,0 +1,9 @@
+/** Data about the world that has editions: entities. */
+@NullMarked
+@ApplicationModule(
+        id = "station.reference",
+        allowedDependencies = {"platform.web", "station.settings"})
+package yokebar.app.station.reference;
+
+import org.jspecify.annotations.NullMarked;
+import org.springframework.modulith.ApplicationModule;

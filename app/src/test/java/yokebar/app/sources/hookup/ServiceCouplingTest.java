@@ -1,0 +1,214 @@
+package yokebar.app.sources.hookup;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.clearInvocations;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.never;
+import static org.mockito.Mockito.verify;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.atomic.AtomicReference;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import yokebar.app.MovingClock;
+import yokebar.links.platform.status.LinkState;
+import yokebar.links.platform.status.ServiceRefused;
+import yokebar.links.platform.status.ServiceUnreachable;
+
+/** What the calls to a service make of the state its coupling shows. */
+class ServiceCouplingTest {
+    private final Hookups hookups = mock(Hookups.class);
+    private final MovingClock clock = new MovingClock();
+    private final Instant noon = clock.instant();
+    private final Lighthouse lighthouse = new Lighthouse();
+
+    /** A service that is asked whatever a test asks. */
+    private final class Lighthouse extends ServiceCoupling {
+        private boolean complete = true;
+
+        Lighthouse() {
+            super("lighthouse", Kind.SERVICE, "Lighthouse", hookups, clock);
+        }
+
+        @Override
+        public boolean complete() {
+            return complete;
+        }
+
+        @Override
+        public String where() {
+            return "http://127.0.0.1/";
+        }
+
+        @Override
+        public Proof test() {
+            return new Proof(true, "It shines.");
+        }
+
+        void handOver() throws ServiceRefused, ServiceUnreachable {
+            duringHandover(() -> "taken");
+        }
+
+        void handOverForbidden() {
+            ServiceRefused no = new ServiceRefused(
+                    ServiceRefused.About.PERMISSION, "does not allow it", "The certificate has ended.", "Renew it.");
+            assertThatThrownBy(() -> duringHandover(() -> {
+                        throw no;
+                    }))
+                    .isSameAs(no);
+        }
+
+        void unreachable() {
+            ServiceUnreachable no = new ServiceUnreachable("cannot be reached", "It cannot be reached.", "Wait.", null);
+            assertThatThrownBy(() -> during(() -> {
+                        throw no;
+                    }))
+                    .isSameAs(no);
+        }
+
+        void refused(ServiceRefused.About about) {
+            ServiceRefused no = new ServiceRefused(about, "refuses it", "It does not want that.", "Change it.");
+            assertThatThrownBy(() -> during(() -> {
+                        throw no;
+                    }))
+                    .isSameAs(no);
+        }
+
+        void ask() throws ServiceRefused, ServiceUnreachable {
+            assertThat(this.<String>during(() -> "an answer")).isEqualTo("an answer");
+        }
+    }
+
+    @BeforeEach
+    void connect() {
+        lighthouse.connect();
+        clearInvocations(hookups);
+    }
+
+    private String reason() {
+        return lighthouse.status().reason();
+    }
+
+    @Test
+    void itStartsWhenAllIsThereAndIsOffWhenTakenAway() {
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.STARTING);
+        assertThat(lighthouse.ready()).isTrue();
+        lighthouse.disconnect();
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.OFF);
+        assertThat(lighthouse.ready()).isFalse();
+        lighthouse.complete = false;
+        lighthouse.connect();
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.OFF);
+    }
+
+    @Test
+    void anAnswerMakesItLiveAndIsNewsOnce() throws Exception {
+        lighthouse.ask();
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.LIVE);
+        verify(hookups).changed("lighthouse");
+        clearInvocations(hookups);
+        clock.pass(Duration.ofMinutes(1));
+        lighthouse.ask();
+        verify(hookups, never()).changed(any());
+        assertThat(lighthouse.status().since()).isEqualTo(noon);
+        assertThat(lighthouse.status().lastData()).isEqualTo(noon.plusSeconds(60));
+    }
+
+    @Test
+    void thePausesGrowUntilThereIsAnAnswer() throws Exception {
+        lighthouse.unreachable();
+        Instant first = lighthouse.status().nextAttempt();
+        assertThat(lighthouse.ready()).isFalse();
+        lighthouse.unreachable();
+        assertThat(lighthouse.status().attempt()).isEqualTo(2);
+        assertThat(lighthouse.status().nextAttempt()).isAfter(first);
+        assertThat(lighthouse.status().since()).isEqualTo(noon);
+        for (int i = 0; i < 20; i++) {
+            lighthouse.unreachable();
+        }
+        assertThat(lighthouse.status().nextAttempt()).isBefore(noon.plus(Duration.ofMinutes(13)));
+        lighthouse.ask();
+        lighthouse.unreachable();
+        assertThat(lighthouse.status().attempt()).isEqualTo(1);
+    }
+
+    @Test
+    void whoIsInAHurryDoesNotWaitForThePause() {
+        lighthouse.refused(ServiceRefused.About.ACCOUNT);
+        assertThat(lighthouse.ready()).isFalse();
+        lighthouse.hurry();
+        assertThat(lighthouse.ready()).isTrue();
+        assertThat(reason()).isEqualTo("It does not want that.");
+        clock.pass(Duration.ofMinutes(20));
+        assertThat(lighthouse.ready()).isTrue();
+    }
+
+    @Test
+    void contentThatIsNotWantedIsNoTroubleOfTheService() throws Exception {
+        lighthouse.ask();
+        lighthouse.refused(ServiceRefused.About.CONTENT);
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.LIVE);
+    }
+
+    @Test
+    void thatHandingOverIsForbiddenStaysWhateverElseIsAnswered() throws Exception {
+        lighthouse.handOverForbidden();
+        lighthouse.ask();
+        assertThat(reason()).isEqualTo("The certificate has ended.");
+        lighthouse.unreachable();
+        assertThat(reason()).isEqualTo("It cannot be reached.");
+        lighthouse.ask();
+        assertThat(reason()).isEqualTo("The certificate has ended.");
+        lighthouse.hurry();
+        lighthouse.ask();
+        assertThat(lighthouse.ready()).as("the hurry is not forgotten").isTrue();
+        lighthouse.handOver();
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.LIVE);
+        lighthouse.ask();
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.LIVE);
+    }
+
+    @Test
+    void newSettingsBeginAnew() throws Exception {
+        lighthouse.handOverForbidden();
+        lighthouse.connect();
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.STARTING);
+        lighthouse.ask();
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.LIVE);
+    }
+
+    @Test
+    void whoWaitsForAnAnswerCanBeLetGoOfAndIsNotInterruptedAfterwards() throws Exception {
+        CountDownLatch asked = new CountDownLatch(1);
+        AtomicReference<Object> outcome = new AtomicReference<>();
+        Thread asking = new Thread(() -> {
+            try {
+                lighthouse.during(() -> {
+                    asked.countDown();
+                    try {
+                        new CountDownLatch(1).await();
+                    } catch (InterruptedException e) {
+                        Thread.currentThread().interrupt();
+                        throw new ServiceUnreachable("not waited for", "It was not waited for.", "Wait.", e);
+                    }
+                    return "never";
+                });
+            } catch (ServiceRefused | ServiceUnreachable e) {
+                outcome.set(e);
+            }
+            outcome.compareAndSet(null, "nothing");
+            assertThat(Thread.currentThread().isInterrupted()).isFalse();
+        });
+        asking.start();
+        asked.await();
+        lighthouse.giveUpWaiting();
+        asking.join(20_000);
+        assertThat(asking.isAlive()).isFalse();
+        assertThat(outcome.get()).isInstanceOf(ServiceUnreachable.class);
+        lighthouse.giveUpWaiting();
+    }
+}

@@ -1,5 +1,0 @@
-/** Amateur Data Interchange Format (ADIF 3.1.x): reading tolerantly, writing strictly. */
-@NullMarked
-package yokebar.core.adif;
-
-import org.jspecify.annotations.NullMarked;

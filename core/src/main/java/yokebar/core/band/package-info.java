@@ -1,5 +1,0 @@
-/** Amateur bands with the limits the ADIF specification gives them. */
-@NullMarked
-package yokebar.core.band;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** Call signs. */
+@NullMarked
+package yokebar.core.basics.call;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Cabrillo 3.0, the text in which contest logs are handed in. */
-@NullMarked
-package yokebar.core.cabrillo;
-
-import org.jspecify.annotations.NullMarked;

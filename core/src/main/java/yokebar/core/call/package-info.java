@@ -1,5 +1,0 @@
-/** Call signs. */
-@NullMarked
-package yokebar.core.call;
-
-import org.jspecify.annotations.NullMarked;

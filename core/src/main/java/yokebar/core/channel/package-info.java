@@ -1,5 +1,0 @@
-/** Frequencies on which something else than the two stations carries the signal: repeaters and satellites. */
-@NullMarked
-package yokebar.core.channel;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,9 +1,0 @@
-package yokebar.core.contact;
-
-/**
- * A contact that is in the log.
- *
- * @param id its number in storage
- * @param provenance which source each field came from
- */
-public record LoggedContact(long id, Contact contact, Provenance provenance) {}

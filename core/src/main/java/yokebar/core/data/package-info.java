@@ -1,5 +1,0 @@
-/** Reads the data files that ship with the rules: one fact a line, comments after {@code #}. */
-@NullMarked
-package yokebar.core.data;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Which entity a call belongs to, and its zones. */
-@NullMarked
-package yokebar.core.entity;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Logs as they are exchanged: which format a file has, whatever it is packed in. */
-@NullMarked
-package yokebar.core.exchange;
-
-import org.jspecify.annotations.NullMarked;

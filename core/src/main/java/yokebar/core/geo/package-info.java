@@ -1,5 +1,0 @@
-/** Places on the earth: Maidenhead locators. */
-@NullMarked
-package yokebar.core.geo;
-
-import org.jspecify.annotations.NullMarked;

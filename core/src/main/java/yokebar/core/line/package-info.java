@@ -1,5 +1,0 @@
-/** The contact line: what an operator types while working a station, taken apart. */
-@NullMarked
-package yokebar.core.line;
-
-import org.jspecify.annotations.NullMarked;

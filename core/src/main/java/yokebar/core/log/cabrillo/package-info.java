@@ -1,0 +1,5 @@
+/** Cabrillo 3.0, the text in which contest logs are handed in. */
+@NullMarked
+package yokebar.core.log.cabrillo;
+
+import org.jspecify.annotations.NullMarked;

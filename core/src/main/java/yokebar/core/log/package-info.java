@@ -1,5 +1,0 @@
-/** The log held ready for searching: conditions, facets, order, statistics. */
-@NullMarked
-package yokebar.core.log;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,8 +1,0 @@
-package yokebar.core.mode;
-
-/** The coarse kinds that confirmations and awards tell apart. Radioteletype counts as digital. */
-public enum ModeGroup {
-    PHONE,
-    CW,
-    DIGITAL
-}

@@ -1,4 +1,0 @@
-package yokebar.core.need;
-
-/** How far something is ever, on this band, and in this mode group. */
-public record NeedMark(WorkState ever, WorkState band, WorkState mode) {}

@@ -1,8 +1,0 @@
-package yokebar.core.need;
-
-/** How far something is: a need mark's part is empty, half or full. */
-public enum WorkState {
-    NEEDED,
-    WORKED,
-    CONFIRMED
-}

@@ -1,5 +1,0 @@
-/** What was worked and confirmed before, and what is needed still. */
-@NullMarked
-package yokebar.core.need;
-
-import org.jspecify.annotations.NullMarked;

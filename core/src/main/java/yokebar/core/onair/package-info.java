@@ -1,5 +1,0 @@
-/** What is on the air, how much it is wanted, and whether it can be heard here. */
-@NullMarked
-package yokebar.core.onair;
-
-import org.jspecify.annotations.NullMarked;

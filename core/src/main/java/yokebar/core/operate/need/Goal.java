@@ -1,0 +1,92 @@
+package yokebar.core.operate.need;
+
+import java.util.function.Predicate;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.band.Band;
+import yokebar.core.basics.mode.ModeGroup;
+
+/**
+ * What an operator collects: one of each entity, or on each band, or in each mode group, worked or confirmed.
+ *
+ * @param kind what is collected
+ * @param scope how often each of it counts
+ * @param bar when one of it is had
+ * @param proofs whose confirmations count when the bar is to be confirmed, a bit each; 0 for anybody's
+ */
+public record Goal(Kind kind, Scope scope, Bar bar, int proofs) {
+
+    /** How often each of a kind counts. */
+    public enum Scope {
+        EVER(false, false),
+        BAND(true, false),
+        MODE(false, true),
+        BAND_AND_MODE(true, true);
+
+        private final boolean byBand;
+        private final boolean byMode;
+
+        Scope(boolean byBand, boolean byMode) {
+            this.byBand = byBand;
+            this.byMode = byMode;
+        }
+    }
+
+    /** When one of a kind is had. */
+    public enum Bar {
+        WORKED,
+        CONFIRMED
+    }
+
+    /** How new something would be, the newest first. */
+    public enum Level {
+        /** Never worked. */
+        EVER,
+        /** Not worked on this band. */
+        BAND,
+        /** Not worked in this mode group. */
+        MODE,
+        /** Worked on the band and in the mode group, but not in both at once. */
+        BAND_AND_MODE,
+        /** Worked, but nobody who counts has proven it. */
+        PROOF
+    }
+
+    /**
+     * How new a contact would be to this goal.
+     *
+     * @param worked what was worked of the same
+     * @param group null when nobody can tell the mode; nothing is then said of modes
+     * @return null when it brings nothing
+     */
+    public @Nullable Level level(Worked worked, Band band, @Nullable ModeGroup group) {
+        boolean byMode = scope.byMode && group != null;
+        if (worked.cells().isEmpty()) {
+            return Level.EVER;
+        }
+        if (scope.byBand && none(worked, cell -> cell.band() == band)) {
+            return Level.BAND;
+        }
+        if (byMode && none(worked, cell -> cell.group() == group)) {
+            return Level.MODE;
+        }
+        Predicate<Worked.Cell> counted =
+                cell -> (!scope.byBand || cell.band() == band) && (!byMode || cell.group() == group);
+        if (none(worked, counted)) {
+            return Level.BAND_AND_MODE;
+        }
+        return bar == Bar.CONFIRMED && none(worked, counted.and(this::proven)) ? Level.PROOF : null;
+    }
+
+    private boolean proven(Worked.Cell cell) {
+        return proofs == 0 ? cell.confirmed() > 0 : (cell.proofs() & proofs) != 0;
+    }
+
+    private static boolean none(Worked worked, Predicate<Worked.Cell> which) {
+        for (Worked.Cell cell : worked.cells()) {
+            if (which.test(cell)) {
+                return false;
+            }
+        }
+        return true;
+    }
+}

@@ -1,0 +1,8 @@
+package yokebar.core.operate.need;
+
+/** How far something is: a need mark's part is empty, half or full. */
+public enum WorkState {
+    NEEDED,
+    WORKED,
+    CONFIRMED
+}

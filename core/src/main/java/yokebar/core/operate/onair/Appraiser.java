@@ -1,0 +1,232 @@
+package yokebar.core.operate.onair;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.band.Band;
+import yokebar.core.basics.call.Call;
+import yokebar.core.basics.call.CallParts;
+import yokebar.core.basics.mode.ModeGroup;
+import yokebar.core.operate.need.Facts;
+import yokebar.core.operate.need.Goal;
+import yokebar.core.operate.need.Kind;
+import yokebar.core.operate.need.NeedMark;
+import yokebar.core.operate.need.References;
+import yokebar.core.operate.need.Want;
+import yokebar.core.operate.need.Worked;
+import yokebar.core.operate.need.WorkedBefore;
+import yokebar.core.sources.spot.Heard;
+
+/**
+ * Says how much a station on the air is worth calling. Not thread-safe.
+ *
+ * <p>The score is what a contact would bring (the best of its wants, and a little of each other), less for what can hardly be
+ * heard here, what was heard long ago, and what is likely a misread call; somewhat more for who is known to confirm and who is
+ * calling. Who is watched stands above all that is merely needed.
+ */
+public final class Appraiser {
+    private static final double OTHER_WANTS = 0.15;
+    private static final double WATCHED = 1_000;
+    private static final double NOTHING_WANTED = 2;
+    private static final double INAUDIBLE_STILL_COUNTS = 0.35;
+    private static final double OLDEST_COUNTS = 0.5;
+    private static final double CONFIRMS = 1.10;
+    private static final double CALLS = 1.05;
+    private static final double DOUBTED = 0.15;
+    private static final double BARRED = 0.5;
+    private static final int MAX_REMEMBERED = 20_000;
+
+    private final WorkedBefore before;
+    private final Atlas atlas;
+    private final OperatorGoals aims;
+    private final Duration oldest;
+    private final Map<Asked, Needs> remembered = new HashMap<>();
+    private long rememberedVersion = -1;
+
+    /** @param oldest when a report counts for nothing any more */
+    public Appraiser(WorkedBefore before, Atlas atlas, OperatorGoals aims, Duration oldest) {
+        this.before = before;
+        this.atlas = atlas;
+        this.aims = aims;
+        this.oldest = oldest;
+    }
+
+    public Atlas atlas() {
+        return atlas;
+    }
+
+    private record Asked(
+            Call call,
+            Band band,
+            @Nullable ModeGroup group,
+            @Nullable String reference,
+            @Nullable String square,
+            @Nullable String state) {}
+
+    private record Needs(List<Want> wants, @Nullable NeedMark mark, int worked, boolean workedHere) {}
+
+    /** @return null for a station the operator never wants to see, and for one on no band */
+    public @Nullable Audible of(Heard heard, Instant now) {
+        Band band = Band.of(heard.frequencyHz());
+        if (band == null || aims.ignore().match(heard.call())) {
+            return null;
+        }
+        Whereabouts where = atlas.of(heard.call());
+        ModeGroup group = heard.mode() == null ? null : heard.mode().group();
+        Needs needs = needs(heard, band, group, where);
+        Hearing hearing = Hearing.of(heard, where, band, atlas, now, oldest);
+        LocalDate confirms = aims.confirms().apply(heard.call());
+        boolean watched = aims.watch().match(heard.call());
+        boolean inside = aims.licence().test(heard.frequencyHz());
+        double score = score(heard, needs, hearing, watched, confirms != null, inside, now);
+        return new Audible(
+                heard,
+                where,
+                band,
+                group,
+                needs.wants(),
+                needs.mark(),
+                needs.worked(),
+                needs.workedHere(),
+                hearing,
+                confirms,
+                watched,
+                inside,
+                score,
+                why(heard, band, group, where, needs, hearing, watched, confirms, inside));
+    }
+
+    private Needs needs(Heard heard, Band band, @Nullable ModeGroup group, Whereabouts where) {
+        if (rememberedVersion != before.version() || remembered.size() > MAX_REMEMBERED) {
+            remembered.clear();
+            rememberedVersion = before.version();
+        }
+        Call call = heard.call();
+        Asked asked =
+                new Asked(call, band, group, References.in(heard.comment()), atlas.square(call), atlas.state(call));
+        return remembered.computeIfAbsent(asked, a -> needs(a, where));
+    }
+
+    private Needs needs(Asked asked, Whereabouts where) {
+        Band band = asked.band();
+        ModeGroup group = asked.group();
+        Map<Kind, String> keys = new EnumMap<>(Kind.class);
+        if (where.situation() != null) {
+            keys.put(Kind.ENTITY, Integer.toString(where.entity()));
+            keys.put(Kind.CQ_ZONE, Integer.toString(where.cqZone()));
+            if (asked.state() != null) {
+                keys.put(Kind.STATE, Facts.stateKey(Integer.toString(where.entity()), asked.state()));
+            }
+        }
+        if (!where.area().isEmpty()) {
+            keys.put(Kind.PREFIX, where.area());
+        }
+        if (asked.reference() != null) {
+            keys.put(Kind.REFERENCE, asked.reference());
+        }
+        if (asked.square() != null) {
+            keys.put(Kind.SQUARE, asked.square());
+        }
+        String base = CallParts.of(asked.call()).base();
+        keys.put(Kind.BASE_CALL, base);
+        keys.put(Kind.CALL, asked.call().text());
+        Worked station = before.of(Kind.BASE_CALL, base);
+        boolean workedHere = false;
+        for (Worked.Cell cell : station.cells()) {
+            workedHere |= cell.band() == band && (group == null || cell.group() == group);
+        }
+        List<Want> wants = new ArrayList<>();
+        for (Goal goal : aims.goals()) {
+            String key = keys.get(goal.kind());
+            Goal.Level level = key == null ? null : goal.level(before.of(goal.kind(), key), band, group);
+            // Who is in the log for this band and mode need not be called again: the confirmation may come.
+            if (level != null && !(level == Goal.Level.PROOF && workedHere)) {
+                add(wants, new Want(goal.kind(), Objects.requireNonNull(key), level));
+            }
+        }
+        wants.sort(Want.WORTH);
+        NeedMark mark = where.situation() == null || group == null
+                ? null
+                : before.of(Kind.ENTITY, Integer.toString(where.entity())).mark(band, group);
+        return new Needs(List.copyOf(wants), mark, station.contacts(), workedHere);
+    }
+
+    /** Of two goals of a kind the one that finds more new counts. */
+    private static void add(List<Want> wants, Want want) {
+        for (int i = 0; i < wants.size(); i++) {
+            if (wants.get(i).kind() == want.kind()) {
+                if (want.worth() > wants.get(i).worth()) {
+                    wants.set(i, want);
+                }
+                return;
+            }
+        }
+        wants.add(want);
+    }
+
+    private double score(
+            Heard heard, Needs needs, Hearing hearing, boolean watched, boolean confirms, boolean inside, Instant now) {
+        double worth = 0;
+        for (int i = 0; i < needs.wants().size(); i++) {
+            worth += needs.wants().get(i).worth() * (i == 0 ? 1 : OTHER_WANTS);
+        }
+        worth = Math.max(worth, needs.workedHere() ? NOTHING_WANTED / 2 : NOTHING_WANTED);
+        double age = Math.max(0, Duration.between(heard.lastAt(), now).toMillis()) / (double) oldest.toMillis();
+        return (watched ? WATCHED : 0)
+                + worth
+                        * (INAUDIBLE_STILL_COUNTS + (1 - INAUDIBLE_STILL_COUNTS) * hearing.likelihood())
+                        * (1 - (1 - OLDEST_COUNTS) * Math.min(1, age))
+                        * (confirms ? CONFIRMS : 1)
+                        * (heard.callingCq() ? CALLS : 1)
+                        * (heard.doubt() != null ? DOUBTED : 1)
+                        * (inside ? 1 : BARRED);
+    }
+
+    private static String why(
+            Heard heard,
+            Band band,
+            @Nullable ModeGroup group,
+            Whereabouts where,
+            Needs needs,
+            Hearing hearing,
+            boolean watched,
+            @Nullable LocalDate confirms,
+            boolean inside) {
+        List<String> words = new ArrayList<>();
+        if (heard.doubt() != null) {
+            words.add("most likely " + heard.doubt() + ", misread by one receiver");
+        }
+        if (watched) {
+            words.add("on your watch list");
+        }
+        String entity =
+                where.situation() == null ? null : where.situation().entity().name();
+        for (Want want : needs.wants()) {
+            words.add(want.words(entity, band, group));
+        }
+        if (needs.workedHere()) {
+            words.add("worked on " + band.adifName() + " already");
+        } else if (needs.wants().isEmpty() && !watched) {
+            words.add("brings nothing new");
+        }
+        if (confirms != null) {
+            words.add("confirms electronically");
+        }
+        words.add(hearing.words());
+        if (where.path() != null) {
+            words.add("beam " + Math.round(where.path().bearingDegrees()) % 360 + "°");
+        }
+        if (!inside) {
+            words.add("outside your licence");
+        }
+        String all = String.join(", ", words);
+        return Character.toUpperCase(all.charAt(0)) + all.substring(1);
+    }
+}

@@ -1,5 +1,0 @@
-/** Turning an antenna: which way round, how far, and when it will be there. */
-@NullMarked
-package yokebar.core.rotor;
-
-import org.jspecify.annotations.NullMarked;

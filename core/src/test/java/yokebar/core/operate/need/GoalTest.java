@@ -1,0 +1,81 @@
+package yokebar.core.operate.need;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import yokebar.core.basics.band.Band;
+import yokebar.core.basics.mode.ModeGroup;
+
+class GoalTest {
+    private static final int COUNTERSIGN = 2;
+    private static final int PAPER = 16;
+
+    private static Worked worked(Object... cells) {
+        WorkedBefore before = new WorkedBefore();
+        for (int i = 0; i < cells.length; i += 3) {
+            before.add(List.of(new Facts(
+                    Map.of(Kind.ENTITY, "149", Kind.CALL, "CU1QAA"),
+                    (Band) cells[i],
+                    (ModeGroup) cells[i + 1],
+                    (Integer) cells[i + 2])));
+        }
+        return before.of(Kind.ENTITY, "149");
+    }
+
+    @ParameterizedTest(name = "{0} {1}: {2}")
+    @CsvSource({
+        "EVER, WORKED, ",
+        "BAND, WORKED, BAND",
+        "MODE, WORKED, MODE",
+        "BAND_AND_MODE, WORKED, BAND",
+        "EVER, CONFIRMED, PROOF",
+        "BAND, CONFIRMED, BAND",
+        "MODE, CONFIRMED, MODE",
+    })
+    void whatIsWorkedOn40InCwOnlyIsNewOn20InPhone(Goal.Scope scope, Goal.Bar bar, Goal.Level level) {
+        Goal goal = new Goal(Kind.ENTITY, scope, bar, 0);
+        assertThat(goal.level(worked(Band.M40, ModeGroup.CW, 0), Band.M20, ModeGroup.PHONE))
+                .isEqualTo(level);
+        assertThat(goal.level(Worked.NOTHING, Band.M20, ModeGroup.PHONE)).isEqualTo(Goal.Level.EVER);
+    }
+
+    @Test
+    void onTheBandAndInTheModeIsNotBothAtOnce() {
+        Worked apart = worked(Band.M20, ModeGroup.CW, 0, Band.M40, ModeGroup.PHONE, 0);
+        Goal both = new Goal(Kind.ENTITY, Goal.Scope.BAND_AND_MODE, Goal.Bar.WORKED, 0);
+        assertThat(both.level(apart, Band.M20, ModeGroup.PHONE)).isEqualTo(Goal.Level.BAND_AND_MODE);
+        assertThat(both.level(apart, Band.M20, ModeGroup.CW)).isNull();
+        assertThat(both.level(apart, Band.M20, null))
+                .as("nobody can tell the mode")
+                .isNull();
+    }
+
+    @Test
+    void onlyTheProofsThatCountCount() {
+        Worked paper = worked(Band.M20, ModeGroup.CW, PAPER, Band.M20, ModeGroup.CW, 0);
+        Goal anybody = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, 0);
+        Goal countersign = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, COUNTERSIGN);
+        assertThat(anybody.level(paper, Band.M20, ModeGroup.CW)).isNull();
+        assertThat(countersign.level(paper, Band.M20, ModeGroup.CW)).isEqualTo(Goal.Level.PROOF);
+        assertThat(countersign.level(worked(Band.M20, ModeGroup.CW, PAPER | COUNTERSIGN), Band.M20, ModeGroup.CW))
+                .isNull();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "on the islands IOTA EU-003 today, EU-003",
+        "sota cu/co-001 qrp, CU/CO-001",
+        "park CUFF-0012, CUFF-0012",
+        "park K-1234, K-1234",
+        "up 2-3, ",
+        "EU-03, ",
+        "no reference here, ",
+    })
+    void referencesAreFoundInComments(String comment, String reference) {
+        assertThat(References.in(comment)).isEqualTo(reference);
+    }
+}

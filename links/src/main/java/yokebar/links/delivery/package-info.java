@@ -1,5 +1,0 @@
-/** What all services have in common that contacts are handed to: receipts, reports, confirmations. */
-@NullMarked
-package yokebar.links.delivery;
-
-import org.jspecify.annotations.NullMarked;

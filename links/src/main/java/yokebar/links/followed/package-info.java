@@ -1,5 +1,0 @@
-/** Files that other programs write, read on as they grow, are rewritten, replaced or come back. */
-@NullMarked
-package yokebar.links.followed;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Radios: the dialects they speak, and the link that keeps one connected. */
-@NullMarked
-package yokebar.links.radio;
-
-import org.jspecify.annotations.NullMarked;

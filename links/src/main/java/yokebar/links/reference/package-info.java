@@ -1,5 +1,0 @@
-/** The publisher of reference data. Its protocol is in {@code docs/protocols/reference.md}. */
-@NullMarked
-package yokebar.links.reference;
-
-import org.jspecify.annotations.NullMarked;

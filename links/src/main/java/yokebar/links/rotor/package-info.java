@@ -1,5 +1,0 @@
-/** Rotators: the dialect they speak, and the link that keeps one connected. */
-@NullMarked
-package yokebar.links.rotor;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Finding out what answers on a port, and how it wants to be spoken to. */
-@NullMarked
-package yokebar.links.search;
-
-import org.jspecify.annotations.NullMarked;

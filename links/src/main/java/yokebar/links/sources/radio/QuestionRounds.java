@@ -1,0 +1,178 @@
+package yokebar.links.sources.radio;
+
+import java.time.Duration;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Which question a radio is asked next. Quick and slow ones take turns, so that on a slow line neither waits for ever. What a
+ * radio refuses or leaves unanswered is asked less and less often, but never given up: it may only have been busy.
+ */
+final class QuestionRounds {
+    private static final long SLOW_EVERY_NANOS = Duration.ofSeconds(1).toNanos();
+    /** With nothing changing for so long the questions come less often. */
+    private static final long IDLE_AFTER_NANOS = Duration.ofSeconds(15).toNanos();
+
+    private static final int IDLE_FACTOR = 3;
+    /** So many refusals or silences in a row, and never an answer: the radio does not know the question. */
+    private static final int UNKNOWN_AFTER = 3;
+
+    /** What is due within this part of its interval is asked with what is due now: every waking costs, all day. */
+    private static final int EARLY_PART = 8;
+
+    private static final long MAX_PAUSE_NANOS = Duration.ofSeconds(2).toNanos();
+    private static final long MAX_PAUSE_UNKNOWN_NANOS = Duration.ofSeconds(30).toNanos();
+
+    private final Map<String, Record> records = new HashMap<>();
+    private final List<Asked> quick;
+    private final List<Asked> slow;
+    private final long pollEveryNanos;
+    private final Deque<Question> first = new ArrayDeque<>();
+    private boolean quickTurn = true;
+
+    /** How a question fared. */
+    private static final class Record {
+        private long next;
+        private int failedInRow;
+        private boolean everAnswered;
+        private boolean readable = true;
+
+        private boolean unknown() {
+            return !everAnswered && failedInRow >= UNKNOWN_AFTER;
+        }
+
+        private boolean usable() {
+            return readable && failedInRow < UNKNOWN_AFTER;
+        }
+    }
+
+    /**
+     * @param record how the question fared
+     * @param insteadOf how the one fared that it replaces; null for a question of its own
+     */
+    private record Asked(Question question, Record record, @Nullable Record insteadOf) {
+
+        boolean wanted() {
+            return insteadOf == null || !insteadOf.usable();
+        }
+    }
+
+    QuestionRounds(List<Question> quick, List<Question> slow, long pollEveryNanos) {
+        this.quick = quick.stream().map(this::asked).toList();
+        this.slow = slow.stream().map(this::asked).toList();
+        this.pollEveryNanos = pollEveryNanos;
+    }
+
+    /** Asks this one before any other. */
+    void hurry(Question question) {
+        if (first.stream().noneMatch(waiting -> waiting.key().equals(question.key()))) {
+            first.add(question);
+        }
+    }
+
+    /**
+     * The question that is due; null when none is.
+     *
+     * @param lastChange when the radio last reported a change, ns
+     * @param slowRadio whether only what matters most is asked
+     */
+    @Nullable
+    Question next(long now, long lastChange, boolean slowRadio) {
+        Question hurried = first.poll();
+        if (hurried != null) {
+            return hurried;
+        }
+        quickTurn = !quickTurn;
+        boolean idle = now - lastChange > IDLE_AFTER_NANOS;
+        long every = pollEveryNanos * (idle ? IDLE_FACTOR : 1);
+        Question found = quickTurn ? due(quick, every, now, slowRadio) : due(slow, SLOW_EVERY_NANOS, now, false);
+        return found != null
+                ? found
+                : quickTurn ? due(slow, SLOW_EVERY_NANOS, now, false) : due(quick, every, now, slowRadio);
+    }
+
+    private @Nullable Question due(List<Asked> questions, long every, long now, boolean onlyFirst) {
+        Asked longest = null;
+        for (Asked asked : onlyFirst ? questions.subList(0, Math.min(1, questions.size())) : questions) {
+            long next = asked.record().next;
+            boolean due = next - now <= every / EARLY_PART;
+            if (due && asked.wanted() && (longest == null || next - longest.record().next < 0)) {
+                longest = asked;
+            }
+        }
+        if (longest == null) {
+            return null;
+        }
+        Record record = longest.record();
+        long early = Math.max(0, record.next - now);
+        record.next = now + early + Math.max(every, pause(record, every));
+        return longest.question();
+    }
+
+    private static long pause(Record record, long every) {
+        if (record.failedInRow < UNKNOWN_AFTER) {
+            return every;
+        }
+        int doublings = Math.min(16, record.failedInRow - UNKNOWN_AFTER + 1);
+        long longest = record.everAnswered ? MAX_PAUSE_NANOS : MAX_PAUSE_UNKNOWN_NANOS;
+        return Math.min(longest, every << doublings);
+    }
+
+    /** @return whether the radio was thought not to know the question */
+    boolean answered(String key, boolean readable) {
+        Record record = record(key);
+        boolean news = record.unknown();
+        record.everAnswered = true;
+        record.failedInRow = 0;
+        record.readable = readable;
+        return news;
+    }
+
+    /** @return whether the radio is now thought not to know the question */
+    boolean failed(String key) {
+        Record record = record(key);
+        record.failedInRow++;
+        return !record.everAnswered && record.failedInRow == UNKNOWN_AFTER;
+    }
+
+    boolean unknown(String key) {
+        return record(key).unknown();
+    }
+
+    /** How long it may be until the next question, ns; 0 when one is due. */
+    long untilNext(long now) {
+        if (!first.isEmpty()) {
+            return 0;
+        }
+        long least = SLOW_EVERY_NANOS;
+        for (List<Asked> questions : List.of(quick, slow)) {
+            for (Asked asked : questions) {
+                if (asked.wanted()) {
+                    least = Math.min(least, asked.record().next - now);
+                }
+            }
+        }
+        return Math.max(0, least);
+    }
+
+    int slowCount() {
+        return slow.size();
+    }
+
+    private Asked asked(Question question) {
+        String replaced = question.insteadOf();
+        return new Asked(question, record(question.key()), replaced == null ? null : record(replaced));
+    }
+
+    private Record record(String key) {
+        return records.computeIfAbsent(key, k -> {
+            Record fresh = new Record();
+            fresh.next = System.nanoTime();
+            return fresh;
+        });
+    }
+}

@@ -1,0 +1,80 @@
+package yokebar.links.station.reference;
+
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Duration;
+import java.util.HexFormat;
+import java.util.Optional;
+import tools.jackson.databind.JsonNode;
+import yokebar.links.platform.status.ServiceUnreachable;
+import yokebar.links.platform.web.WebService;
+
+/** Asks the publisher of reference data which editions there are, and fetches one. */
+public final class ReferencePublisher {
+    private static final WebService.Limits LIMITS = new WebService.Limits(Duration.ofSeconds(30), 8 << 20);
+
+    private final WebService web;
+
+    public ReferencePublisher(URI address) {
+        this.web = new WebService(
+                "The publisher",
+                address,
+                LIMITS,
+                "What there is stays in use; it is asked again tomorrow, or now with Look now.");
+    }
+
+    /**
+     * An edition on offer.
+     *
+     * @param edition its day, such as {@code 2026-11-20}
+     * @param path below the publisher's address
+     * @param sha256 of the file, in hexadecimal digits
+     */
+    public record Edition(String edition, String path, String sha256) {}
+
+    /**
+     * The newest edition of a file.
+     *
+     * @param file what it is about, such as {@code entities}
+     * @return empty when the publisher has none
+     */
+    public Optional<Edition> newest(String file) throws ServiceUnreachable {
+        JsonNode answer = web.json(accepted(web.send(web.request("editions").build())));
+        Edition newest = null;
+        for (JsonNode one : web.array(answer, "editions")) {
+            if (web.text(one, "file").equals(file)) {
+                Edition edition = new Edition(web.text(one, "edition"), web.text(one, "path"), web.text(one, "sha256"));
+                if (newest == null || edition.edition().compareTo(newest.edition()) > 0) {
+                    newest = edition;
+                }
+            }
+        }
+        return Optional.ofNullable(newest);
+    }
+
+    /** @throws ServiceUnreachable also when it did not arrive as it was published */
+    public String fetch(Edition edition) throws ServiceUnreachable {
+        byte[] content = accepted(web.send(web.request(edition.path()).build())).body();
+        if (!HexFormat.of().formatHex(digest(content)).equalsIgnoreCase(edition.sha256())) {
+            throw web.nonsense("sent edition " + edition.edition() + " damaged: its checksum is another", null);
+        }
+        return new String(content, StandardCharsets.UTF_8);
+    }
+
+    private WebService.Answer accepted(WebService.Answer answer) throws ServiceUnreachable {
+        if (answer.status() >= 300) {
+            throw web.nonsense("says: " + WebService.words(answer), null);
+        }
+        return answer;
+    }
+
+    private static byte[] digest(byte[] content) {
+        try {
+            return MessageDigest.getInstance("SHA-256").digest(content);
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}

@@ -1,5 +1,0 @@
-/** ADIF text over TCP: programs connect and write records. */
-@NullMarked
-package yokebar.links.stream;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Requests to services on the web, with what may go wrong in words. */
-@NullMarked
-package yokebar.links.web;
-
-import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,0 @@
-/** Carrying bytes to and from devices, over serial lines and TCP, and saying what is wrong when they cannot be carried. */
-@NullMarked
-package yokebar.links.wire;
-
-import org.jspecify.annotations.NullMarked;

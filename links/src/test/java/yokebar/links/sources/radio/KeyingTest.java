@@ -1,0 +1,90 @@
+package yokebar.links.sources.radio;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Who may transmit, and when the limit strikes; times are given, none passes. */
+class KeyingTest {
+    private static final long SECOND = Duration.ofSeconds(1).toNanos();
+    private static final long AHEAD = 3 * SECOND / 2;
+
+    private final List<Boolean> leftKeyed = new ArrayList<>();
+    private final Keying keying = new Keying(Duration.ofSeconds(50), () -> {}, leftKeyed::add);
+
+    @BeforeEach
+    void connect() {
+        keying.connected();
+        keying.receives();
+        leftKeyed.clear();
+    }
+
+    /** A radio on a line that was lost lately is released 1.6 s earlier. */
+    @ParameterizedTest
+    @CsvSource({"false, 48, false", "false, 49, true", "true, 46, false", "true, 47, true"})
+    void limitStrikesInTimeForTheRadioToObey(boolean lostLately, int afterSeconds, boolean strikes) {
+        if (lostLately) {
+            keying.lost();
+            connect();
+        }
+        assertThat(keying.press("a")).isEqualTo(Keying.Answer.YES);
+        assertThat(keying.watch(System.nanoTime() + afterSeconds * SECOND, AHEAD))
+                .isEqualTo(strikes);
+        assertThat(keying.owner()).isEqualTo(strikes ? null : "a");
+        assertThat(keying.wantsReceive()).isEqualTo(strikes);
+    }
+
+    @Test
+    void limitNeverStrikesInTheFirstHalfHoweverSlowTheRadioIs() {
+        keying.press("a");
+        assertThat(keying.watch(System.nanoTime() + 24 * SECOND, 100 * SECOND)).isFalse();
+        assertThat(keying.watch(System.nanoTime() + 26 * SECOND, 100 * SECOND)).isTrue();
+    }
+
+    @Test
+    void oneTransmitsAtATimeAndOnlyTheOwnerEndsIt() {
+        keying.press("a");
+        assertThat(keying.press("b")).isEqualTo(Keying.Answer.KEYED_BY_ANOTHER);
+        assertThat(keying.mayCommand("b")).isFalse();
+        assertThat(keying.release("b")).isFalse();
+        assertThat(keying.release("a")).isTrue();
+        assertThat(keying.release("a"))
+                .as("asking for receive again is no fault")
+                .isTrue();
+        assertThat(keying.press("b")).as("until the radio receives").isEqualTo(Keying.Answer.TRANSMITTING);
+        keying.receives();
+        assertThat(keying.press("b")).isEqualTo(Keying.Answer.YES);
+    }
+
+    @Test
+    void lostLineTakesTheRightAndTheKeyStaysToBeReleased() {
+        keying.press("a");
+        assertThat(keying.takePress()).isTrue();
+        keying.lost();
+        assertThat(keying.owner()).isNull();
+        assertThat(keying.leftKeyed()).isTrue();
+        assertThat(keying.press("a")).isEqualTo(Keying.Answer.NOT_CONNECTED);
+        keying.connected();
+        assertThat(keying.wantsReceive()).isTrue();
+        keying.receives();
+        assertThat(keying.leftKeyed()).isFalse();
+    }
+
+    @Test
+    void whoeverMustReleaseTheKeyAfterACrashIsToldBeforeTheRadioIsKeyed() {
+        keying.press("a");
+        assertThat(leftKeyed).as("not keyed yet").isEmpty();
+        assertThat(keying.takePress()).isTrue();
+        assertThat(leftKeyed).containsExactly(true);
+        keying.release("a");
+        assertThat(leftKeyed).as("it may still transmit").containsExactly(true);
+        keying.receives();
+        assertThat(leftKeyed).containsExactly(true, false);
+    }
+}

@@ -1,0 +1,9 @@
+import { Dashboard } from 'carbon-icons-svelte';
+import type { FeatureFactory } from '../../platform/page/feature';
+import DeskView from './DeskView.svelte';
+
+export const desk: FeatureFactory = () => ({
+  views: [
+    { name: 'desk', label: 'Desk', component: DeskView, rail: { key: 'd', icon: Dashboard, position: 1 } },
+  ],
+});

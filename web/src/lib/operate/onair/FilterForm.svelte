@@ -1,0 +1,234 @@
+<script lang="ts">
+  import { api, got, Problem, type AirFilter } from '../../platform/api/client';
+  import { useStore } from '../../platform/page/stores';
+  import { BandPlanStore } from '../../sources/radio/band-plan.svelte';
+  import { CONTINENTS, GROUPS, NEEDS, toggled } from './filter';
+  import { OnAirStore } from './on-air.svelte';
+
+  /** What the filter lets through, by need, band, place and more; each click takes effect at once. */
+  const onAir = useStore(OnAirStore);
+  const bandPlan = useStore(BandPlanStore);
+
+  const FLAGS = [
+    { name: 'quiet', label: 'not worked here yet' },
+    { name: 'insideLicence', label: 'inside my licence' },
+    { name: 'confirms', label: 'confirms electronically' },
+    { name: 'callingCq', label: 'calling CQ' },
+    { name: 'watchedOnly', label: 'on my watch list' },
+  ] as const;
+  const MAX_ZONES = 40;
+  const USUAL_BANDS = new Set('160m 80m 60m 40m 30m 20m 17m 15m 12m 10m 6m 4m 2m 70cm'.split(' '));
+
+  const air = $derived(onAir.air);
+  const filter = $derived(air.filter);
+  let entities = $state.raw<{ number: number; name: string }[]>([]);
+  let places = $state({ hearerEntities: '', entities: '' });
+  let area = $state('');
+  let problem = $state('');
+  let everyBand = $state(false);
+
+  const set = (more: Partial<AirFilter>) => onAir.filterBy({ ...filter, ...more });
+  const allBands = $derived(bandPlan.bands.map((b) => b.name));
+  /** The usual ones, and any other that somebody is heard on. */
+  const bands = $derived(
+    allBands.filter(
+      (band) =>
+        everyBand ||
+        USUAL_BANDS.has(band) ||
+        filter.bands?.includes(band) ||
+        air.spots.some((spot) => spot.band === band),
+    ),
+  );
+
+  got(api.GET('/api/onair/entities')).then(
+    (all) => (entities = all),
+    (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.'),
+  );
+
+  /** Takes an entity by its name, as far as it was typed. */
+  function entityNamed(text: string): number | undefined {
+    const typed = text.trim().toLowerCase();
+    return (
+      entities.find((e) => e.name.toLowerCase() === typed) ??
+      (typed.length > 2 ? entities.find((e) => e.name.toLowerCase().startsWith(typed)) : undefined)
+    )?.number;
+  }
+
+  function addPlace(event: Event, of: 'hearerEntities' | 'entities') {
+    event.preventDefault();
+    const number = entityNamed(places[of]);
+    if (number === undefined) {
+      problem = `No entity is called “${places[of]}”.`;
+      return;
+    }
+    problem = '';
+    places[of] = '';
+    set({ [of]: [...(filter[of] ?? []), number] });
+  }
+
+  function addArea(event: Event) {
+    event.preventDefault();
+    const typed = area.trim().toUpperCase();
+    const zone = Number(typed);
+    if (typed === '') {
+      return;
+    }
+    if (/^\d+$/.test(typed) && (zone < 1 || zone > MAX_ZONES)) {
+      problem = `There is no zone ${typed}; they go from 1 to ${MAX_ZONES}.`;
+      return;
+    }
+    if (Number.isInteger(zone)) {
+      set({ hearerZones: [...(filter.hearerZones ?? []), zone] });
+    } else {
+      set({ hearerAreas: [...(filter.hearerAreas ?? []), typed] });
+    }
+    problem = '';
+    area = '';
+  }
+</script>
+
+<datalist id="air-entities">
+  {#each entities as entity (entity.number)}<option value={entity.name}></option>{/each}
+</datalist>
+
+<div class="form">
+  <h3>Needed</h3>
+  <div class="keys">
+    {#each NEEDS as need (need.id)}
+      <button
+        aria-pressed={filter.need === need.id}
+        onclick={() => set({ need: filter.need === need.id ? undefined : need.id })}>{need.name}</button
+      >
+    {/each}
+  </div>
+  <h3>Modes and bands</h3>
+  <div class="keys">
+    {#each GROUPS as group (group.id)}
+      <button
+        aria-pressed={filter.groups?.includes(group.id) ?? false}
+        onclick={() => set({ groups: toggled(filter.groups, group.id) })}>{group.name}</button
+      >
+    {/each}
+    {#each bands as band (band)}
+      <button
+        aria-pressed={filter.bands?.includes(band) ?? false}
+        onclick={() => set({ bands: toggled(filter.bands, band) })}>{band}</button
+      >
+    {/each}
+    {#if bands.length < allBands.length}
+      <button class="more" onclick={() => (everyBand = true)}>all bands</button>
+    {/if}
+  </div>
+  <h3>Heard from</h3>
+  <div class="keys">
+    {#each CONTINENTS as continent (continent.id)}
+      <button
+        aria-pressed={filter.hearerContinents?.includes(continent.id) ?? false}
+        onclick={() => set({ hearerContinents: toggled(filter.hearerContinents, continent.id) })}
+        >{continent.name}</button
+      >
+    {/each}
+  </div>
+  <div class="pair">
+    <form onsubmit={(e) => addPlace(e, 'hearerEntities')}>
+      <input
+        list="air-entities"
+        bind:value={places.hearerEntities}
+        placeholder="an entity"
+        aria-label="Heard from an entity"
+      />
+    </form>
+    <form onsubmit={addArea}>
+      <input
+        bind:value={area}
+        placeholder="zone 14, or area K1"
+        aria-label="Heard from a zone or a call area"
+      />
+    </form>
+    <label
+      >at least <input
+        class="db"
+        type="number"
+        value={filter.snrFloorDb ?? ''}
+        placeholder="any"
+        aria-label="Least signal, dB"
+        onchange={(e) =>
+          set({ snrFloorDb: e.currentTarget.value === '' ? undefined : Number(e.currentTarget.value) })}
+      /> dB</label
+    >
+  </div>
+  <h3>Stations in</h3>
+  <div class="keys">
+    {#each CONTINENTS as continent (continent.id)}
+      <button
+        aria-pressed={filter.continents?.includes(continent.id) ?? false}
+        onclick={() => set({ continents: toggled(filter.continents, continent.id) })}>{continent.name}</button
+      >
+    {/each}
+  </div>
+  <form class="pair" onsubmit={(e) => addPlace(e, 'entities')}>
+    <input
+      list="air-entities"
+      bind:value={places.entities}
+      placeholder="an entity"
+      aria-label="Stations in an entity"
+    />
+  </form>
+  <h3>Only stations that</h3>
+  <div class="keys">
+    {#each FLAGS as flag (flag.name)}
+      <button aria-pressed={filter[flag.name]} onclick={() => set({ [flag.name]: !filter[flag.name] })}
+        >{flag.label}</button
+      >
+    {/each}
+  </div>
+  {#if problem}<p class="trouble said" role="alert">{problem}</p>{/if}
+</div>
+
+<style>
+  .form {
+    width: min(424px, 86vw);
+    padding: 0 4px 4px;
+  }
+
+  .pair {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin-top: 6px;
+  }
+
+  /* Seen wherever the form has been scrolled to. */
+  .said {
+    position: sticky;
+    bottom: -12px;
+    margin: 8px -4px -4px;
+    padding: 8px 4px;
+    border-top: 1px solid var(--yb-line);
+    background: var(--yb-panel);
+  }
+
+  .form input {
+    width: 150px;
+    height: 28px;
+    padding: 0 8px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 2px;
+    background: var(--yb-ground);
+    color: var(--yb-ink);
+    font: inherit;
+    font-size: 13px;
+  }
+
+  h3 {
+    margin: 10px 0 4px;
+    color: var(--yb-ink-2);
+    font-size: 12px;
+    font-weight: 400;
+  }
+
+  .form input.db {
+    width: 60px;
+  }
+</style>

@@ -1,0 +1,95 @@
+<script lang="ts">
+  import { api, got, Problem, type NamedFilter } from '../../platform/api/client';
+  import { useStore } from '../../platform/page/stores';
+  import { EVERYTHING, WANTED } from './filter';
+  import { OnAirStore } from './on-air.svelte';
+
+  /** Filters that were given a name. */
+  const onAir = useStore(OnAirStore);
+
+  const filter = $derived(onAir.air.filter);
+  let views = $state.raw<NamedFilter[]>([]);
+  let name = $state('');
+  let problem = $state('');
+
+  const failed = (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.');
+
+  got(api.GET('/api/onair/views')).then((all) => (views = all), failed);
+
+  async function keep(event: Event) {
+    event.preventDefault();
+    try {
+      views = await got(api.PUT('/api/onair/views', { body: { name, filter } }));
+      name = '';
+      problem = '';
+    } catch (e) {
+      failed(e);
+    }
+  }
+
+  async function drop(view: string) {
+    views = await got(api.DELETE('/api/onair/views/{name}', { params: { path: { name: view } } }));
+  }
+</script>
+
+<div class="form">
+  <button class="more" onclick={() => onAir.filterBy(EVERYTHING)}>Everything on the air</button>
+  <button class="more" onclick={() => onAir.filterBy(WANTED)}>What I need</button>
+  {#each views as view (view.name)}
+    <div class="saved">
+      <button class="more" onclick={() => onAir.filterBy(view.filter)}>{view.name}</button>
+      <button class="more" aria-label={`Forget ${view.name}`} onclick={() => void drop(view.name)}>×</button>
+    </div>
+  {/each}
+  <form class="pair" onsubmit={keep}>
+    <input bind:value={name} placeholder="Name for this filter" aria-label="Name for this filter" />
+    <button class="more" disabled={name.trim() === ''}>Keep it</button>
+  </form>
+  {#if problem}<p class="trouble said" role="alert">{problem}</p>{/if}
+</div>
+
+<style>
+  .form {
+    width: min(424px, 86vw);
+    padding: 0 4px 4px;
+  }
+
+  .pair {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    align-items: center;
+    margin-top: 6px;
+  }
+
+  /* Seen wherever the form has been scrolled to. */
+  .said {
+    position: sticky;
+    bottom: -12px;
+    margin: 8px -4px -4px;
+    padding: 8px 4px;
+    border-top: 1px solid var(--yb-line);
+    background: var(--yb-panel);
+  }
+
+  .form input {
+    width: 150px;
+    height: 28px;
+    padding: 0 8px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 2px;
+    background: var(--yb-ground);
+    color: var(--yb-ink);
+    font: inherit;
+    font-size: 13px;
+  }
+
+  .form > .more,
+  .saved {
+    display: flex;
+    justify-content: space-between;
+    width: 100%;
+    padding: 4px 0;
+    text-align: left;
+  }
+</style>

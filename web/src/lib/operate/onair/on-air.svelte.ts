@@ -1,0 +1,92 @@
+import type { AirAlert, AirFilter } from '../../platform/api/client';
+import { Navigation } from '../../platform/page/navigation.svelte';
+import { memory } from '../../platform/shared/memory';
+import { LineBarStore } from '../line/line-bar.svelte';
+import { LineStore } from '../line/line.svelte';
+import { AirStore } from './air.svelte';
+import { EVERYTHING, WANTED } from './filter';
+import { notify, speak, tone } from './sound';
+
+const FILTER_KEY = 'yokebar-air-filter';
+const ANNOUNCED_FOR_MS = 20_000;
+const MAX_ANNOUNCED = 20;
+
+/** Who is on the air, as the operator filters it, those worth a call for the desk, and what is announced. */
+export class OnAirStore {
+  readonly air: AirStore;
+  readonly shortlist: AirStore;
+
+  /** What was announced and not dismissed yet. */
+  announced = $state.raw<AirAlert[]>([]);
+
+  #navigation: Navigation;
+  #line: LineStore;
+  #bar: LineBarStore;
+
+  constructor(
+    position: () => number | undefined,
+    navigation: Navigation,
+    line: LineStore,
+    bar: LineBarStore,
+  ) {
+    this.air = new AirStore(position, JSON.parse(memory.getItem(FILTER_KEY) ?? 'null') ?? EVERYTHING);
+    this.shortlist = new AirStore(position, WANTED);
+    this.#navigation = navigation;
+    this.#line = line;
+    this.#bar = bar;
+  }
+
+  filterBy(filter: AirFilter): void {
+    memory.setItem(FILTER_KEY, JSON.stringify(filter));
+    this.air.filterBy(filter);
+  }
+
+  get #inView(): AirStore {
+    return this.#navigation.view === 'desk' ? this.shortlist : this.air;
+  }
+
+  /** Radio, antenna, contact line and card go to a station; a decode is answered when that is asked for. */
+  async goTo(id: number, answer = false): Promise<void> {
+    const spot = this.air.spots.find((s) => s.id === id) ?? this.shortlist.spots.find((s) => s.id === id);
+    if (spot && !answer) {
+      this.#line.fill(`${spot.call.toLowerCase()} `);
+      this.#bar.open = true;
+    }
+    await this.#inView.go(id, answer);
+  }
+
+  /** The next of the list in view, or the one before, and there. */
+  async step(by: 1 | -1): Promise<void> {
+    const spot = this.#inView.step(by);
+    if (spot) {
+      await this.goTo(spot.id);
+    }
+  }
+
+  async strike(): Promise<void> {
+    const { selected } = this.#inView;
+    if (selected !== undefined) {
+      await this.#inView.strike(selected);
+    }
+  }
+
+  dismissAlert(alert: number): void {
+    this.announced = this.announced.filter((one) => one.number !== alert);
+  }
+
+  announce(alerts: AirAlert[]): void {
+    this.announced = [...alerts, ...this.announced].slice(0, MAX_ANNOUNCED);
+    for (const alert of alerts) {
+      if (alert.tone !== undefined && alert.tone !== null) {
+        tone(alert.tone);
+      }
+      if (alert.spoken) {
+        speak(alert.sentence);
+      }
+      if (alert.notified) {
+        notify(alert.sentence);
+      }
+      setTimeout(() => this.dismissAlert(alert.number), ANNOUNCED_FOR_MS);
+    }
+  }
+}

@@ -1,0 +1,27 @@
+import type { Spot } from '../../platform/api/client';
+
+/** By which ears a station was heard, as people say it. */
+export const EARS: Record<Spot['ears'][number], string> = {
+  PERSON: 'cluster',
+  SKIMMER: 'skimmer',
+  DECODER: 'here',
+};
+
+/** `here, skimmer, cluster`: the nearest ear first. */
+export function heardBy(spot: Spot): string {
+  return [...spot.ears]
+    .reverse()
+    .map((ear) => EARS[ear])
+    .join(', ');
+}
+
+/** Minutes since it was heard, `now` within the first. */
+export function age(spot: Spot, now: number): string {
+  const minutes = Math.floor(Math.max(0, now - Date.parse(spot.lastAt)) / 60_000);
+  return minutes < 1 ? 'now' : `${minutes} min`;
+}
+
+/** How much of its time a report has left, 1 to 0. */
+export function freshness(spot: Spot, now: number, maxAgeMinutes: number): number {
+  return Math.max(0, 1 - (now - Date.parse(spot.lastAt)) / (maxAgeMinutes * 60_000));
+}

@@ -1,0 +1,128 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schema = components['schemas'];
+export type LogLine = Schema['LogLine'];
+export type LogUpdate = Schema['LogUpdate'];
+export type FirstsUpdate = Schema['FirstsUpdate'];
+export type LogChange = Schema['ChangeView'];
+export type LogFacets = Schema['Facets'];
+export type LogStatistics = Schema['Statistics'];
+export type LogViewSaved = Schema['LogView'];
+export type BulkPreview = Schema['Preview'];
+export type LineView = Schema['LineView'];
+export type LineAnswer = Schema['LineAnswer'];
+export type NeedMarkView = Schema['NeedMark'];
+export type PartnerView = Schema['PartnerView'];
+export type CallbookLookup = Schema['Lookup'];
+export type CallbookView = Schema['CallbookView'];
+export type ReferenceView = Schema['ReferenceView'];
+export type StorageState = Schema['StorageState'];
+export type SafetyView = Schema['SafetyView'];
+export type BackupContent = Schema['Content'];
+export type Seal = Schema['Seal'];
+export type ContactDetail = Schema['ContactDetail'];
+export type JourneyStep = Schema['JourneyStep'];
+export type Hookup = Schema['HookupView'];
+export type Lane = Schema['LaneView'];
+export type Handover = Schema['HandoverView'];
+export type JournalLine = Schema['JournalLine'];
+export type DigitalProgram = Schema['ProgramView'];
+export type DecodeHeard = Schema['Heard'];
+export type RecordBeside = Schema['RecordBeside'];
+export type WhyReason = Schema['Reason'];
+export type IntakeSource = Schema['SourceView'];
+export type SourceDraft = Schema['SourceDraft'];
+export type FoundLog = Schema['FoundLog'];
+export type Tryout = Schema['TryoutView'];
+export type TryoutOptions = Schema['Draft'];
+export type PictureStanding = Schema['Standing'];
+export type LaneIdentity = Schema['IdentityView'];
+export type ServiceDraft = Schema['ServiceDraft'];
+export type ServiceOutlook = Schema['Outlook'];
+export type HeldReason = Schema['HeldBack'];
+export type Remedy = HeldReason['remedies'][number];
+export type HandoverWish = Schema['HandoverWish'];
+export type IdentityWish = Schema['Wish'];
+export type Unmatched = Schema['Unmatched'];
+export type Guess = Schema['Guess'];
+export type Received = Schema['Received'];
+export type PaperCard = Schema['CardView'];
+export type CardPile = 'TO_SEND' | 'SENT' | 'RECEIVED';
+export type CardPiles = Schema['Piles'];
+export type MailView = Schema['MailView'];
+export type Radio = Schema['RadioView'];
+export type RadioNow = Schema['Now'];
+export type RadioDraft = Schema['RadioDraft'];
+export type RadioChoices = Schema['Choices'];
+export type Rotor = Schema['RotorView'];
+export type RotorDraft = Schema['RotorDraft'];
+export type StationView = Schema['StationView'];
+export type OwnCallView = Schema['CallView'];
+export type OperatorView = Schema['OperatorView'];
+export type PlaceView = Schema['PlaceView'];
+export type PlaceDraft = Schema['PlaceDraft'];
+export type Preferences = Schema['Preferences'];
+export type Position = Schema['PositionView'];
+export type PositionDraft = Schema['PositionDraft'];
+export type BandView = Schema['BandView'];
+export type ClockView = Schema['ClockView'];
+export type SearchView = Schema['SearchView'];
+export type Finding = Schema['FindingView'];
+export type SunView = Schema['SunView'];
+export type Spot = Schema['SpotView'];
+export type SpotDetail = Schema['SpotDetail'];
+export type AirFilter = Schema['FilterChoice'];
+export type AirNews = Schema['AirNews'];
+export type WentThere = Schema['Went'];
+export type AirChoices = Schema['AirChoices'];
+export type GoalChoice = Schema['GoalChoice'];
+export type AlertChoice = Schema['AlertChoice'];
+export type AirAlert = Schema['Alert'];
+export type BandStretch = Schema['BandStretch'];
+export type HearsUs = Schema['HearsUs'];
+export type SaidOnAir = Schema['Said'];
+export type SolarView = Schema['SolarView'];
+export type NamedFilter = Schema['NamedFilter'];
+export type PostingView = Schema['PostingView'];
+export type Feed = Schema['FeedView'];
+export type FeedDraft = Schema['FeedDraft'];
+export type ConsoleLine = Schema['Entry'];
+export type SettingsRestored = Schema['Restored'];
+
+export const api = createClient<paths>({
+  baseUrl: location.origin,
+  fetch: (request) => fetch(request),
+});
+
+/** What the server said is wrong: one sentence, and a sentence for each field to blame. */
+export class Problem extends Error {
+  readonly fields: Map<string, string>;
+
+  constructor(sentence: string, fields: Map<string, string> = new Map()) {
+    super(sentence);
+    this.fields = fields;
+  }
+
+  static from(body: unknown): Problem {
+    const problem = (body ?? {}) as { detail?: string; fields?: { field: string; sentence: string }[] };
+    const fields = new Map((problem.fields ?? []).map((f) => [f.field, f.sentence]));
+    return new Problem(problem.detail ?? 'Yokebar could not do that.', fields);
+  }
+}
+
+type Answer<T> = { data?: T; error?: unknown };
+
+/** The data of an answer; throws a Problem when the server refused or could not be reached. */
+export async function got<T>(answer: Promise<Answer<T>>): Promise<T> {
+  let received: Answer<T>;
+  try {
+    received = await answer;
+  } catch {
+    throw new Problem('Yokebar does not answer. Is it running?');
+  }
+  if (received.error !== undefined || received.data === undefined) {
+    throw Problem.from(received.error);
+  }
+  return received.data;
+}

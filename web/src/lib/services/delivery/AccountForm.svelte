@@ -1,0 +1,89 @@
+<script lang="ts">
+  import { Button, PasswordInput, TextInput } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
+  import { Problem, type Lane } from '../../platform/api/client';
+  import type { LaneStore } from './lanes.svelte';
+
+  let { lane, lanes }: { lane: Lane; lanes: LaneStore } = $props();
+
+  let address = $state(untrack(() => lane.address ?? ''));
+  let account = $state(untrack(() => lane.account ?? ''));
+  let password = $state('');
+  let problem = $state<Problem | undefined>(undefined);
+  let said = $state('');
+  let trying = $state(false);
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    problem = undefined;
+    said = '';
+    trying = true;
+    try {
+      await lanes.change(lane.id, {
+        address,
+        account: lane.access.account ? account : undefined,
+        password: password || undefined,
+      });
+      password = '';
+      const proof = await lanes.test(lane.id);
+      if (proof.works) said = `Saved. ${proof.sentence}`;
+      else problem = new Problem(`Saved, but: ${proof.sentence}`);
+    } catch (e) {
+      problem = e instanceof Problem ? e : new Problem(String(e));
+    } finally {
+      trying = false;
+    }
+  }
+
+  async function clear() {
+    problem = undefined;
+    said = '';
+    try {
+      await lanes.change(lane.id, { clearPassword: true });
+      said = 'The stored password is cleared.';
+    } catch (e) {
+      problem = e instanceof Problem ? e : new Problem(String(e));
+    }
+  }
+</script>
+
+<form class="column-form" onsubmit={save} aria-label={`${lane.name} account`}>
+  <TextInput
+    size="sm"
+    labelText="Address"
+    placeholder="https://host/path"
+    bind:value={address}
+    invalid={problem?.fields.has('address')}
+    invalidText={problem?.fields.get('address')}
+  />
+  {#if lane.access.account}
+    <TextInput size="sm" labelText={lane.access.account} bind:value={account} />
+  {/if}
+  {#if lane.access.secret}
+    <PasswordInput
+      size="sm"
+      labelText={lane.access.secret}
+      helperText={lane.hasPassword
+        ? `One is stored; leave empty to keep it. ${lane.access.hint}`
+        : lane.access.hint}
+      bind:value={password}
+    />
+    {#if lane.secretNotice}<p class="trouble" role="alert">{lane.secretNotice}</p>{/if}
+  {/if}
+  <p class="act">
+    <Button type="submit" size="small" disabled={trying}>{trying ? 'Trying…' : 'Save and try'}</Button>
+    {#if lane.access.secret && lane.hasPassword}
+      <Button size="small" kind="ghost" disabled={trying} on:click={() => void clear()}>Clear password</Button
+      >
+    {/if}
+  </p>
+  {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
+  {#if said}<p role="status">{said}</p>{/if}
+</form>
+
+<style>
+  .act {
+    display: flex;
+    gap: 8px;
+  }
+</style>

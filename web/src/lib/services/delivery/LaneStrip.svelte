@@ -1,0 +1,91 @@
+<script lang="ts">
+  import type { Lane } from '../../platform/api/client';
+  import { STATE_WORDS } from '../../sources/hookup/hookups.svelte';
+  import { counted, grouped } from '../../platform/shared/format';
+  import Notch from '../../platform/shared/Notch.svelte';
+
+  let { lane, selected, onchoose }: { lane: Lane; selected: boolean; onchoose: () => void } = $props();
+
+  const troubles = $derived(
+    [
+      lane.counts['REFUSED'] ? `${grouped(lane.counts['REFUSED'])} refused` : '',
+      lane.unmatched ? `${grouped(lane.unmatched)} unmatched` : '',
+      lane.withdrawalTrouble ? 'a deletion failed' : '',
+    ].filter(Boolean),
+  );
+  const says = $derived(
+    lane.hookup?.state === 'TROUBLE'
+      ? (lane.hookup.brief ?? 'trouble')
+      : !lane.complete
+        ? 'not set up yet'
+        : lane.paused
+          ? 'paused'
+          : lane.filling !== undefined
+            ? 'looking through the log'
+            : lane.due > 0
+              ? `${counted(lane.due, 'contact')} due`
+              : 'nothing due',
+  );
+</script>
+
+<button role="tab" aria-selected={selected} onclick={onchoose}>
+  <span class="name">{lane.name}</span>
+  <span class="state">
+    {#if lane.hookup}<Notch state={lane.hookup.state} />
+      <span class="visually-hidden">{STATE_WORDS[lane.hookup.state]}</span>{/if}
+    {says}
+  </span>
+  <span class="counts mono">
+    {grouped((lane.counts['ACCEPTED'] ?? 0) + (lane.counts['CONFIRMED'] ?? 0))} accepted{lane.confirms
+      ? ` · ${grouped(lane.counts['CONFIRMED'] ?? 0)} confirmed`
+      : ''}
+  </span>
+  {#if troubles.length > 0}<span class="trouble">{troubles.join(' · ')}</span>{/if}
+</button>
+
+<style>
+  button {
+    display: grid;
+    grid-template-columns: auto 1fr;
+    gap: 2px 12px;
+    align-content: start;
+    align-items: baseline;
+    padding: 8px 12px;
+    border: 1px solid var(--yb-line);
+    border-radius: 4px;
+    background: none;
+    color: var(--yb-ink);
+    font: inherit;
+    text-align: left;
+    cursor: pointer;
+  }
+
+  button[aria-selected='true'] {
+    border-color: var(--yb-accent);
+    background: var(--yb-panel);
+    box-shadow: inset 0 -3px 0 var(--yb-accent);
+  }
+
+  .name {
+    font-weight: 600;
+  }
+
+  .state {
+    display: flex;
+    align-items: center;
+    justify-content: flex-end;
+    gap: 6px;
+    color: var(--yb-ink-2);
+    white-space: nowrap;
+  }
+
+  .counts,
+  .trouble {
+    grid-column: 1 / -1;
+    font-size: 12px;
+  }
+
+  .counts {
+    color: var(--yb-ink-2);
+  }
+</style>

@@ -1,0 +1,88 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import type { Lane } from '../../platform/api/client';
+  import { clock } from '../../platform/shared/clock.svelte';
+  import { ago } from '../../platform/shared/format';
+  import type { LaneStore } from './lanes.svelte';
+
+  let { lane, lanes }: { lane: Lane; lanes: LaneStore } = $props();
+
+  const WAYS = [
+    { when: 'BY_HAND', label: 'By hand: nothing goes until you say so' },
+    { when: 'AT_ONCE', label: 'Automatically, within seconds' },
+    { when: 'EVERY', label: 'Automatically, every so many minutes' },
+    { when: 'AT_EXIT', label: 'Automatically, when Yokebar ends' },
+  ] as const;
+</script>
+
+<div class="when">
+  <label>
+    <span class="visually-hidden">When it is handed over</span>
+    <select
+      value={lane.when}
+      onchange={(event) =>
+        lanes.change(lane.id, { when: event.currentTarget.value as (typeof WAYS)[number]['when'] })}
+    >
+      {#each WAYS as { when, label } (when)}<option value={when}>{label}</option>{/each}
+    </select>
+  </label>
+  {#if lane.when === 'EVERY'}
+    <label>
+      every
+      <input
+        type="number"
+        min="1"
+        max="1440"
+        value={lane.everyMinutes}
+        onchange={(event) => lanes.change(lane.id, { everyMinutes: Number(event.currentTarget.value) })}
+      /> min
+    </label>
+  {/if}
+  {#if lane.when === 'BY_HAND' && lane.proven}
+    <span class="offer">
+      The first report came back: it works.
+      <Button kind="ghost" size="small" on:click={() => lanes.change(lane.id, { when: 'AT_ONCE' })}
+        >Send automatically</Button
+      >
+    </span>
+  {/if}
+  <span class="muted last" role="status">
+    {lanes.fetched[lane.id] ?? ''}
+    {#if lane.confirmationsUntil}Confirmations fetched {ago(lane.confirmationsUntil, clock.now)}.{/if}
+  </span>
+</div>
+
+<style>
+  .when {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 8px 16px;
+    margin: 8px 0;
+  }
+
+  select,
+  input {
+    height: 30px;
+    padding: 0 8px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 2px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+  }
+
+  input {
+    width: 72px;
+  }
+
+  .offer {
+    display: flex;
+    align-items: center;
+    gap: 4px;
+  }
+
+  .last {
+    margin-left: auto;
+  }
+</style>

@@ -1,0 +1,55 @@
+import { SendAlt } from 'carbon-icons-svelte';
+import type { FeatureFactory } from '../platform/page/feature';
+import { Navigation } from '../platform/page/navigation.svelte';
+import Firsts from './confirm/Firsts.svelte';
+import ServicesView from './ServicesView.svelte';
+import { LaneStore } from './delivery/lanes.svelte';
+
+/** The services, with what goes out to them and comes back. */
+export const services: FeatureFactory = (stores) => {
+  const navigation = stores.get(Navigation);
+  const lanes = stores.add(new LaneStore());
+  return {
+    load: () => lanes.load(),
+    listen(live) {
+      live.on('lanes', () => void lanes.load());
+      live.on('firsts', (news) => lanes.announce(news));
+    },
+    views: [
+      {
+        name: 'services',
+        label: 'Services',
+        component: ServicesView,
+        rail: { key: 's', icon: SendAlt, position: 5 },
+      },
+    ],
+    addressParts: [
+      {
+        view: 'services',
+        name: 'lane',
+        read: () => (lanes.chosen === undefined ? '' : String(lanes.chosen)),
+        write(id) {
+          lanes.chosen = /^\d{1,9}$/.test(id) ? Number(id) : undefined;
+        },
+      },
+    ],
+    bars: [Firsts],
+    actions: [
+      {
+        label: 'Set up a service',
+        words: 'upload account confirmation qsl',
+        run: () => navigation.go('services'),
+      },
+      {
+        label: 'Paper cards and labels',
+        words: 'qsl bureau print',
+        run: () => navigation.go('services', 'cards'),
+      },
+      {
+        label: 'Radio mail',
+        words: 'outbox packet offline',
+        run: () => navigation.go('services', 'mail'),
+      },
+    ],
+  };
+};

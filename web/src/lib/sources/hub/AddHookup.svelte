@@ -1,0 +1,88 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import FeedForm from '../feed/FeedForm.svelte';
+  import FollowForm from '../intake/FollowForm.svelte';
+  import PortForm from '../intake/PortForm.svelte';
+  import RadioForm from '../radio/RadioForm.svelte';
+  import RotorForm from '../rotor/RotorForm.svelte';
+  import { FeedStore } from '../feed/feeds.svelte';
+  import { SearchStore } from '../search/search.svelte';
+  import { RotorStore } from '../rotor/rotors.svelte';
+  import { StationStore } from '../../station/profile/station.svelte';
+  import { RadioStore } from '../radio/radios.svelte';
+  import { useStore } from '../../platform/page/stores';
+
+  /** Anything that feeds the log or takes from it begins here. */
+  const feeds = useStore(FeedStore);
+  const search = useStore(SearchStore);
+  const rotors = useStore(RotorStore);
+  const station = useStore(StationStore);
+  const radios = useStore(RadioStore);
+
+  let adding = $state<'radio' | 'rotator' | 'feed' | 'file' | 'port' | 'program' | undefined>(undefined);
+
+  const FORMS = [
+    ['radio', 'Radio'],
+    ['rotator', 'Rotator'],
+    ['feed', 'Cluster or skimmer'],
+    ['program', 'Digital program'],
+    ['file', 'File'],
+    ['port', 'Port'],
+  ] as const;
+
+  const close = () => (adding = undefined);
+</script>
+
+<div class="add" role="group" aria-label="Add">
+  {#each FORMS as [what, label] (what)}
+    <Button
+      kind={adding === what ? 'primary' : 'tertiary'}
+      size="small"
+      aria-pressed={adding === what}
+      on:click={() => (adding = adding === what ? undefined : what)}
+      ><span aria-hidden="true">+&nbsp;</span>{label}</Button
+    >
+  {/each}
+  <Button kind="tertiary" size="small" href="#/services"
+    ><span aria-hidden="true">+&nbsp;</span>Service</Button
+  >
+  <Button kind="tertiary" size="small" href="#/station/callbook"
+    ><span aria-hidden="true">+&nbsp;</span>Callbook</Button
+  >
+</div>
+
+{#if adding}
+  <div class="form">
+    {#if adding === 'radio'}
+      <RadioForm {radios} rotors={rotors.all} {search} onclose={close} />
+    {:else if adding === 'rotator'}
+      <RotorForm {rotors} {search} onclose={close} />
+    {:else if adding === 'feed'}
+      <FeedForm {feeds} ownCall={station.view?.ownCall} onclose={close} />
+    {:else if adding === 'file'}
+      <FollowForm onclose={close} />
+    {:else if adding === 'port'}
+      <PortForm onclose={close} />
+    {:else}
+      <p>
+        Programs connect by themselves: set them to send to this computer, UDP port 7373 for the digital link
+        or 7371 for ADIF. They appear below as soon as they send something; what each port takes is under
+        <a href="#/intake/sources">Intake, Sources</a>.
+      </p>
+    {/if}
+  </div>
+{/if}
+
+<style>
+  .add {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 8px;
+    margin-bottom: 16px;
+  }
+
+  .form {
+    max-width: 720px;
+    margin-bottom: 16px;
+  }
+</style>

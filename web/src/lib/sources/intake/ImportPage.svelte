@@ -1,0 +1,188 @@
+<script lang="ts">
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { grouped } from '../../platform/shared/format';
+  import LogToLookAt from './LogToLookAt.svelte';
+  import SourceChoices, { type Choices } from './SourceChoices.svelte';
+  import TryoutPanel from './TryoutPanel.svelte';
+  import { TryoutStore } from './tryout.svelte';
+  import { StationStore } from '../../station/profile/station.svelte';
+  import { LaneStore } from '../../services/delivery/lanes.svelte';
+  import { ChangeStore } from '../../log/change/changes.svelte';
+  import { useStore } from '../../platform/page/stores';
+
+  const station = useStore(StationStore);
+  const lanes = useStore(LaneStore);
+  const changes = useStore(ChangeStore);
+
+  /** A card is no service, so none of ours can be meant by it. */
+  const PAPER = 'paper card';
+
+  const store = new TryoutStore();
+  const NONE: Choices = {
+    ownCalls: '',
+    placeId: '0',
+    operatorCall: '',
+    holdDeliveries: false,
+    lookUp: false,
+  };
+  let choices = $state<Choices>({ ...NONE });
+  let doubles = $state('MERGE');
+  let from = $state('');
+
+  const picture = $derived(store.now?.picture);
+  const fault = (field: string) => store.problem?.fields.get(field) ?? '';
+  const done = $derived(
+    picture?.state === 'IMPORTED' || (picture?.state === 'CANCELLED' && picture.changeId),
+  );
+  /** Which of our services is meant by an origin that the log's confirmations name; 0 for none. */
+  let origins = $state<Record<string, string>>({});
+  const confirmedBy = $derived(Object.entries(picture?.confirmedBy ?? {}) as [string, number][]);
+  const calls = $derived(Object.entries(picture?.ownCalls ?? {}));
+
+  const options = () => ({
+    ...choices,
+    placeId: Number(choices.placeId),
+    doubles,
+    from: from || undefined,
+    origins: Object.fromEntries(
+      Object.entries(origins)
+        .filter(([, service]) => Number(service) > 0)
+        .map(([origin, service]) => [origin, Number(service)]),
+    ),
+  });
+
+  const look = () => store.choose(options());
+
+  /** What is imported is what the choices say, also those made since it was looked at last. */
+  async function take() {
+    await store.choose(options());
+    if (store.now?.picture.state === 'READ') {
+      await store.take();
+    }
+  }
+
+  async function undo() {
+    if (picture?.changeId !== undefined) {
+      await changes.undo(picture.changeId);
+      await store.cancel();
+    }
+  }
+</script>
+
+{#if !store.now}
+  <LogToLookAt {store} />
+{:else}
+  <header>
+    <h2 class="mono">{store.now.name}</h2>
+    {#if !store.underWay}
+      <Button size="small" kind="ghost" on:click={() => void store.cancel()}>Choose another file</Button>
+    {/if}
+  </header>
+  <TryoutPanel {store} />
+  {#if done}
+    <div class="act">
+      <Button size="small" href="#/log">Look at the log</Button>
+      <Button size="small" kind="tertiary" on:click={undo}>Undo the import</Button>
+    </div>
+  {:else if !store.underWay && picture?.state !== 'FAILED'}
+    <section class="how" aria-label="Choices">
+      <h3>How it is taken in</h3>
+      {#if calls.length > 1}
+        <p class="muted made">
+          Made with {#each calls as [call, n], i (call)}{i > 0 ? ', ' : ''}<span class="mono">{call}</span>
+            ({n}){/each}.
+        </p>
+      {/if}
+      {#if confirmedBy.length > 0}
+        <div class="origins">
+          {#each confirmedBy as [origin, n] (origin)}
+            {#if origin === PAPER}
+              <p>{grouped(n)} confirmed by {origin}, and kept so.</p>
+            {:else}
+              <Select
+                size="sm"
+                labelText={`${grouped(n)} confirmed by ${origin}`}
+                bind:selected={() => origins[origin] ?? '0', (service) => (origins[origin] = String(service))}
+              >
+                <SelectItem value="0" text="kept as confirmed by it" />
+                {#each lanes.all as lane (lane.id)}
+                  <SelectItem value={String(lane.id)} text={`that is ${lane.name} here`} />
+                {/each}
+              </Select>
+            {/if}
+          {/each}
+        </div>
+      {/if}
+      <SourceChoices otherwise="left blank" bind:choices places={station.view?.places ?? []} {fault} />
+      <div class="more-choices">
+        <Select size="sm" labelText="Contacts that are in the log already" bind:selected={doubles}>
+          <SelectItem value="MERGE" text="take what the log does not have" />
+          <SelectItem value="LEAVE" text="leave the log as it is" />
+        </Select>
+        <TextInput
+          size="sm"
+          placeholder="2026-05-01"
+          labelText="Only from this day on, UTC"
+          bind:value={from}
+          invalid={fault('from') !== ''}
+          invalidText={fault('from')}
+        />
+      </div>
+      <div class="act">
+        <Button size="small" on:click={() => void take()}>
+          Import {picture ? picture.counts.added + picture.counts.merged : ''} contacts
+        </Button>
+        <Button size="small" kind="tertiary" on:click={look}>Look again with these choices</Button>
+      </div>
+    </section>
+  {/if}
+{/if}
+{#if store.problem && store.problem.fields.size === 0}
+  <p class="trouble" role="alert">{store.problem.message}</p>
+{/if}
+
+<style>
+  header {
+    display: flex;
+    align-items: center;
+    justify-content: space-between;
+    margin-bottom: 8px;
+  }
+
+  .how {
+    max-width: 960px;
+    margin-top: 24px;
+    padding-top: 16px;
+    border-top: 1px solid var(--yb-line);
+  }
+
+  .how h3 {
+    margin-bottom: 12px;
+    font-size: 16px;
+    font-weight: 600;
+  }
+
+  .origins {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 12px;
+    margin-bottom: 12px;
+  }
+
+  .made {
+    margin-bottom: 12px;
+  }
+
+  .more-choices {
+    display: grid;
+    grid-template-columns: repeat(3, minmax(0, 1fr));
+    gap: 12px;
+    margin-top: 12px;
+  }
+
+  .act {
+    display: flex;
+    gap: 12px;
+    margin-top: 20px;
+  }
+</style>

@@ -1,0 +1,24 @@
+import type { FeatureFactory } from '../../platform/page/feature';
+import { Navigation } from '../../platform/page/navigation.svelte';
+import { RadioStore } from '../radio/radios.svelte';
+import { RotorStore } from './rotors.svelte';
+
+export const rotor: FeatureFactory = (stores) => {
+  const navigation = stores.get(Navigation);
+  const radios = stores.get(RadioStore);
+  const rotors = stores.add(new RotorStore(() => radios.chosen?.rotorId));
+  return {
+    load: () => rotors.load(),
+    listen(live) {
+      live.on('rotors', (all) => rotors.takeAll(all));
+    },
+    actions: [
+      {
+        label: 'Connect a rotator',
+        words: 'antenna beam set up add',
+        run: () => navigation.go('hookups'),
+      },
+    ],
+    localKeys: [{ where: 'Compass', keys: '← →, s', label: 'Turn, stop' }],
+  };
+};

@@ -1,0 +1,26 @@
+import type { FeatureFactory } from '../../platform/page/feature';
+import { Navigation } from '../../platform/page/navigation.svelte';
+import PositionAsk from './PositionAsk.svelte';
+import PositionDrawer from './PositionDrawer.svelte';
+import { PositionStore } from './positions.svelte';
+
+export const position: FeatureFactory = (stores) => {
+  const navigation = stores.get(Navigation);
+  const positions = stores.add(new PositionStore());
+  return {
+    load: () => positions.load(),
+    listen(live) {
+      live.on('positions', (all) => positions.takeAll(all));
+    },
+    drawers: [{ of: 'position', id: 'none', component: PositionDrawer }],
+    notices: [PositionAsk],
+    actions: [
+      { label: 'Who and where I am', keys: 'p', run: () => navigation.open({ of: 'position' }) },
+      {
+        label: 'Positions',
+        words: 'browser tablet second operator',
+        run: () => navigation.go('station', 'positions'),
+      },
+    ],
+  };
+};

@@ -1,0 +1,85 @@
+<script lang="ts">
+  import { Button, FileUploaderButton, InlineLoading } from 'carbon-components-svelte';
+  import { Problem, type SettingsRestored } from '../../platform/api/client';
+  import { StationStore } from '../profile/station.svelte';
+  import { PositionStore } from '../position/positions.svelte';
+  import { useStore } from '../../platform/page/stores';
+
+  const station = useStore(StationStore);
+  const positionsStore = useStore(PositionStore);
+
+  let restored = $state.raw<SettingsRestored | undefined>(undefined);
+  let problem = $state('');
+  let busy = $state(false);
+
+  async function restore(file: File | undefined) {
+    if (!file) {
+      return;
+    }
+    busy = true;
+    problem = '';
+    restored = undefined;
+    try {
+      const body = new FormData();
+      body.set('file', file);
+      const answer = await fetch('/api/settings', { method: 'POST', body });
+      const content: unknown = await answer.json();
+      if (answer.ok) {
+        restored = content as SettingsRestored;
+        await station.load();
+        await positionsStore.load();
+      } else {
+        problem = Problem.from(content).message;
+      }
+    } catch {
+      problem = 'Yokebar does not answer. Is it running?';
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+<h2>All settings in one file</h2>
+<p class="muted">
+  Calls, operators, places, positions, radios, rotators, feeds, followed files, services, backups, goals and
+  views. Passwords and signing identities are never in it; give them again after moving to another computer.
+</p>
+<p class="act"><Button size="small" kind="tertiary" href="/api/settings" download>Save to a file</Button></p>
+<h2>Take over from a file</h2>
+<p class="muted">What has the same name is changed, what is new is added, nothing is removed.</p>
+<p class="act">
+  <FileUploaderButton
+    size="small"
+    kind="tertiary"
+    labelText="Choose a settings file"
+    disableLabelChanges
+    accept={['.json']}
+    on:change={(event) => void restore(event.detail[0])}
+  />
+  {#if busy}<InlineLoading description="Taking it over…" />{/if}
+</p>
+<div role="status">
+  {#if restored}
+    <p>
+      Taken over: {Object.entries(restored.taken)
+        .filter(([, count]) => count > 0)
+        .map(([part, count]) => `${part} (${count})`)
+        .join(', ') || 'nothing'}.
+    </p>
+    {#each restored.problems as sentence (sentence)}<p class="trouble">{sentence}</p>{/each}
+  {/if}
+  {#if problem}<p class="trouble">{problem}</p>{/if}
+</div>
+
+<style>
+  .act {
+    display: flex;
+    gap: 12px;
+    align-items: center;
+    margin: 8px 0 24px;
+  }
+
+  p {
+    max-width: 640px;
+  }
+</style>
