@@ -18,18 +18,13 @@
   const station = useStore(StationStore);
   const lanes = useStore(LaneStore);
 
-  const RENEW_DAYS = 60;
   /** Fewer are gone before a bar could be read. */
   const WORTH_A_BAR = 200;
 
   const ready = $derived(lane.complete && (!lane.signed || lane.identities.length > 0));
   let page = $state<'out' | 'back' | 'setup'>(untrack(() => (lane.complete ? 'out' : 'setup')));
   const underWay = $derived(lane.handovers.find((h) => h.state === 'PREPARED'));
-  const ending = $derived(
-    lane.identities.find(
-      (i) => i.certificateEnds && Date.parse(i.certificateEnds) < clock.now + RENEW_DAYS * 86_400_000,
-    ),
-  );
+  const ending = $derived(lane.identities.find((identity) => identity.toBeRenewed));
 </script>
 
 <article class="lane" aria-label={lane.name}>

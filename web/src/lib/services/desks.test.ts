@@ -162,6 +162,7 @@ describe('the identities', () => {
   const identity = {
     id: 3,
     call: 'CU9QYB',
+    toBeRenewed: false,
     locked: false,
     validFrom: '2015-01-01T00:00:00Z',
     validUntil: '2030-01-01T00:00:00Z',

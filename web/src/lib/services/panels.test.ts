@@ -43,6 +43,7 @@ describe('the panel of a service', () => {
       call: 'CU9QYB',
       validFrom: '2015-01-01T00:00:00Z',
       validUntil: '2030-01-01T00:00:00Z',
+      toBeRenewed: false,
       locked: false,
     },
   ];
@@ -93,7 +94,12 @@ describe('the panel of a service', () => {
 
   it('reminds of a certificate that ends before long, and leads to its renewal', async () => {
     const soon = new Date(Date.now() + 20 * 86_400_000).toISOString();
-    show(lane({}, { identities: identities.map((one) => ({ ...one, certificateEnds: soon })) }));
+    show(
+      lane(
+        {},
+        { identities: identities.map((one) => ({ ...one, certificateEnds: soon, toBeRenewed: true })) },
+      ),
+    );
     expect(screen.getByText(/The certificate of/).textContent).toContain('CU9QYB');
     await fireEvent.click(screen.getByRole('button', { name: 'Renew it' }));
     expect(screen.queryByRole('button', { name: 'Renew it' })).toBeNull();
@@ -159,29 +165,29 @@ describe('the panel of a service', () => {
 describe('what is held back', () => {
   const held: HeldReason[] = [
     {
-      rule: 'RELAYED',
+      key: 'RELAYED RPT',
       reason: 'It went over a repeater.',
       contacts: 9,
       field: '',
       remedies: ['CLEAR_WAY', 'ALLOW_RELAYED', 'LEAVE_OUT'],
     },
     {
-      rule: 'FIELD_MISSING',
+      key: 'FIELD_MISSING RST_SENT',
       reason: 'RST_SENT is missing.',
       contacts: 1,
       field: 'RST_SENT',
       remedies: ['FILL_FIELD'],
     },
     {
-      rule: 'FIELD_MISSING',
+      key: 'FIELD_MISSING MY_GRIDSQUARE',
       reason: 'MY_GRIDSQUARE is missing.',
       contacts: 2,
       field: 'MY_GRIDSQUARE',
       remedies: ['FILL_FIELD'],
     },
   ];
-  const ids = (reason: string, contacts: number[]) =>
-    server.on(`GET /api/services/1/held?reason=${encodeURIComponent(reason)}`, contacts);
+  const ids = (key: string, contacts: number[]) =>
+    server.on(`GET /api/services/1/held?key=${encodeURIComponent(key)}`, contacts);
 
   function show(onsetup = vi.fn()) {
     store(LaneStore).all = [lane({ HELD: 12 })];
@@ -209,7 +215,7 @@ describe('what is held back', () => {
       'disabled',
       true,
     );
-    ids('RST_SENT is missing.', [5]);
+    ids('FIELD_MISSING RST_SENT', [5]);
     server.on('POST /api/changes/edit', { id: 1, state: 'DONE' }).on('GET /api/changes', []);
     await fireEvent.click(screen.getByRole('button', { name: 'Set RST_SENT of this one' }));
     await vi.waitFor(() =>
@@ -222,7 +228,7 @@ describe('what is held back', () => {
 
   it('leaves them out, or allows them', async () => {
     show();
-    ids('It went over a repeater.', [5, 6]);
+    ids('RELAYED RPT', [5, 6]);
     server
       .on('PUT /api/services/1/contacts', lane({}))
       .on('GET /api/services', [lane({})])
@@ -237,7 +243,7 @@ describe('what is held back', () => {
 
   it('shows the contacts behind a reason', async () => {
     show();
-    const seals = [{ service: 1, state: 'HELD', reason: 'RST_SENT is missing.' }];
+    const seals = [{ service: 1, state: 'HELD', hold: 'FIELD_MISSING RST_SENT' }];
     store(LaneStore).held = { 1: [line({ seals }), line({ id: 6, call: 'OZ1QAB' })] };
     await fireEvent.click(screen.getAllByRole('button', { name: 'Show them' })[1] as HTMLElement);
     await fireEvent.click(within(screen.getByRole('list')).getByRole('button', { name: 'ZP5QXA' }));

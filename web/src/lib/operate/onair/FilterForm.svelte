@@ -17,7 +17,6 @@
     { name: 'watchedOnly', label: 'on my watch list' },
   ] as const;
   const MAX_ZONES = 40;
-  const USUAL_BANDS = new Set('160m 80m 60m 40m 30m 20m 17m 15m 12m 10m 6m 4m 2m 70cm'.split(' '));
 
   const air = $derived(onAir.air);
   const filter = $derived(air.filter);
@@ -29,12 +28,13 @@
 
   const set = (more: Partial<AirFilter>) => onAir.filterBy({ ...filter, ...more });
   const allBands = $derived(bandPlan.bands.map((b) => b.name));
+  const usual = $derived(new Set(bandPlan.bands.filter((b) => b.usual).map((b) => b.name)));
   /** The usual ones, and any other that somebody is heard on. */
   const bands = $derived(
     allBands.filter(
       (band) =>
         everyBand ||
-        USUAL_BANDS.has(band) ||
+        usual.has(band) ||
         filter.bands?.includes(band) ||
         air.spots.some((spot) => spot.band === band),
     ),

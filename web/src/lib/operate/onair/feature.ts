@@ -36,7 +36,7 @@ export const onAir: FeatureFactory = (stores) => {
         const now = radios.chosen?.now;
         if (now && now.frequencyHz !== dial) {
           dial = now.frequencyHz;
-          heard.air.dialAt(now.frequencyHz, now.mode?.startsWith('CW') ? 'CW' : 'PHONE');
+          heard.air.dialAt(now.frequencyHz, now.modeGroup === 'CW' ? 'CW' : 'PHONE');
         }
       });
     },

@@ -32,7 +32,10 @@ describe('the filter', () => {
       { about: 'AGE', words: 'heard in the last 30 minutes' },
     ];
     store(OnAirStore).air.filter = { ...EVERYTHING, need: 'BAND_AND_MODE' };
-    store(BandPlanStore).bands = ['20m', '23cm'].map((name) => ({ name })) as BandPlanStore['bands'];
+    store(BandPlanStore).bands = ['20m', '23cm'].map((name) => ({
+      name,
+      usual: name === '20m',
+    })) as BandPlanStore['bands'];
     render(FilterBar);
   }
 

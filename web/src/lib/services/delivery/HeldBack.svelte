@@ -13,13 +13,13 @@
   const changes = useStore(ChangeStore);
 
   let open = $state('');
-  /** Reason to what is typed for its contacts. */
+  /** What is typed for the contacts of a reason, by its key. */
   let values = $state<Record<string, string>>({});
 
   const total = $derived(held.reduce((sum, one) => sum + one.contacts, 0));
   const lines = $derived((lanes.held[lane.id] ?? []) as LogLine[]);
-  const of = (reason: string) =>
-    lines.filter((line) => line.seals.some((seal) => seal.service === lane.id && seal.reason === reason));
+  const of = (key: string) =>
+    lines.filter((line) => line.seals.some((seal) => seal.service === lane.id && seal.hold === key));
 
   function label(remedy: Remedy, one: HeldReason): string {
     const these = one.contacts === 1 ? 'this one' : `these ${grouped(one.contacts)}`;
@@ -44,13 +44,13 @@
   async function run(remedy: Remedy, one: HeldReason) {
     switch (remedy) {
       case 'CLEAR_WAY':
-        return lanes.editHeld(changes, lane.id, one.reason, { PROP_MODE: '' });
+        return lanes.editHeld(changes, lane.id, one.key, { PROP_MODE: '' });
       case 'FILL_FIELD':
-        return lanes.editHeld(changes, lane.id, one.reason, { [one.field]: values[one.reason] ?? '' });
+        return lanes.editHeld(changes, lane.id, one.key, { [one.field]: values[one.key] ?? '' });
       case 'ALLOW_RELAYED':
         return lanes.change(lane.id, { relayed: true });
       case 'LEAVE_OUT':
-        return lanes.leaveOut(lane.id, one.reason);
+        return lanes.leaveOut(lane.id, one.key);
       case 'LET_SOURCE_GO':
         return navigation.go('intake', 'sources');
       default:
@@ -64,13 +64,13 @@
     Held back <span class="mono">{grouped(total)}</span>
     <span class="hint">A rule keeps these here. Change what the rule looks at, or leave them.</span>
   </h3>
-  {#each held as one (one.rule + one.reason)}
+  {#each held as one (one.key)}
     <div class="reason">
       <p>
         <span class="mono count">{grouped(one.contacts)}</span>
         {one.reason}
-        <button class="more" onclick={() => (open = open === one.reason ? '' : one.reason)}
-          >{open === one.reason ? 'Hide them' : 'Show them'}</button
+        <button class="more" onclick={() => (open = open === one.key ? '' : one.key)}
+          >{open === one.key ? 'Hide them' : 'Show them'}</button
         >
       </p>
       <div class="remedies">
@@ -79,20 +79,20 @@
             <input
               aria-label={`${one.field} for all of them`}
               placeholder={one.field}
-              bind:value={values[one.reason]}
+              bind:value={values[one.key]}
             />
           {/if}
           <Button
             kind="ghost"
             size="small"
-            disabled={remedy === 'FILL_FIELD' && !values[one.reason]}
+            disabled={remedy === 'FILL_FIELD' && !values[one.key]}
             on:click={() => run(remedy, one)}>{label(remedy, one)}</Button
           >
         {/each}
       </div>
-      {#if open === one.reason}
+      {#if open === one.key}
         <ul>
-          {#each of(one.reason).slice(0, 12) as line (line.id)}
+          {#each of(one.key).slice(0, 12) as line (line.id)}
             <li>
               <span class="mono">{utcDate(line.start)} {utcMinute(line.start)}</span>
               <button class="more mono" onclick={() => navigation.showContact(line.id)}>{line.call}</button>

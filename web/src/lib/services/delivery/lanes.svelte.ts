@@ -150,19 +150,19 @@ export class LaneStore {
     await got(api.PUT('/api/confirmations/{id}', { params, body: { aside: true } }));
   }
 
-  /** Changes all contacts held for a reason, as any edit of many: with progress, and to be undone. */
+  /** Changes all contacts held for a reason, named by its key, as any edit of many: with progress, and to be undone. */
   async editHeld(
     changeStore: ChangeStore,
     id: number,
-    reason: string,
+    key: string,
     changes: Record<string, string>,
   ): Promise<void> {
-    const ids = await this.#heldFor(id, reason);
+    const ids = await this.#heldFor(id, key);
     await changeStore.begin(got(api.POST('/api/changes/edit', { body: { selection: { ids }, changes } })));
   }
 
-  async leaveOut(id: number, reason: string): Promise<void> {
-    const contactIds = await this.#heldFor(id, reason);
+  async leaveOut(id: number, key: string): Promise<void> {
+    const contactIds = await this.#heldFor(id, key);
     const params = { path: { id } };
     this.#put(
       await got(api.PUT('/api/services/{id}/contacts', { params, body: { meant: false, contactIds } })),
@@ -170,8 +170,8 @@ export class LaneStore {
     await this.load();
   }
 
-  async #heldFor(id: number, reason: string): Promise<number[]> {
-    return got(api.GET('/api/services/{id}/held', { params: { path: { id }, query: { reason } } }));
+  async #heldFor(id: number, key: string): Promise<number[]> {
+    return got(api.GET('/api/services/{id}/held', { params: { path: { id }, query: { key } } }));
   }
 
   fetchWords(id: number): string {
@@ -270,8 +270,8 @@ export class LaneStore {
   }
 
   async setMeant(id: number, contactId: number, meant: boolean): Promise<void> {
-    const params = { path: { id, contactId } };
-    this.#put(await got(api.PUT('/api/services/{id}/contacts/{contactId}', { params, body: { meant } })));
+    const body = { meant, contactIds: [contactId] };
+    this.#put(await got(api.PUT('/api/services/{id}/contacts', { params: { path: { id } }, body })));
     await this.load();
   }
 

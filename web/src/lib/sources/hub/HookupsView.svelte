@@ -201,6 +201,10 @@
     text-decoration: none;
   }
 
+  .log span {
+    white-space: nowrap;
+  }
+
   .log:hover {
     background: var(--yb-hover);
   }

@@ -37,7 +37,7 @@
   });
 
   function enter(band: string) {
-    const hz = radio && bandPlan.entryHz(radio.id, band, now?.mode);
+    const hz = radio && bandPlan.entryHz(radio.id, band, now?.modeGroup);
     if (hz) {
       void radios.tune({ frequencyHz: hz });
     }

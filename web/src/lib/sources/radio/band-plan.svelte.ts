@@ -1,4 +1,4 @@
-import { api, got, type BandView } from '../../platform/api/client';
+import { api, got, type BandView, type RadioNow } from '../../platform/api/client';
 
 /** A band's button: where it was left, or else where its custom says the present kind of traffic is. */
 export class BandPlanStore {
@@ -24,13 +24,9 @@ export class BandPlanStore {
   }
 
   /** Where a band's button leads; undefined before the plan was read. */
-  entryHz(radioId: number, band: string, mode: string | undefined): number | undefined {
+  entryHz(radioId: number, band: string, group: RadioNow['modeGroup']): number | undefined {
     const plan = this.bands.find((b) => b.name === band);
-    const kind = mode?.startsWith('CW')
-      ? plan?.cwHz
-      : /DATA|RTTY/.test(mode ?? '')
-        ? plan?.digitalHz
-        : plan?.voiceHz;
+    const kind = group === 'CW' ? plan?.cwHz : group === 'DIGITAL' ? plan?.digitalHz : plan?.voiceHz;
     return this.#last.get(`${radioId} ${band}`) ?? kind;
   }
 }

@@ -20,10 +20,10 @@ describe('BandPlanStore', () => {
     const plan = new BandPlanStore();
     expect(plan.entryHz(1, '20m', 'CW')).toBeUndefined();
     await plan.load();
-    expect(plan.entryHz(1, '20m', 'CW-R')).toBe(14_035_000);
-    expect(plan.entryHz(1, '20m', 'DATA-U')).toBe(14_084_000);
-    expect(plan.entryHz(1, '20m', 'RTTY')).toBe(14_084_000);
-    expect(plan.entryHz(1, '20m', 'USB')).toBe(14_231_000);
+    expect(plan.entryHz(1, '20m', 'CW')).toBe(14_035_000);
+    expect(plan.entryHz(1, '20m', 'DIGITAL')).toBe(14_084_000);
+    expect(plan.entryHz(1, '20m', 'DIGITAL')).toBe(14_084_000);
+    expect(plan.entryHz(1, '20m', 'PHONE')).toBe(14_231_000);
     expect(plan.entryHz(1, '20m', undefined)).toBe(14_231_000);
   });
 
@@ -32,7 +32,7 @@ describe('BandPlanStore', () => {
     await plan.load();
     plan.at(1, '20m', 14_074_000);
     plan.at(1, undefined, 13_000_000);
-    expect(plan.entryHz(1, '20m', 'USB')).toBe(14_074_000);
-    expect(plan.entryHz(2, '20m', 'USB')).toBe(14_231_000);
+    expect(plan.entryHz(1, '20m', 'PHONE')).toBe(14_074_000);
+    expect(plan.entryHz(2, '20m', 'PHONE')).toBe(14_231_000);
   });
 });

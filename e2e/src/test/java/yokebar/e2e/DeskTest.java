@@ -70,9 +70,7 @@ class DeskTest {
     }
 
     private void open(String view) {
-        page.getByLabel("Views")
-                .getByText(view, new Locator.GetByTextOptions().setExact(true))
-                .click();
+        page.locator("nav a", new Page.LocatorOptions().setHasText(view)).click();
     }
 
     private Locator button(String name) {

@@ -41,13 +41,15 @@ class ChangeController {
      */
     record BulkEdit(Selection selection, Map<String, @Nullable String> changes) {}
 
+    /** What was changed lately, the newest first. */
     @GetMapping
     List<ChangeView> latest() {
         return changes.latest();
     }
 
+    /** A change and how far it has come. */
     @GetMapping("/{id}")
-    ChangeView change(@PathVariable long id) {
+    ChangeView one(@PathVariable long id) {
         return changes.find(id).orElseThrow(() -> Rejection.notThere("There is no change " + id + "."));
     }
 
@@ -76,6 +78,7 @@ class ChangeController {
         return bulk.undo(id);
     }
 
+    /** Ends a change that is under way; what is done stays done. */
     @StoresNothing
     @PostMapping("/{id}/cancel")
     Optional<ChangeView> cancel(@PathVariable long id) {

@@ -54,7 +54,11 @@ class ExportController {
         void write(AdifFields fields) throws IOException, XMLStreamException;
     }
 
-    /** @param call only calls that begin so */
+    /**
+     * The log, or what a search found, as ADI.
+     *
+     * @param call only calls that begin so
+     */
     @GetMapping(value = "/api/contacts.adi", produces = "text/plain;charset=UTF-8")
     void adi(
             @RequestParam(required = false) @Nullable String call,
@@ -71,6 +75,7 @@ class ExportController {
         out.flush();
     }
 
+    /** The log, or what a search found, as ADX. */
     @GetMapping(value = "/api/contacts.adx", produces = "application/xml;charset=UTF-8")
     void adx(@ParameterObject Query query, HttpServletResponse response) throws IOException, XMLStreamException {
         long[] ids = ids(query.oldestFirst());
@@ -82,7 +87,11 @@ class ExportController {
         out.flush();
     }
 
-    /** @param columns ADIF names; those of the log's usual columns when left out */
+    /**
+     * The log, or what a search found, as CSV.
+     *
+     * @param columns ADIF names; those of the log's usual columns when left out
+     */
     @GetMapping(value = "/api/contacts.csv", produces = "text/csv;charset=UTF-8")
     void csv(
             @ParameterObject Query query,

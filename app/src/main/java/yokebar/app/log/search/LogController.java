@@ -81,6 +81,7 @@ class LogController {
     /** @param ready false while the log is still being read after the start */
     record IndexState(boolean ready, int loaded, long total) {}
 
+    /** Rows of the log at a place, in an order. */
     @GetMapping("/rows")
     @Transactional(readOnly = true)
     public LogRows rows(
@@ -105,7 +106,7 @@ class LogController {
 
     private record Page(long[] ids, int found, int total, @Nullable Integer anchorPlace, List<String> problems) {}
 
-    /** The numbers of what a search found, from a place on. */
+    /** The ids of what a search found, from a place on. */
     @GetMapping("/ids")
     long[] ids(
             @ParameterObject Query query,
@@ -114,6 +115,7 @@ class LogController {
         return search.ask(index -> query.in(index).ids(from, Math.max(0, limit)));
     }
 
+    /** How many contacts of a search there are by band, mode, year and more. */
     @GetMapping("/facets")
     Facets facets(@ParameterObject Query query) {
         List<String> fields = new ArrayList<>(FACETS);
@@ -159,6 +161,7 @@ class LogController {
             int[] byHour,
             List<ValueCount> byMonth) {}
 
+    /** Figures about the contacts of a search. */
     @GetMapping("/statistics")
     Statistics statistics(@ParameterObject Query query) {
         return search.ask(index -> {
@@ -177,6 +180,7 @@ class LogController {
         });
     }
 
+    /** Whether the whole log can be searched yet. */
     @GetMapping("/index")
     IndexState index() {
         return new IndexState(search.ready(), search.loaded(), log.size());

@@ -28,9 +28,10 @@ class SavedViewController {
     /** @param columns ADIF names */
     record LogView(String name, String search, String sort, boolean descending, List<String> columns) {}
 
+    /** The views of the log that were given a name. */
     @GetMapping
     @Transactional(readOnly = true)
-    public List<LogView> views() {
+    public List<LogView> all() {
         return db.createQuery("from SavedView order by name", SavedView.class)
                 .getResultStream()
                 .map(SavedViewController::view)
@@ -56,9 +57,10 @@ class SavedViewController {
         row.logColumns = String.join(",", view.columns());
         db.persist(row);
         db.flush();
-        return views();
+        return all();
     }
 
+    /** Forgets a view of the log. */
     @DeleteMapping("/{name}")
     @Transactional
     public List<LogView> remove(@PathVariable String name) {
@@ -67,7 +69,7 @@ class SavedViewController {
             db.remove(row);
             db.flush();
         }
-        return views();
+        return all();
     }
 
     private SavedView named(String name) {

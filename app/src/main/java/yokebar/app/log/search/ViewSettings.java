@@ -27,7 +27,7 @@ class ViewSettings implements SettingsPart {
 
     @Override
     public Object save() {
-        return views.views();
+        return views.all();
     }
 
     @Override

@@ -65,6 +65,7 @@ class ContactController {
      */
     record Edit(int version, Map<String, String> changes) {}
 
+    /** Contacts, the newest first, a page at a time. */
     @GetMapping("/contacts")
     LogPage page(
             @RequestParam(required = false) @Nullable String call,
@@ -78,8 +79,9 @@ class ContactController {
         return new LogPage(lines, next, log.size());
     }
 
+    /** A contact with its fields and its journey. */
     @GetMapping("/contacts/{id}")
-    ContactDetail contact(@PathVariable long id) {
+    ContactDetail one(@PathVariable long id) {
         ContactRow row =
                 log.row(id).orElseThrow(() -> Rejection.notThere("There is no contact " + id + " in the log."));
         Map<String, String> fields = new LinkedHashMap<>();
@@ -95,12 +97,13 @@ class ContactController {
         return new ContactDetail(line, row.version, fields, sources, journey.of(id));
     }
 
+    /** Changes fields of a contact, if it is still the version that was read. */
     @PatchMapping("/contacts/{id}")
     ContactDetail edit(@PathVariable long id, @RequestBody Edit edit) {
         OnConflict.tryAgain(() -> {
             editing.edit(id, edit.version(), edit.changes());
             return id;
         });
-        return contact(id);
+        return one(id);
     }
 }

@@ -82,12 +82,14 @@ class LineController {
     /** @param there whether the radio reports that it is where it was sent */
     record LineTuned(boolean there) {}
 
+    /** Reads what is typed, without logging it. */
     @StoresNothing
     @PostMapping("/read")
     LineView read(@RequestBody LineRequest request) {
         return reading.view(checked(request));
     }
 
+    /** Tunes the radio of a position to what was typed. */
     @StoresNothing
     @PostMapping("/tune")
     LineTuned tune(@RequestBody LineRequest request) {
@@ -96,6 +98,7 @@ class LineController {
                 positions.radioOf(request.positionId()).orElse(null), line.frequencyHz(), line.mode()));
     }
 
+    /** Logs what was typed. */
     @PostMapping("/log")
     LineAnswer log(@RequestBody LineRequest request) {
         String key = request.key();

@@ -67,6 +67,7 @@ class AirController {
     /** @param since the mark of what is known; null for everything */
     record LookAt(@Nullable Long positionId, FilterChoice filter, @Nullable String since) {}
 
+    /** Stations on the air that pass a filter, or what changed of them since a mark. */
     @StoresNothing
     @PostMapping("/look")
     AirLook.AirNews look(@RequestBody LookAt at) {
@@ -87,6 +88,7 @@ class AirController {
     /** A station with those who hear it. */
     record SpotDetail(SpotView spot, List<HearerView> hearers) {}
 
+    /** A station on the air with all that is known of it. */
     @GetMapping("/spots/{id}")
     SpotDetail one(@PathVariable long id, @RequestParam(required = false) @Nullable Long positionId) {
         Audible audible = look.one(positionId, id);
@@ -130,6 +132,7 @@ class AirController {
     /** @param answer whether the program that read it is told to answer; it transmits then */
     record GoRequest(@Nullable Long positionId, boolean answer) {}
 
+    /** Goes to a station: radio, split, antenna; or has the program answer it. */
     @StoresNothing
     @PostMapping("/spots/{id}/go")
     TuneToSpot.Went go(@PathVariable long id, @RequestBody GoRequest request) {
@@ -139,27 +142,32 @@ class AirController {
     /** How many are struck off, or were. */
     record Strikes(int count) {}
 
+    /** Hides a station until it is heard elsewhere. */
     @PostMapping("/spots/{id}/strike")
     Strikes strike(@PathVariable long id) {
         look.strike(id);
         return new Strikes(1);
     }
 
+    /** Shows the hidden stations again. */
     @DeleteMapping("/strikes")
     Strikes unstrike() {
         return new Strikes(look.unstrike());
     }
 
+    /** The goals, alerts and lists of calls. */
     @GetMapping("/choices")
     AirChoices choices() {
         return choices.get();
     }
 
+    /** Changes the goals, alerts and lists of calls. */
     @PutMapping("/choices")
     AirChoices choose(@RequestBody AirChoices chosen) {
         return choices.save(chosen);
     }
 
+    /** How many stations on the air goals would make needed, without changing them. */
     @StoresNothing
     @PostMapping("/choices/preview")
     AirLook.GoalPreview preview(
@@ -167,16 +175,19 @@ class AirController {
         return look.preview(positionId, ChoicesStore.check(chosen));
     }
 
+    /** The filters that were given a name. */
     @GetMapping("/views")
     List<AirViews.NamedFilter> views() {
         return views.all();
     }
 
+    /** Gives a filter a name. */
     @PutMapping("/views")
     List<AirViews.NamedFilter> keep(@RequestBody AirViews.NamedFilter view) {
         return views.keep(view);
     }
 
+    /** Forgets a filter. */
     @DeleteMapping("/views/{name}")
     List<AirViews.NamedFilter> drop(@PathVariable String name) {
         return views.drop(name);
@@ -185,11 +196,13 @@ class AirController {
     /** The nodes a spot can be posted to, and what was posted. */
     record PostingView(List<Feeds.Node> nodes, List<SpotPosting.Posted> posted) {}
 
+    /** What could be said with a spot of a contact. */
     @GetMapping("/posting")
     PostingView posting() {
         return new PostingView(feeds.nodes(), posting.posted());
     }
 
+    /** Posts a spot to the connected nodes. */
     @PostMapping("/posting")
     SpotPosting.Posted post(@RequestBody SpotPosting.SpotDraft draft) {
         return posting.post(draft);
@@ -204,8 +217,9 @@ class AirController {
             @Nullable Double latitudeDegrees,
             @Nullable Double longitudeDegrees) {}
 
+    /** Reports of our own signal. */
     @GetMapping("/us")
-    List<HearsUs> us(@RequestParam(required = false) @Nullable Long positionId) {
+    List<HearsUs> hearsUs(@RequestParam(required = false) @Nullable Long positionId) {
         Perspectives.Perspective perspective = perspectives.of(positionId);
         synchronized (perspective) {
             return air.whoHearsUs().stream()
@@ -232,24 +246,28 @@ class AirController {
         }
     }
 
+    /** What the feeds reported of the sun. */
     @GetMapping("/sun")
     Solar.SolarView sun() {
         return solar.view();
     }
 
+    /** What was announced lately, and why. */
     @GetMapping("/alerts")
     List<Alert> alerts() {
         return alerts.fired();
     }
 
+    /** What a feed reported of a station. */
     @GetMapping("/said")
-    List<Air.Said> said() {
+    List<Air.Said> heardFrom() {
         return air.said();
     }
 
     /** An entity to choose in a filter. */
     record EntityChoice(int number, String name) {}
 
+    /** Entities by number and name, for choosing. */
     @GetMapping("/entities")
     List<EntityChoice> entities() {
         return reference.entities().all().stream()

@@ -75,11 +75,13 @@ class PartnerController {
     }
 
     /**
+     * Who a station is: from its call, the log and the callbooks.
+     *
      * @param text the call
      * @param typedLocator what was typed as its locator
      */
     @GetMapping("/api/partner")
-    PartnerView partner(
+    PartnerView of(
             @RequestParam("call") String text,
             @RequestParam(name = "locator", required = false) @Nullable String typedLocator,
             @RequestParam(required = false) @Nullable Long positionId) {

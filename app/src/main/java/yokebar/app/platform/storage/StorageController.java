@@ -14,6 +14,7 @@ class StorageController {
         this.storage = storage;
     }
 
+    /** Whether contacts can be stored, and how much room is left. */
     @GetMapping
     Storage.StorageState state() {
         return storage.state();

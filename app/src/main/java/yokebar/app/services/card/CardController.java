@@ -35,38 +35,45 @@ class CardController {
     /** @param pile what is not true after all: {@code SENT} or {@code RECEIVED} */
     record CardsTakenBack(List<Long> contactIds, PaperCards.Pile pile) {}
 
+    /** How many cards lie on each pile. */
     @GetMapping("/piles")
     PaperCards.Piles piles() {
         return cards.piles();
     }
 
+    /** The cards of one pile, the newest contacts first. */
     @GetMapping
     List<PaperCards.CardView> pile(@RequestParam PaperCards.Pile pile) {
         return cards.pile(pile);
     }
 
+    /** Chooses contacts that want a card, or want none any more. */
     @PostMapping
     PaperCards.Piles want(@RequestBody CardWish wish) {
         return doing(() -> cards.want(wish.contactIds(), wish.via(), wish.manager()));
     }
 
+    /** Notes cards that went out. */
     @PostMapping("/sent")
-    PaperCards.Piles sent(@RequestBody CardsChosen chosen) {
+    PaperCards.Piles markSent(@RequestBody CardsChosen chosen) {
         return doing(() -> cards.sent(chosen.contactIds()));
     }
 
+    /** Notes cards that came in. */
     @PostMapping("/received")
-    PaperCards.Piles received(@RequestBody CardsChosen chosen) {
+    PaperCards.Piles markReceived(@RequestBody CardsChosen chosen) {
         return doing(() -> cards.received(chosen.contactIds()));
     }
 
+    /** Takes back what was noted of cards. */
     @PostMapping("/taken-back")
-    PaperCards.Piles takenBack(@RequestBody CardsTakenBack back) {
+    PaperCards.Piles takeBack(@RequestBody CardsTakenBack back) {
         return doing(() -> cards.takeBack(back.contactIds(), back.pile()));
     }
 
+    /** Takes cards off the pile of those to be sent. */
     @PostMapping("/dropped")
-    PaperCards.Piles dropped(@RequestBody CardsChosen chosen) {
+    PaperCards.Piles drop(@RequestBody CardsChosen chosen) {
         return doing(() -> cards.drop(chosen.contactIds()));
     }
 

@@ -38,8 +38,9 @@ class FetchController {
         return fetcher.fetch(id);
     }
 
+    /** How fetching from a service goes. */
     @GetMapping("/api/services/{id}/fetches")
-    FetchState fetching(@PathVariable int id) {
+    FetchState progress(@PathVariable int id) {
         return new FetchState(fetcher.read(id).orElse(-1));
     }
 
@@ -56,12 +57,14 @@ class FetchController {
         return cards.latest(id, picturesOnly);
     }
 
+    /** Puts a confirmation aside that belongs to no contact, or brings it back. */
     @PutMapping("/api/confirmations/{id}")
     Aside setAside(@PathVariable long id, @RequestBody Aside aside) {
         nearMisses.setAside(id, aside.aside());
         return aside;
     }
 
+    /** The electronic card that came with a confirmation. */
     @GetMapping("/api/confirmations/{id}/picture")
     ResponseEntity<byte[]> picture(@PathVariable long id) {
         return ResponseEntity.ok()

@@ -73,7 +73,8 @@ record LaneView(
     /**
      * An installed identity.
      *
-     * @param certificateEnds when it has to be renewed, UTC; null when that is not known
+     * @param certificateEnds when its certificate ends, UTC; null when that is not known
+     * @param toBeRenewed whether that is soon
      * @param placeId the place that contacts signed with it were made from when they do not say; null for none
      * @param notice what is unusual about it, in one sentence; null when nothing is
      */
@@ -83,6 +84,7 @@ record LaneView(
             Instant validFrom,
             Instant validUntil,
             @Nullable Instant certificateEnds,
+            boolean toBeRenewed,
             @Nullable Long placeId,
             @Nullable String notice) {}
 

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.log.store.LogLine;
+import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.app.services.delivery.handover.HandoverRequests;
 import yokebar.app.services.delivery.identity.Enrolment;
@@ -23,6 +24,8 @@ import yokebar.app.services.delivery.ledger.DeliveryCounts;
 import yokebar.app.sources.hookup.HookupView;
 import yokebar.core.services.delivery.DeliveryState;
 import yokebar.core.services.delivery.Eligibility;
+import yokebar.core.services.delivery.Hold;
+import yokebar.core.services.delivery.HoldSentence;
 
 /** Reads what the Services view shows. */
 @Service
@@ -120,6 +123,7 @@ class Lanes {
                 row.validFrom,
                 row.validUntil,
                 row.certificateEnds,
+                identities.isToBeRenewed(row),
                 row.placeId,
                 identities.notice(row));
     }
@@ -171,9 +175,14 @@ class Lanes {
      */
     record Going(String ownCall, long contacts, Instant from, Instant until) {}
 
-    /** Contacts held for one reason, and what can be done about all of them. */
-    record HeldBack(
-            Eligibility.Rule rule, String reason, long contacts, List<Eligibility.Remedy> remedies, String field) {}
+    /**
+     * Contacts held for one reason, and what can be done about all of them.
+     *
+     * @param key names the reason: the rule and what it is about
+     * @param reason in words
+     * @param field ADIF name of the field that is missing; empty for other rules
+     */
+    record HeldBack(String key, String reason, long contacts, List<Eligibility.Remedy> remedies, String field) {}
 
     /** What a handover now would do, without doing it. */
     @Transactional(readOnly = true)
@@ -197,22 +206,30 @@ class Lanes {
         long batches = going.stream()
                 .mapToLong(one -> (one.contacts() + adapter.maxBatchSize() - 1) / adapter.maxBatchSize())
                 .sum();
-        String field = adapter.rules().fieldsNeeded().stream().findFirst().orElse("");
         List<Tuple> reasons = db.createNativeQuery(
-                        "select hold_rule, reason, count(*) from delivery where service_id = :service"
-                                + " and state = 'HELD' group by hold_rule, reason order by 3 desc limit "
+                        "select hold_rule, coalesce(hold_subject, ''), count(*), coalesce(min(hold_detail), ''),"
+                                + " coalesce(max(hold_detail), '') from delivery where service_id = :service"
+                                + " and state = 'HELD' group by hold_rule, hold_subject order by 3 desc limit "
                                 + REASONS_SHOWN,
                         Tuple.class)
                 .setParameter("service", serviceId)
                 .getResultList();
         List<HeldBack> held = reasons.stream()
-                .map(row -> heldBack(Eligibility.Rule.valueOf(row.get(0, String.class)), row, field))
+                .map(row -> heldBack(row, adapter.rules().serviceName()))
                 .toList();
         return new Outlook(going, batches, held);
     }
 
-    private static HeldBack heldBack(Eligibility.Rule rule, Tuple row, String field) {
-        return new HeldBack(rule, row.get(1, String.class), number(row, 2), rule.remedies(), field);
+    private static HeldBack heldBack(Tuple row, String serviceName) {
+        Hold hold = Hold.by(Eligibility.Rule.valueOf(row.get(0, String.class))).of(row.get(1, String.class));
+        String detail = row.get(3, String.class);
+        boolean sameForAll = detail.equals(row.get(4, String.class));
+        return new HeldBack(
+                hold.key(),
+                HoldSentence.of(sameForAll ? hold.saying(detail) : hold, serviceName),
+                number(row, 2),
+                hold.rule().remedies(),
+                hold.rule() == Eligibility.Rule.FIELD_MISSING ? hold.subject() : "");
     }
 
     private static long number(Tuple row, int column) {
@@ -223,15 +240,27 @@ class Lanes {
         return value instanceof OffsetDateTime time ? time.toInstant() : (Instant) value;
     }
 
-    /** The contacts held for one reason, by number. */
+    /**
+     * The ids of contacts held for one reason.
+     *
+     * @param key the reason's, as {@link HeldBack} has it
+     */
     @Transactional(readOnly = true)
-    public List<Long> held(int serviceId, String reason) {
+    public List<Long> held(int serviceId, String key) {
+        Hold hold;
+        try {
+            hold = Hold.ofKey(key);
+        } catch (IllegalArgumentException e) {
+            throw new Rejection("key", "\"" + key + "\" is no reason for which contacts are held.");
+        }
         return db.createQuery(
-                        "select id from Delivery where serviceId = :service and state = :held and reason = :reason",
+                        "select id from Delivery where serviceId = :service and state = :held and holdRule = :rule"
+                                + " and coalesce(holdSubject, '') = :subject",
                         Long.class)
                 .setParameter("service", serviceId)
                 .setParameter("held", DeliveryState.HELD)
-                .setParameter("reason", reason)
+                .setParameter("rule", hold.rule())
+                .setParameter("subject", hold.subject())
                 .setMaxResults(MAX_AT_ONCE)
                 .getResultStream()
                 .map(id -> id / Delivery.SERVICES)

@@ -97,16 +97,19 @@ class ServiceController {
             @Nullable String untilDay,
             @Nullable Integer most) {}
 
+    /** The services as the Services view shows them. */
     @GetMapping
     List<LaneView> all() {
         return lanes.all();
     }
 
+    /** Contacts that stand in a state at a service, the newest first. */
     @GetMapping("/{id}/contacts")
     List<LogLine> contacts(@PathVariable int id, @RequestParam DeliveryState state) {
         return lanes.contacts(id, state);
     }
 
+    /** Changes the settings of a service. */
     @PutMapping("/{id}")
     LaneView change(@PathVariable int id, @RequestBody Services.ServiceDraft draft) {
         boolean rulesChanged = OnConflict.tryAgain(() -> services.change(id, draft));
@@ -140,10 +143,10 @@ class ServiceController {
         return lanes.outlook(id);
     }
 
-    /** The contacts held for a reason, by number. */
+    /** The ids of contacts held for a reason. */
     @GetMapping("/{id}/held")
-    List<Long> held(@PathVariable int id, @RequestParam String reason) {
-        return lanes.held(id, reason);
+    List<Long> held(@PathVariable int id, @RequestParam String key) {
+        return lanes.held(id, key);
     }
 
     /** Hands over what is due, or what of it was chosen, as soon as the service can be reached. */
@@ -206,8 +209,9 @@ class ServiceController {
         return identitiesChanged(id);
     }
 
+    /** Removes a signing identity, with its key. */
     @DeleteMapping("/{id}/identities/{identityId}")
-    LaneView remove(@PathVariable int id, @PathVariable long identityId) {
+    LaneView removeIdentity(@PathVariable int id, @PathVariable long identityId) {
         identities.remove(identityId);
         return identitiesChanged(id);
     }
@@ -260,8 +264,9 @@ class ServiceController {
         return identitiesChanged(id);
     }
 
+    /** Gives up a request for a certificate. */
     @DeleteMapping("/{id}/requests/{requestId}")
-    LaneView giveUp(@PathVariable int id, @PathVariable long requestId) {
+    LaneView cancelRequest(@PathVariable int id, @PathVariable long requestId) {
         enrolment.giveUp(requestId);
         return lanes.lane(id);
     }
@@ -274,11 +279,6 @@ class ServiceController {
         worker.review(id);
         worker.settingsChanged(id);
         return lanes.lane(id);
-    }
-
-    @PutMapping("/{id}/contacts/{contactId}")
-    LaneView setMeant(@PathVariable int id, @PathVariable long contactId, @RequestBody Meant meant) {
-        return setMeant(id, List.of(contactId), meant.meant());
     }
 
     /** Takes many contacts out of a service's deliveries, or back in. */

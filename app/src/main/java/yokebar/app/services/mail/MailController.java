@@ -38,6 +38,7 @@ class MailController {
             List<Outbox.LetterView> letters,
             MailSession.State session) {}
 
+    /** The outbox of radio mail, and how its session goes. */
     @GetMapping
     MailView view() {
         MailGatewayRow gateway = outbox.gateway();
@@ -49,6 +50,7 @@ class MailController {
                 session.state());
     }
 
+    /** Sets the gateway radio mail is handed to. */
     @PutMapping
     MailView setGateway(@RequestBody Outbox.GatewayDraft draft) {
         outbox.setGateway(draft);
@@ -64,6 +66,7 @@ class MailController {
         return view();
     }
 
+    /** Takes a letter out of the outbox. */
     @DeleteMapping("/letters/{handoverId}")
     MailView takeBack(@PathVariable long handoverId) {
         outbox.takeBack(handoverId);
@@ -77,6 +80,7 @@ class MailController {
         return view();
     }
 
+    /** Ends the session with the gateway. */
     @DeleteMapping("/session")
     MailView end() {
         session.end();

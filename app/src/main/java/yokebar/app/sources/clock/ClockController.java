@@ -12,8 +12,9 @@ class ClockController {
         this.check = check;
     }
 
+    /** How far this computer's clock is off. */
     @GetMapping("/api/clock")
-    ClockView clock() {
+    ClockView view() {
         return check.view();
     }
 }

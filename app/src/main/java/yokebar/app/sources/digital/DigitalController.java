@@ -39,12 +39,17 @@ class DigitalController {
      */
     record HeardLately(long total, long nonsense, List<DecodeRing.Heard> decodes) {}
 
+    /** The digital-mode programs on the link. */
     @GetMapping("/programs")
     List<ProgramView> programs() {
         return programs.views();
     }
 
-    /** @param program one program's; all when left out */
+    /**
+     * What the digital-mode programs read last.
+     *
+     * @param program one program's; all when left out
+     */
     @GetMapping("/decodes")
     HeardLately decodes(
             @RequestParam(required = false) @Nullable String program, @RequestParam(defaultValue = "50") int limit) {
@@ -52,6 +57,7 @@ class DigitalController {
                 link.decodesHeard(), link.nonsense(), link.latest(program, Math.max(1, Math.min(limit, MAX_DECODES))));
     }
 
+    /** Has a program answer a station it read. The program transmits. */
     @StoresNothing
     @PostMapping("/programs/{id}/answer")
     ToldProgram answer(@PathVariable String id, @RequestBody AnswerThis what) {
@@ -59,6 +65,7 @@ class DigitalController {
         return new ToldProgram(true);
     }
 
+    /** Has a program stop transmitting. */
     @StoresNothing
     @PostMapping("/programs/{id}/stop")
     ToldProgram stop(@PathVariable String id) {

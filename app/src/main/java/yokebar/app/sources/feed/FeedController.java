@@ -72,35 +72,44 @@ class FeedController {
     /** Lines of a feed. */
     record FeedConsole(List<Console.Entry> lines) {}
 
+    /** The cluster nodes and skimmers. */
     @GetMapping
     List<FeedView> all() {
         return feeds.all().stream().map(feed -> FeedView.of(feed, feeds)).toList();
     }
 
+    /** Adds a cluster node or skimmer and connects to it. */
     @PostMapping
     List<FeedView> add(@RequestBody FeedDraft draft) {
         feeds.save(null, draft);
         return all();
     }
 
+    /** Changes a cluster node or skimmer and connects anew. */
     @PutMapping("/{id}")
     List<FeedView> change(@PathVariable long id, @RequestBody FeedDraft draft) {
         feeds.save(id, draft);
         return all();
     }
 
+    /** Removes a cluster node or skimmer. */
     @DeleteMapping("/{id}")
     List<FeedView> remove(@PathVariable long id) {
         feeds.remove(id);
         return all();
     }
 
-    /** @param after the number of the last line known */
+    /**
+     * The lines a node sent and was sent.
+     *
+     * @param after the number of the last line known
+     */
     @GetMapping("/{id}/console")
     FeedConsole console(@PathVariable long id, @RequestParam(defaultValue = "0") long after) {
         return new FeedConsole(feeds.found(id).console(after));
     }
 
+    /** Sends a line to a node. */
     @PostMapping("/{id}/say")
     FeedConsole say(@PathVariable long id, @RequestBody FeedCommand command) {
         feeds.say(id, command.line());

@@ -19,17 +19,20 @@ class HookupController {
         this.hookups = hookups;
     }
 
+    /** Every hookup with its state. */
     @GetMapping
     List<HookupView> all() {
         return hookups.all().stream().map(HookupView::of).toList();
     }
 
+    /** Tests a hookup and says what that proved. */
     @StoresNothing
     @PostMapping("/{id}/test")
     Hookup.Proof test(@PathVariable String id) {
         return find(id).test();
     }
 
+    /** Connects a hookup. */
     @StoresNothing
     @PostMapping("/{id}/connect")
     HookupView connect(@PathVariable String id) {
@@ -37,6 +40,7 @@ class HookupController {
         return HookupView.of(find(id));
     }
 
+    /** Disconnects a hookup until it is connected again. */
     @StoresNothing
     @PostMapping("/{id}/disconnect")
     HookupView disconnect(@PathVariable String id) {

@@ -18,6 +18,7 @@ class ImportController {
         this.files = files;
     }
 
+    /** Imports an ADI file without a preview. */
     @PostMapping
     AdiImport.ImportResult importFile(@RequestParam("file") MultipartFile file) throws IOException {
         String name = file.getOriginalFilename();

@@ -67,11 +67,13 @@ class RadioController {
     /** Whether a command went to the radio; what it made of it shows in its next reports. */
     record Told(boolean told) {}
 
+    /** The radios with what they report. */
     @GetMapping
     List<RadioView> all() {
         return radios.views();
     }
 
+    /** What a radio may be set up with: kinds of CAT and serial ports. */
     @GetMapping("/choices")
     Choices choices() {
         return new Choices(
@@ -83,24 +85,28 @@ class RadioController {
                         .toList());
     }
 
+    /** Adds a radio and connects to it. */
     @PostMapping
     List<RadioView> add(@RequestBody RadioDraft draft) {
         radios.save(null, draft);
         return radios.views();
     }
 
+    /** Changes a radio and connects anew. */
     @PutMapping("/{id}")
     List<RadioView> change(@PathVariable long id, @RequestBody RadioDraft draft) {
         radios.save(id, draft);
         return radios.views();
     }
 
+    /** Removes a radio. */
     @DeleteMapping("/{id}")
     List<RadioView> remove(@PathVariable long id) {
         radios.remove(id);
         return radios.views();
     }
 
+    /** Tunes a radio, or changes its mode or split. */
     @StoresNothing
     @PostMapping("/{id}/tune")
     Told tune(@PathVariable long id, @RequestBody Tuning tuning) {

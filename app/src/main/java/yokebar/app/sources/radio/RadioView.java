@@ -5,6 +5,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.mode.Mode;
+import yokebar.core.basics.mode.ModeGroup;
+import yokebar.core.sources.radio.Emission;
 import yokebar.core.sources.radio.ModeMapping;
 import yokebar.core.sources.radio.RadioState;
 import yokebar.core.sources.radio.Vfo;
@@ -52,6 +54,7 @@ public record RadioView(
      * @param transmitHz transmitted on, Hz
      * @param band the amateur band received on; null outside of all
      * @param mode as the radio calls it, such as {@code DATA-U}
+     * @param modeGroup what is said with it
      * @param logMode what would be logged; null when the radio cannot tell
      * @param powerW it is set to, W
      * @param meter 0 to 30
@@ -62,6 +65,7 @@ public record RadioView(
             @Nullable Long transmitHz,
             @Nullable String band,
             @Nullable String mode,
+            @Nullable ModeGroup modeGroup,
             @Nullable String logMode,
             Vfo vfo,
             @Nullable Boolean split,
@@ -122,6 +126,7 @@ public record RadioView(
                 state.transmitHz(),
                 band == null ? null : band.adifName(),
                 state.mode() == null ? null : state.mode().label(),
+                state.mode() == null ? null : Emission.group(state.mode()),
                 logged == null ? null : logged.label(),
                 state.vfo(),
                 state.split(),

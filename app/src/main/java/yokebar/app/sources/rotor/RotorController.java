@@ -30,29 +30,34 @@ class RotorController {
      */
     record Heading(@Nullable Double headingDegrees, @Nullable Double elevationDegrees) {}
 
+    /** The rotators with where they point. */
     @GetMapping
     List<RotorView> all() {
         return rotors.views();
     }
 
+    /** Adds a rotator and connects to it. */
     @PostMapping
     List<RotorView> add(@RequestBody RotorDraft draft) {
         rotors.save(null, draft);
         return rotors.views();
     }
 
+    /** Changes a rotator and connects anew. */
     @PutMapping("/{id}")
     List<RotorView> change(@PathVariable long id, @RequestBody RotorDraft draft) {
         rotors.save(id, draft);
         return rotors.views();
     }
 
+    /** Removes a rotator. */
     @DeleteMapping("/{id}")
     List<RotorView> remove(@PathVariable long id) {
         rotors.remove(id);
         return rotors.views();
     }
 
+    /** Turns or raises an antenna. */
     @StoresNothing
     @PostMapping("/{id}/point")
     List<RotorView> point(@PathVariable long id, @RequestBody Heading heading) {
@@ -65,6 +70,7 @@ class RotorController {
         return rotors.views();
     }
 
+    /** Stops a rotator. */
     @StoresNothing
     @PostMapping("/{id}/stop")
     List<RotorView> stop(@PathVariable long id) {

@@ -23,11 +23,13 @@ class SearchController {
     /** Which ports to search; none for all. */
     record Where(@Nullable List<String> addresses) {}
 
+    /** What the search for devices has found so far. */
     @GetMapping
-    SearchView search() {
+    SearchView view() {
         return searches.view();
     }
 
+    /** Begins to search for devices on this computer's ports. */
     @StoresNothing
     @PostMapping
     SearchView start(@RequestBody Where where) {
@@ -35,6 +37,7 @@ class SearchController {
         return searches.view();
     }
 
+    /** Ends the search for devices. */
     @StoresNothing
     @DeleteMapping
     SearchView cancel() {

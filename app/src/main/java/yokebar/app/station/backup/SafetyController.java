@@ -71,6 +71,7 @@ class SafetyController {
     /** @param passphrase it is not stored */
     record Passphrase(String passphrase) {}
 
+    /** The second copy, the backups and the key. */
     @GetMapping
     SafetyView view() {
         SafetyRow row = settings.row();
@@ -87,12 +88,14 @@ class SafetyController {
                 keyCopy.state(row));
     }
 
+    /** Changes where backups go and how many are kept. */
     @PutMapping
-    SafetyView save(@RequestBody SafetySettings.Draft draft) {
+    SafetyView save(@RequestBody SafetySettings.SafetyDraft draft) {
         settings.save(draft);
         return view();
     }
 
+    /** Makes a backup now. */
     @PostMapping("/backups")
     SafetyView backUp() {
         backups.make(true);

@@ -28,7 +28,7 @@ class SafetyPart implements SettingsPart {
     @Override
     public Object save() {
         SafetyRow row = settings.row();
-        return List.of(new SafetySettings.Draft(
+        return List.of(new SafetySettings.SafetyDraft(
                 row.copyFolder, row.backupFolder, row.backupDaily, row.backupOnExit, row.backupsKept));
     }
 
@@ -37,7 +37,7 @@ class SafetyPart implements SettingsPart {
         return NamedParts.each(
                 json,
                 saved,
-                SafetySettings.Draft.class,
+                SafetySettings.SafetyDraft.class,
                 "The folder for backups or the second copy",
                 told,
                 settings::save);

@@ -38,7 +38,7 @@ class SafetySettings {
      * @param backupFolder empty for the folder beside the log
      * @param backupsKept 1 to 400
      */
-    record Draft(
+    record SafetyDraft(
             @Nullable String copyFolder,
             @Nullable String backupFolder,
             @Nullable Boolean backupDaily,
@@ -63,7 +63,7 @@ class SafetySettings {
     }
 
     @Transactional
-    public void save(Draft draft) {
+    public void save(SafetyDraft draft) {
         SafetyRow row = db.find(SafetyRow.class, SafetyRow.ID);
         if (draft.copyFolder() != null) {
             String before = row.copyFolder;

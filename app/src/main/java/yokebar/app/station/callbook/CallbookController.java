@@ -58,6 +58,7 @@ class CallbookController {
     /** @param leftOut lines without a call */
     record FileTaken(CallbookView callbook, int leftOut) {}
 
+    /** The callbook on the network and the one in a file. */
     @GetMapping
     CallbookView view() {
         CallbookRow row = store.row();
@@ -74,6 +75,7 @@ class CallbookController {
                 row.fileReadAt);
     }
 
+    /** Sets up the callbook on the network. */
     @PutMapping
     CallbookView save(@RequestBody CallbookStore.CallbookDraft draft) {
         store.save(draft);
@@ -87,6 +89,7 @@ class CallbookController {
         return callbook.find(call(text));
     }
 
+    /** The picture a callbook has of a station. */
     @GetMapping("/picture")
     ResponseEntity<byte[]> picture(@RequestParam("call") String text) {
         CallbookStore.Picture picture =
@@ -107,6 +110,7 @@ class CallbookController {
         return new FileTaken(view(), content.leftOut());
     }
 
+    /** Forgets the callbook in a file. */
     @DeleteMapping("/file")
     CallbookView dropFile() {
         store.dropFile();

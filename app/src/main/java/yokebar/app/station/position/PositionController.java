@@ -20,17 +20,20 @@ class PositionController {
         this.positions = positions;
     }
 
+    /** The positions with who sits there. */
     @GetMapping
     List<PositionView> all() {
         return positions.views();
     }
 
+    /** Adds a position. */
     @PostMapping
     List<PositionView> add(@RequestBody PositionDraft draft) {
         positions.save(null, draft);
         return positions.views();
     }
 
+    /** Changes the operator, place, radio or call of a position. */
     @PutMapping("/{id}")
     List<PositionView> change(@PathVariable long id, @RequestBody PositionDraft draft) {
         positions.save(id, draft);
@@ -44,6 +47,7 @@ class PositionController {
         return positions.views();
     }
 
+    /** Removes a position. */
     @DeleteMapping("/{id}")
     List<PositionView> remove(@PathVariable long id) {
         positions.remove(id);

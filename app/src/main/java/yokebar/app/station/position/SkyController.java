@@ -19,6 +19,7 @@ class SkyController {
     /** The point of the earth the sun stands above, degrees, north and east positive. */
     record SunView(Instant at, double latitudeDegrees, double longitudeDegrees) {}
 
+    /** Where the sun stands, and the grey line. */
     @GetMapping("/api/sun")
     SunView sun() {
         Instant now = clock.instant();

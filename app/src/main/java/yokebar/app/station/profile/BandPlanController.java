@@ -23,12 +23,14 @@ class BandPlanController {
      * A band with its pieces.
      *
      * @param name as ADIF has it
+     * @param usual whether most stations have something for it
      * @param voiceHz where phone is found, Hz
      * @param cwHz where CW is found, Hz
      * @param digitalHz where digital modes are found, Hz
      */
     record BandView(
             String name,
+            boolean usual,
             long lowHz,
             long highHz,
             long voiceHz,
@@ -39,6 +41,7 @@ class BandPlanController {
     /** A piece of a band and what it is for. */
     record SegmentView(long lowHz, long highHz, Segment.Use use, String words) {}
 
+    /** The bands with their pieces and where each kind of traffic is found. */
     @GetMapping("/api/band-plan")
     List<BandView> bands() {
         Region region = station.preferences().region();
@@ -49,6 +52,7 @@ class BandPlanController {
     private static BandView view(BandPlan plan, Band band) {
         return new BandView(
                 band.adifName(),
+                band.isUsual(),
                 band.lowHz(),
                 band.highHz(),
                 plan.entryHz(band, Segment.Use.ALL),

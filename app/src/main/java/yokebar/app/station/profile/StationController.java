@@ -23,13 +23,15 @@ class StationController {
     /** The station's own call. */
     record OwnCall(@Nullable String ownCall) {}
 
+    /** The station: its calls, operators, places and preferences. */
     @GetMapping
-    StationView station() {
+    StationView view() {
         return station.view();
     }
 
+    /** Sets the station's own call. */
     @PutMapping
-    StationView name(@RequestBody OwnCall call) {
+    StationView setOwnCall(@RequestBody OwnCall call) {
         station.setOwnCall(call.ownCall() == null ? "" : call.ownCall());
         return station.view();
     }
@@ -41,42 +43,49 @@ class StationController {
         return station.view();
     }
 
+    /** Adds a call the station may use. */
     @PostMapping("/calls")
     StationView addCall(@RequestBody Station.CallDraft draft) {
         station.saveCall(null, draft);
         return station.view();
     }
 
+    /** Changes a call of the station. */
     @PutMapping("/calls/{id}")
     StationView changeCall(@PathVariable long id, @RequestBody Station.CallDraft draft) {
         station.saveCall(id, draft);
         return station.view();
     }
 
+    /** Removes a call of the station. */
     @DeleteMapping("/calls/{id}")
     StationView removeCall(@PathVariable long id) {
         station.removeCall(id);
         return station.view();
     }
 
+    /** Adds an operator. */
     @PostMapping("/operators")
     StationView addOperator(@RequestBody Station.OperatorDraft draft) {
         station.saveOperator(null, draft);
         return station.view();
     }
 
+    /** Changes an operator. */
     @PutMapping("/operators/{id}")
     StationView changeOperator(@PathVariable long id, @RequestBody Station.OperatorDraft draft) {
         station.saveOperator(id, draft);
         return station.view();
     }
 
+    /** Adds a place. */
     @PostMapping("/places")
     StationView addPlace(@RequestBody Places.PlaceDraft draft) {
         station.savePlace(null, draft);
         return station.view();
     }
 
+    /** Changes a place. */
     @PutMapping("/places/{id}")
     StationView changePlace(@PathVariable long id, @RequestBody Places.PlaceDraft draft) {
         station.savePlace(id, draft);

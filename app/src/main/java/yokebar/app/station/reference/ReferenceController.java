@@ -43,6 +43,7 @@ class ReferenceController {
             @Nullable String outcome,
             boolean failed) {}
 
+    /** The list of entities in use. */
     @GetMapping
     ReferenceView view() {
         ReferenceSource source = updates.source();
@@ -58,8 +59,9 @@ class ReferenceController {
                 source.failed);
     }
 
+    /** Sets where newer lists of entities are fetched. */
     @PutMapping
-    ReferenceView save(@RequestBody ReferenceUpdates.Draft draft) {
+    ReferenceView save(@RequestBody ReferenceUpdates.ReferenceDraft draft) {
         updates.save(draft);
         return view();
     }

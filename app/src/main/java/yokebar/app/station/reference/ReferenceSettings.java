@@ -42,6 +42,6 @@ class ReferenceSettings implements SettingsPart {
                 Saved.class,
                 "The publisher of reference data",
                 told,
-                one -> updates.save(new ReferenceUpdates.Draft(one.address(), one.daily())));
+                one -> updates.save(new ReferenceUpdates.ReferenceDraft(one.address(), one.daily())));
     }
 }

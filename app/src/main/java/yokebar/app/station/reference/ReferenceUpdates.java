@@ -53,7 +53,7 @@ class ReferenceUpdates implements SmartLifecycle {
      *
      * @param address of the publisher; empty for none
      */
-    record Draft(@Nullable String address, @Nullable Boolean daily) {}
+    record ReferenceDraft(@Nullable String address, @Nullable Boolean daily) {}
 
     @Override
     public void start() {
@@ -79,7 +79,7 @@ class ReferenceUpdates implements SmartLifecycle {
         return transaction.execute(status -> db.find(ReferenceSource.class, ReferenceSource.ID));
     }
 
-    void save(Draft draft) {
+    void save(ReferenceDraft draft) {
         transaction.executeWithoutResult(status -> {
             ReferenceSource source = db.find(ReferenceSource.class, ReferenceSource.ID);
             if (draft.address() != null) {

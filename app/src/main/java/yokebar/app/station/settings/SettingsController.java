@@ -21,6 +21,7 @@ class SettingsController {
         this.file = file;
     }
 
+    /** All settings in one file, without passwords. */
     @GetMapping(produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<String> save() {
         return ResponseEntity.ok()
@@ -28,6 +29,7 @@ class SettingsController {
                 .body(file.save());
     }
 
+    /** Takes settings from a file. */
     @PostMapping
     SettingsFile.Restored restore(@RequestParam("file") MultipartFile upload) throws IOException {
         return file.restore(upload.getBytes());

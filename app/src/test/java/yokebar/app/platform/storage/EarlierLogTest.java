@@ -110,6 +110,19 @@ class EarlierLogTest {
     }
 
     @Test
+    void whatIsHeldStaysHeldForTheReasonItHad() {
+        bringTo("17");
+        delivery(1, 1, "HELD", "2026-05-02T12:00:00Z");
+        delivery(2, 1, "HELD", "2026-05-02T12:00:00Z");
+        jdbc.update("update delivery set hold_rule = 'RELAYED', reason = 'Over a repeater.' where id = 65");
+        jdbc.update("update delivery set hold_rule = 'BY_SOURCE', reason = 'It waits.' where id = 129");
+        bringTo("latest");
+        assertThat(jdbc.queryForList("select hold_rule, reason, hold_subject from delivery order by id"))
+                .extracting(row -> row.get("HOLD_RULE") + " " + row.get("REASON") + " " + row.get("HOLD_SUBJECT"))
+                .containsExactly("RELAYED Over a repeater. null", "BY_SOURCE null ");
+    }
+
+    @Test
     void lettersUnderWayGoOnWhereTheyStood() {
         bringTo("11");
         handover(1, "PREPARED");

@@ -4,11 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
 
 class ApiDescriptionTest extends AppTest {
+    @Autowired
+    private SchemaNames names;
+
     private static final Path DESCRIPTION = Path.of("../web/openapi.json");
 
     /**
@@ -20,6 +26,38 @@ class ApiDescriptionTest extends AppTest {
         JsonNode written = JSON.readTree(Files.readString(DESCRIPTION));
         assertThat(get("/api/docs")).isEqualTo(written);
         assertThat(get("/api/docs")).as("asked a second time").isEqualTo(written);
+    }
+
+    @Test
+    void eachTypeHasANameOfItsOwn() throws Exception {
+        get("/api/docs");
+        assertThat(names.clashes()).isEmpty();
+    }
+
+    @Test
+    void twoTypesOfOneNameAreFound() {
+        SchemaNames planted = new SchemaNames();
+        planted.add("Entry", java.util.Map.Entry.class);
+        planted.add("Entry", java.util.AbstractMap.SimpleEntry.class);
+        planted.add("Map", java.util.Map.class);
+        assertThat(planted.clashes()).containsOnlyKeys("Entry");
+    }
+
+    @Test
+    void everyOperationHasANameThatReadsAndASummary() throws Exception {
+        List<String> ids = new ArrayList<>();
+        List<String> silent = new ArrayList<>();
+        get("/api/docs")
+                .path("paths")
+                .forEach(path -> path.forEach(operation -> {
+                    ids.add(operation.path("operationId").asString());
+                    if (operation.path("summary").asString("").isBlank()
+                            && operation.path("description").asString("").isBlank()) {
+                        silent.add(operation.path("operationId").asString());
+                    }
+                }));
+        assertThat(ids).hasSizeGreaterThan(150).doesNotHaveDuplicates().allMatch(id -> id.matches("[a-zA-Z]+"));
+        assertThat(silent).isEmpty();
     }
 
     @Test

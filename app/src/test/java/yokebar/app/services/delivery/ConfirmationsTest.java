@@ -21,8 +21,8 @@ class ConfirmationsTest extends ServiceTest {
         JsonNode held = get("/api/services/3/outlook").path("held").get(0);
         assertThat(held.path("reason").asString()).isEqualTo("Postbag needs the report sent, and it is empty.");
         assertThat(held.path("field").asString()).isEqualTo("RST_SENT");
-        String ids = get("/api/services/3/held?reason="
-                        + held.path("reason").asString().replace(" ", "%20"))
+        String ids = get("/api/services/3/held?key="
+                        + held.path("key").asString().replace(" ", "%20"))
                 .toString();
         assertThat(ids).isEqualTo("[" + idOf("ZP5QXA") + "]");
         changed(sendJson(

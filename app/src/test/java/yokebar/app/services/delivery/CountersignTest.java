@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import tools.jackson.databind.JsonNode;
-import yokebar.app.services.delivery.ledger.Delivery;
 
 /** Countersign in use, with an identity for ten years, by hand. */
 public abstract class CountersignTest extends ServiceTest {
@@ -41,9 +40,15 @@ public abstract class CountersignTest extends ServiceTest {
         awaitState(call, COUNTERSIGN, state);
     }
 
-    String reason(String call) {
-        return jdbc.queryForObject(
-                "select reason from delivery where id = ?", String.class, Delivery.id(idOf(call), COUNTERSIGN));
+    String reason(String call) throws Exception {
+        return get("/api/contacts/" + idOf(call))
+                .path("line")
+                .path("seals")
+                .valueStream()
+                .filter(seal -> seal.path("service").asInt() == COUNTERSIGN)
+                .map(seal -> seal.path("reason").asString())
+                .findFirst()
+                .orElseThrow();
     }
 
     List<String> journey(String call) throws Exception {

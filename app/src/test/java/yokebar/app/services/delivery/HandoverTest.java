@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -140,9 +141,9 @@ class HandoverTest extends CountersignTest {
     void whatTheOperatorExcludesStaysAndComesBackOnDemand() throws Exception {
         importText(contact("ZP5QXA"));
         long id = idOf("ZP5QXA");
-        put("/api/services/1/contacts/" + id, Map.of("meant", false));
+        put("/api/services/1/contacts", Map.of("meant", false, "contactIds", List.of(id)));
         assertThat(state("ZP5QXA")).isEqualTo("NOT_MEANT");
-        put("/api/services/1/contacts/" + id, Map.of("meant", true));
+        put("/api/services/1/contacts", Map.of("meant", true, "contactIds", List.of(id)));
         assertThat(state("ZP5QXA")).isEqualTo("DUE");
     }
 

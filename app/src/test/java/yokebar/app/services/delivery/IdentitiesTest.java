@@ -143,7 +143,11 @@ class IdentitiesTest extends ServiceTest {
         installIdentity("CU9QLZ", "2020-01-01", "2030-01-01");
         awaitState("ZP5QXA", COUNTERSIGN, "HELD");
         sendJson("POST", "/api/services/1/handovers", Map.of());
-        assertThat(jdbc.queryForObject("select reason from delivery where hold_rule = 'IDENTITY_ENDED'", String.class))
+        assertThat(get("/api/services/1/outlook")
+                        .path("held")
+                        .get(0)
+                        .path("reason")
+                        .asString())
                 .contains("CU9QYB", "signs nothing more");
         assertThat(notices()).anyMatch(notice -> notice.contains("certificate has ended"));
         installIdentity("CU9QYB", "2020-01-01", "2030-01-01");

@@ -7,7 +7,9 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
+import yokebar.app.platform.storage.OnConflict;
 import yokebar.app.services.delivery.ledger.RuleReview;
+import yokebar.core.services.delivery.DeliveryState;
 
 /** What goes where: relayed contacts, event calls, edits while a batch is on its way, a service taken into use later. */
 class RulesTest extends ServiceTest {
@@ -29,6 +31,39 @@ class RulesTest extends ServiceTest {
         sendJson("POST", "/api/services/1/handovers", Map.of("contactIds", List.of(idOf("ZP5QXA"))));
         assertThat(state("ZP5QXA", COUNTERSIGN)).isEqualTo("HELD");
         assertThat(countersign.books()).isEmpty();
+    }
+
+    /** One rule is one reason, however its contacts differ; it is put into words when it is read. */
+    @Test
+    void contactsOfOneRuleAreHeldForOneReason() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        importText(contact("ZP5QXA", "qso_date", "20191231")
+                + contact("OZ1QAB", "qso_date", "20191230")
+                + contact("OZ2QAB", "prop_mode", "RPT"));
+        JsonNode held = get("/api/services/1/outlook").path("held");
+        assertThat(held.valueStream().map(one -> one.path("key").asString()))
+                .containsExactly("NO_IDENTITY CU9QYB", "RELAYED RPT");
+        assertThat(held.get(0).path("contacts").asInt()).isEqualTo(2);
+        assertThat(held.get(0).path("reason").asString())
+                .isEqualTo("The certificate for CU9QYB covers contacts from 2020-01-01 to 2030-01-01 only.");
+        assertThat(get("/api/services/1/held?key=NO_IDENTITY%20CU9QYB")).hasSize(2);
+        assertThat(send(request("/api/services/1/held?key=NONE").GET()).body())
+                .contains("is no reason for which contacts are held.");
+    }
+
+    /** An earlier edition kept the reason in words. */
+    @Test
+    void whatIsHeldInWordsIsLookedAtAgain() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
+        importText(contact("ZP5QXA", "prop_mode", "RPT"));
+        // The background may look at it at any time, so nothing is said of the time between.
+        jdbc.update("update delivery set reason = 'In words.', hold_subject = null, hold_detail = null");
+        OnConflict.tryAgain(() -> review.review(COUNTERSIGN, DeliveryState.HELD, 0));
+        assertThat(review.anyHeldInWords(COUNTERSIGN)).isFalse();
+        assertThat(get("/api/contacts/" + idOf("ZP5QXA")).toString())
+                .contains("Made over a repeater, and Countersign takes direct contacts only.");
     }
 
     @Test

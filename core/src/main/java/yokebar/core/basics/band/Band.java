@@ -1,8 +1,10 @@
 package yokebar.core.basics.band;
 
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -44,6 +46,8 @@ public enum Band {
     MM1("1mm", 241_000_000_000L, 250_000_000_000L),
     SUBMM("submm", 300_000_000_000L, 7_500_000_000_000L);
 
+    private static final Set<Band> USUAL =
+            EnumSet.of(M160, M80, M60, M40, M30, M20, M17, M15, M12, M10, M6, M4, M2, CM70);
     private static final Map<String, Band> BY_NAME = new HashMap<>();
     private static final Band[] ALL = values();
 
@@ -93,5 +97,10 @@ public enum Band {
     public static @Nullable Band named(String adifName) {
         Band band = BY_NAME.get(adifName);
         return band != null ? band : BY_NAME.get(adifName.strip().toLowerCase(Locale.ROOT));
+    }
+
+    /** Whether most stations have something for it; the others are offered only where they are asked for. */
+    public boolean isUsual() {
+        return USUAL.contains(this);
     }
 }

@@ -7,7 +7,6 @@ import java.time.ZoneOffset;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -19,13 +18,6 @@ import yokebar.core.log.contact.PropagationMode;
 public final class Eligibility {
     /** A clock may be this far off before a contact counts as lying in the future. */
     private static final Duration CLOCK_SLACK = Duration.ofMinutes(10);
-
-    private static final Map<String, String> FIELD_WORDS = Map.of(
-            "RST_SENT", "the report sent",
-            "RST_RCVD", "the report received",
-            "GRIDSQUARE", "the other station's locator",
-            "MY_GRIDSQUARE", "the own locator",
-            "FREQ", "the frequency");
 
     private Eligibility() {}
 
@@ -41,12 +33,16 @@ public final class Eligibility {
         MODE_NOT_TAKEN,
         BAND_NOT_TAKEN,
         FIELD_MISSING,
-        /** Made as a call that is not the station's, or not on that day. */
+        /** Made as a call that is not the station's. */
         NOT_OWN_CALL,
+        /** Made as a call of the station on a day it may not be used. */
+        OWN_CALL_NOT_VALID,
         /** Made under an own call the operator keeps from this service. */
         OTHER_OWN_CALL,
-        /** Before the first day that goes there. */
+        /** Before the first day the service keeps contacts of. */
         TOO_OLD,
+        /** Before the first day that goes there by the operator's choice. */
+        BEFORE_CHOSEN_DAY,
         IN_THE_FUTURE,
         /** The service counts it and an earlier one as one. */
         COUNTED_ALREADY,
@@ -65,10 +61,15 @@ public final class Eligibility {
                 case RELAYED_UNASKED -> List.of(Remedy.ALLOW_RELAYED, Remedy.CLEAR_WAY, Remedy.LEAVE_OUT);
                 case NO_IDENTITY, IDENTITY_ENDED -> List.of(Remedy.INSTALL_IDENTITY, Remedy.LEAVE_OUT);
                 case FIELD_MISSING -> List.of(Remedy.FILL_FIELD, Remedy.LEAVE_OUT);
-                case OTHER_OWN_CALL, TOO_OLD -> List.of(Remedy.CHANGE_CHOICES, Remedy.LEAVE_OUT);
+                case OTHER_OWN_CALL, BEFORE_CHOSEN_DAY -> List.of(Remedy.CHANGE_CHOICES, Remedy.LEAVE_OUT);
                 case BY_SOURCE -> List.of(Remedy.LET_SOURCE_GO);
-                case MODE_NOT_TAKEN, BAND_NOT_TAKEN, IN_THE_FUTURE, COUNTED_ALREADY, NOT_OWN_CALL ->
-                    List.of(Remedy.LEAVE_OUT);
+                case MODE_NOT_TAKEN,
+                        BAND_NOT_TAKEN,
+                        TOO_OLD,
+                        IN_THE_FUTURE,
+                        COUNTED_ALREADY,
+                        NOT_OWN_CALL,
+                        OWN_CALL_NOT_VALID -> List.of(Remedy.LEAVE_OUT);
             };
         }
     }
@@ -90,14 +91,8 @@ public final class Eligibility {
         LEAVE_OUT
     }
 
-    /**
-     * @param sentence why, and what would let it go
-     */
-    public record Hold(Rule rule, String sentence) {}
-
     /** What waits because the operator wants to look at a source's contacts first. */
-    public static final Hold BY_SOURCE =
-            new Hold(Rule.BY_SOURCE, "What comes from its source waits; let it go under Hookups.");
+    public static final Hold BY_SOURCE = Hold.by(Rule.BY_SOURCE);
 
     /**
      * @param now the present, UTC
@@ -109,10 +104,7 @@ public final class Eligibility {
         hold = hold != null ? hold : byWhatItIs(contact, rules);
         hold = hold != null ? hold : byDay(contact, rules, choices, now);
         if (hold == null && !choices.ownCalls().isEmpty() && !choices.ownCalls().contains(contact.ownCall())) {
-            hold = new Hold(
-                    Rule.OTHER_OWN_CALL,
-                    "Made as " + contact.ownCall() + ", which does not go to " + rules.serviceName()
-                            + " by your choice of calls.");
+            hold = Hold.by(Rule.OTHER_OWN_CALL).of(contact.ownCall().toString());
         }
         if (hold == null && rules.signed()) {
             hold = byIdentity(contact, rules, identities, now);
@@ -140,11 +132,8 @@ public final class Eligibility {
                                         .compareTo(rules.countsOnce())
                                 < 0)
                 .findFirst()
-                .map(other -> new Hold(
-                        Rule.COUNTED_ALREADY,
-                        rules.serviceName() + " counts it as one with the contact at "
-                                + other.contact().start().toString().substring(11, 16)
-                                + " UTC. Join the two, or leave this one out."));
+                .map(other -> Hold.by(Rule.COUNTED_ALREADY)
+                        .saying(other.contact().start().toString().substring(11, 16)));
     }
 
     private static boolean isBefore(LoggedContact one, LoggedContact other) {
@@ -161,37 +150,24 @@ public final class Eligibility {
             return null;
         }
         if (rules.waysNever().contains(way)) {
-            return new Hold(
-                    Rule.RELAYED,
-                    "Made over " + article(way) + ", and " + rules.serviceName() + " takes direct contacts only.");
+            return Hold.by(Rule.RELAYED).of(way.name());
         }
-        if (rules.waysOnRequest().contains(way) && !choices.relayed()) {
-            return new Hold(
-                    Rule.RELAYED_UNASKED,
-                    "Made over " + article(way) + "; such go to " + rules.serviceName()
-                            + " only when you want them to.");
-        }
-        return null;
+        return rules.waysOnRequest().contains(way) && !choices.relayed()
+                ? Hold.by(Rule.RELAYED_UNASKED).of(way.name())
+                : null;
     }
 
     private static @Nullable Hold byWhatItIs(Contact contact, ServiceRules rules) {
         if (rules.modesNotTaken().contains(contact.mode().name())) {
-            return new Hold(
-                    Rule.MODE_NOT_TAKEN,
-                    rules.serviceName() + " does not take " + contact.mode().label() + ".");
+            return Hold.by(Rule.MODE_NOT_TAKEN).of(contact.mode().label());
         }
         if (rules.bandsNotTaken().contains(contact.band())) {
-            return new Hold(
-                    Rule.BAND_NOT_TAKEN,
-                    rules.serviceName() + " does not take " + contact.band().adifName() + ".");
+            return Hold.by(Rule.BAND_NOT_TAKEN).of(contact.band().adifName());
         }
         for (String field : rules.fieldsNeeded()) {
             String value = field.equals("FREQ") ? String.valueOf(contact.frequencyHz()) : contact.detail(field);
             if (value == null || value.isBlank() || value.equals("null")) {
-                return new Hold(
-                        Rule.FIELD_MISSING,
-                        rules.serviceName() + " needs " + FIELD_WORDS.getOrDefault(field, field)
-                                + ", and it is empty.");
+                return Hold.by(Rule.FIELD_MISSING).of(field);
             }
         }
         return null;
@@ -200,15 +176,12 @@ public final class Eligibility {
     private static @Nullable Hold byDay(Contact contact, ServiceRules rules, Choices choices, Instant now) {
         LocalDate day = contact.start().atZone(ZoneOffset.UTC).toLocalDate();
         if (rules.fromDay() != null && day.isBefore(rules.fromDay())) {
-            return new Hold(Rule.TOO_OLD, rules.serviceName() + " keeps contacts from " + rules.fromDay() + " on.");
+            return Hold.by(Rule.TOO_OLD).of(rules.fromDay().toString());
         }
         if (choices.fromDay() != null && day.isBefore(choices.fromDay())) {
-            return new Hold(Rule.TOO_OLD, "Only contacts from " + choices.fromDay() + " on go there, by your choice.");
+            return Hold.by(Rule.BEFORE_CHOSEN_DAY).of(choices.fromDay().toString());
         }
-        if (contact.start().isAfter(now.plus(CLOCK_SLACK))) {
-            return new Hold(Rule.IN_THE_FUTURE, "It starts in the future; correct its date or wait.");
-        }
-        return null;
+        return contact.start().isAfter(now.plus(CLOCK_SLACK)) ? Hold.by(Rule.IN_THE_FUTURE) : null;
     }
 
     private static @Nullable Hold byIdentity(
@@ -216,35 +189,24 @@ public final class Eligibility {
         List<SigningIdentity> covering = identities.stream()
                 .filter(identity -> identity.covers(contact.ownCall(), contact.start()))
                 .toList();
+        Hold ofCall = Hold.by(Rule.NO_IDENTITY).of(contact.ownCall().toString());
         if (covering.isEmpty()) {
-            return new Hold(Rule.NO_IDENTITY, withoutIdentity(contact, rules, identities));
+            return ofCall.saying(spans(contact, identities));
         }
         return covering.stream().anyMatch(identity -> identity.signsAt(now))
                 ? null
-                : new Hold(
-                        Rule.IDENTITY_ENDED,
-                        "The certificate of " + contact.ownCall() + " for " + rules.serviceName() + " ended on "
-                                + String.valueOf(covering.get(0).certificateEnds())
-                                        .substring(0, 10)
-                                + " and signs nothing more. Install or request a new one.");
+                : Hold.by(Rule.IDENTITY_ENDED)
+                        .of(contact.ownCall().toString())
+                        .saying(String.valueOf(covering.get(0).certificateEnds())
+                                .substring(0, 10));
     }
 
-    private static String withoutIdentity(Contact contact, ServiceRules rules, List<SigningIdentity> identities) {
-        String valid = identities.stream()
+    /** Which days the certificates of the contact's own call cover; empty when it has none. */
+    private static String spans(Contact contact, List<SigningIdentity> identities) {
+        return identities.stream()
                 .filter(i -> i.call().equals(contact.ownCall()))
                 .map(i -> i.validFrom().toString().substring(0, 10) + " to "
                         + i.validUntil().toString().substring(0, 10))
                 .collect(Collectors.joining(", "));
-        return valid.isEmpty()
-                ? "No certificate for " + contact.ownCall() + " is installed for " + rules.serviceName() + "."
-                : "The certificate for " + contact.ownCall() + " covers contacts from " + valid + " only.";
-    }
-
-    private static String article(PropagationMode how) {
-        return switch (how) {
-            case RPT -> "a repeater";
-            case ECH -> "linked repeaters";
-            default -> "an internet link";
-        };
     }
 }

@@ -42,25 +42,22 @@ public record OwnCalls(List<OwnCall> calls) {
     }
 
     /** Why a contact is held; empty when its own call is one of the station's on its day. */
-    public Optional<Eligibility.Hold> check(Contact contact) {
+    public Optional<Hold> check(Contact contact) {
         List<OwnCall> same =
                 calls.stream().filter(own -> own.isOf(contact.ownCall())).toList();
         if (calls.isEmpty()) {
             return Optional.empty();
         }
         if (same.isEmpty()) {
-            return Optional.of(new Eligibility.Hold(
-                    Eligibility.Rule.NOT_OWN_CALL,
-                    "Made as " + contact.ownCall() + ", which is none of the station's calls. Add it under Station, or"
-                            + " correct the contact."));
+            return Optional.of(
+                    Hold.by(Eligibility.Rule.NOT_OWN_CALL).of(contact.ownCall().toString()));
         }
         LocalDate day = contact.start().atZone(ZoneOffset.UTC).toLocalDate();
         return same.stream().anyMatch(own -> own.mayBeUsed(day))
                 ? Optional.empty()
-                : Optional.of(new Eligibility.Hold(
-                        Eligibility.Rule.NOT_OWN_CALL,
-                        contact.ownCall() + " was not yours to use on " + day + ": it is valid " + days(same.get(0))
-                                + ". Correct the contact, or the days under Station."));
+                : Optional.of(Hold.by(Eligibility.Rule.OWN_CALL_NOT_VALID)
+                        .of(contact.ownCall().toString())
+                        .saying(day + ": it is valid " + days(same.get(0))));
     }
 
     private static String days(OwnCall own) {

@@ -1,5 +1,6 @@
 package yokebar.core.services.delivery;
 
+import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.call.Call;
@@ -13,6 +14,8 @@ import yokebar.core.basics.call.Call;
  * @param certificateEnds after this instant it signs nothing more, UTC; null when that is not known
  */
 public record SigningIdentity(Call call, Instant validFrom, Instant validUntil, @Nullable Instant certificateEnds) {
+    private static final Duration RENEWED_BEFORE = Duration.ofDays(60);
+
     public boolean covers(Call ownCall, Instant start) {
         return call.equals(ownCall) && !start.isBefore(validFrom) && !start.isAfter(validUntil);
     }
@@ -24,5 +27,10 @@ public record SigningIdentity(Call call, Instant validFrom, Instant validUntil, 
 
     public boolean signsAt(Instant now) {
         return certificateEnds == null || certificateEnds.isAfter(now);
+    }
+
+    /** Whether its certificate ends so soon that it is time to ask for the next one; letters take weeks. */
+    public boolean isToBeRenewed(Instant now) {
+        return certificateEnds != null && certificateEnds.isBefore(now.plus(RENEWED_BEFORE));
     }
 }

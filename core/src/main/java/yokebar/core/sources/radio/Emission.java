@@ -39,7 +39,8 @@ public final class Emission {
         return new Signal(low, high, group(mode), state.powerW());
     }
 
-    private static ModeGroup group(RadioMode mode) {
+    /** What is said with a mode of a radio. */
+    public static ModeGroup group(RadioMode mode) {
         return switch (mode) {
             case CW, CW_REVERSE -> ModeGroup.CW;
             case LSB, USB, AM, FM -> ModeGroup.PHONE;

@@ -43,7 +43,7 @@ class EligibilityTest {
     })
     void firstRuleThatHolds(String field, String value, Eligibility.Rule rule) {
         assertThat(Eligibility.check(contact(field, value), RULES, Choices.PLAIN, IDENTITIES, NOW)
-                        .map(Eligibility.Hold::rule))
+                        .map(Hold::rule))
                 .isEqualTo(Optional.ofNullable(rule));
     }
 
@@ -55,7 +55,7 @@ class EligibilityTest {
         assertThat(Eligibility.check(contact(), RULES, Choices.PLAIN, List.of(ended), NOW))
                 .hasValueSatisfying(hold -> {
                     assertThat(hold.rule()).isEqualTo(Eligibility.Rule.IDENTITY_ENDED);
-                    assertThat(hold.sentence()).contains("CU9QYB", "ended on 2026-05-01");
+                    assertThat(HoldSentence.of(hold, "Countersign")).contains("CU9QYB", "ended on 2026-05-01");
                 });
         assertThat(Eligibility.check(contact(), RULES, Choices.PLAIN, List.of(ended, good), NOW))
                 .isEmpty();
@@ -72,7 +72,7 @@ class EligibilityTest {
     })
     void eachServiceHasItsOwnRules(String service, String field, String value, Eligibility.Rule rule) {
         assertThat(Eligibility.check(contact(field, value), ServiceRules.of(service), Choices.PLAIN, List.of(), NOW)
-                        .map(Eligibility.Hold::rule))
+                        .map(Hold::rule))
                 .isEqualTo(Optional.ofNullable(rule));
     }
 
@@ -85,11 +85,11 @@ class EligibilityTest {
         assertThat(Eligibility.check(contact("PROP_MODE", "RPT"), RULES, choices, IDENTITIES, NOW))
                 .isPresent();
         assertThat(Eligibility.check(contact("STATION_CALLSIGN", "CU9QLZ"), quayside, choices, List.of(), NOW))
-                .map(Eligibility.Hold::rule)
+                .map(Hold::rule)
                 .contains(Eligibility.Rule.OTHER_OWN_CALL);
         assertThat(Eligibility.check(contact("QSO_DATE", "20251231"), quayside, choices, List.of(), NOW))
-                .map(Eligibility.Hold::rule)
-                .contains(Eligibility.Rule.TOO_OLD);
+                .map(Hold::rule)
+                .contains(Eligibility.Rule.BEFORE_CHOSEN_DAY);
     }
 
     @Test
@@ -99,7 +99,8 @@ class EligibilityTest {
         LoggedContact third = logged(3, Source.DATAGRAM, "TIME_ON", "140830");
         List<LoggedContact> log = List.of(first, second, third);
         assertThat(Eligibility.countedAlready(first, log, RULES)).isEmpty();
-        assertThat(Eligibility.countedAlready(second, log, RULES).orElseThrow().sentence())
+        assertThat(HoldSentence.of(
+                        Eligibility.countedAlready(second, log, RULES).orElseThrow(), "Countersign"))
                 .isEqualTo(
                         "Countersign counts it as one with the contact at 14:07 UTC. Join the two, or leave this one out.");
         assertThat(Eligibility.countedAlready(third, List.of(first, third), RULES))
@@ -125,8 +126,9 @@ class EligibilityTest {
     }
 
     private static String sentence(Contact contact) {
-        return Eligibility.check(contact, RULES, Choices.PLAIN, IDENTITIES, NOW)
-                .orElseThrow()
-                .sentence();
+        return HoldSentence.of(
+                Eligibility.check(contact, RULES, Choices.PLAIN, IDENTITIES, NOW)
+                        .orElseThrow(),
+                "Countersign");
     }
 }

@@ -30,7 +30,7 @@ class OwnCallsTest {
     })
     void aContactIsMadeAsACallOfTheStationOnItsDay(String ownCall, String day, String why) {
         String sentence = OURS.check(contact("STATION_CALLSIGN", ownCall, "QSO_DATE", day))
-                .map(Eligibility.Hold::sentence)
+                .map(hold -> HoldSentence.of(hold, "Countersign"))
                 .orElse(null);
         if (why == null) {
             assertThat(sentence).isNull();

@@ -27,7 +27,7 @@ final class QuestionRounds {
     private static final long MAX_PAUSE_NANOS = Duration.ofSeconds(2).toNanos();
     private static final long MAX_PAUSE_UNKNOWN_NANOS = Duration.ofSeconds(30).toNanos();
 
-    private final Map<String, Record> records = new HashMap<>();
+    private final Map<String, Standing> standings = new HashMap<>();
     private final List<Asked> quick;
     private final List<Asked> slow;
     private final long pollEveryNanos;
@@ -35,7 +35,7 @@ final class QuestionRounds {
     private boolean quickTurn = true;
 
     /** How a question fared. */
-    private static final class Record {
+    private static final class Standing {
         private long next;
         private int failedInRow;
         private boolean everAnswered;
@@ -51,10 +51,10 @@ final class QuestionRounds {
     }
 
     /**
-     * @param record how the question fared
+     * @param standing how the question fared
      * @param insteadOf how the one fared that it replaces; null for a question of its own
      */
-    private record Asked(Question question, Record record, @Nullable Record insteadOf) {
+    private record Asked(Question question, Standing standing, @Nullable Standing insteadOf) {
 
         boolean wanted() {
             return insteadOf == null || !insteadOf.usable();
@@ -98,49 +98,49 @@ final class QuestionRounds {
     private @Nullable Question due(List<Asked> questions, long every, long now, boolean onlyFirst) {
         Asked longest = null;
         for (Asked asked : onlyFirst ? questions.subList(0, Math.min(1, questions.size())) : questions) {
-            long next = asked.record().next;
+            long next = asked.standing().next;
             boolean due = next - now <= every / EARLY_PART;
-            if (due && asked.wanted() && (longest == null || next - longest.record().next < 0)) {
+            if (due && asked.wanted() && (longest == null || next - longest.standing().next < 0)) {
                 longest = asked;
             }
         }
         if (longest == null) {
             return null;
         }
-        Record record = longest.record();
-        long early = Math.max(0, record.next - now);
-        record.next = now + early + Math.max(every, pause(record, every));
+        Standing standing = longest.standing();
+        long early = Math.max(0, standing.next - now);
+        standing.next = now + early + Math.max(every, pause(standing, every));
         return longest.question();
     }
 
-    private static long pause(Record record, long every) {
-        if (record.failedInRow < UNKNOWN_AFTER) {
+    private static long pause(Standing standing, long every) {
+        if (standing.failedInRow < UNKNOWN_AFTER) {
             return every;
         }
-        int doublings = Math.min(16, record.failedInRow - UNKNOWN_AFTER + 1);
-        long longest = record.everAnswered ? MAX_PAUSE_NANOS : MAX_PAUSE_UNKNOWN_NANOS;
+        int doublings = Math.min(16, standing.failedInRow - UNKNOWN_AFTER + 1);
+        long longest = standing.everAnswered ? MAX_PAUSE_NANOS : MAX_PAUSE_UNKNOWN_NANOS;
         return Math.min(longest, every << doublings);
     }
 
     /** @return whether the radio was thought not to know the question */
     boolean answered(String key, boolean readable) {
-        Record record = record(key);
-        boolean news = record.unknown();
-        record.everAnswered = true;
-        record.failedInRow = 0;
-        record.readable = readable;
+        Standing standing = standing(key);
+        boolean news = standing.unknown();
+        standing.everAnswered = true;
+        standing.failedInRow = 0;
+        standing.readable = readable;
         return news;
     }
 
     /** @return whether the radio is now thought not to know the question */
     boolean failed(String key) {
-        Record record = record(key);
-        record.failedInRow++;
-        return !record.everAnswered && record.failedInRow == UNKNOWN_AFTER;
+        Standing standing = standing(key);
+        standing.failedInRow++;
+        return !standing.everAnswered && standing.failedInRow == UNKNOWN_AFTER;
     }
 
     boolean unknown(String key) {
-        return record(key).unknown();
+        return standing(key).unknown();
     }
 
     /** How long it may be until the next question, ns; 0 when one is due. */
@@ -152,7 +152,7 @@ final class QuestionRounds {
         for (List<Asked> questions : List.of(quick, slow)) {
             for (Asked asked : questions) {
                 if (asked.wanted()) {
-                    least = Math.min(least, asked.record().next - now);
+                    least = Math.min(least, asked.standing().next - now);
                 }
             }
         }
@@ -165,12 +165,12 @@ final class QuestionRounds {
 
     private Asked asked(Question question) {
         String replaced = question.insteadOf();
-        return new Asked(question, record(question.key()), replaced == null ? null : record(replaced));
+        return new Asked(question, standing(question.key()), replaced == null ? null : standing(replaced));
     }
 
-    private Record record(String key) {
-        return records.computeIfAbsent(key, k -> {
-            Record fresh = new Record();
+    private Standing standing(String key) {
+        return standings.computeIfAbsent(key, k -> {
+            Standing fresh = new Standing();
             fresh.next = System.nanoTime();
             return fresh;
         });

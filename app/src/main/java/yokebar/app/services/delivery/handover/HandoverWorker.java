@@ -57,6 +57,7 @@ public class HandoverWorker implements SmartLifecycle {
     private final HandoverDesk desk;
     private final Services services;
     private final DeliveryCounts counts;
+    private final RuleReview ruleReview;
     private final ReviewRounds reviews;
     private final BatchPacking packing;
     private final DeliveryFill fill;
@@ -93,6 +94,7 @@ public class HandoverWorker implements SmartLifecycle {
         this.desk = desk;
         this.services = services;
         this.counts = counts;
+        this.ruleReview = ruleReview;
         this.reviews = new ReviewRounds(ruleReview, clock);
         this.packing = packing;
         this.fill = fill;
@@ -107,6 +109,7 @@ public class HandoverWorker implements SmartLifecycle {
     @Override
     public void start() {
         services.active().forEach(lines::couple);
+        services.active().stream().filter(ruleReview::anyHeldInWords).forEach(this::review);
         running = true;
     }
 

@@ -121,6 +121,11 @@ public class Identities {
                 && one.certificateEnds().isAfter(other.certificateEnds());
     }
 
+    /** Whether the certificate of an installed identity ends soon. */
+    public boolean isToBeRenewed(SigningIdentityRow row) {
+        return identity(row).isToBeRenewed(clock.instant());
+    }
+
     /** What is unusual about an installed identity, in one sentence; null when nothing is. */
     @Transactional(readOnly = true)
     public @Nullable String notice(SigningIdentityRow row) {

@@ -25,7 +25,7 @@ import yokebar.app.station.profile.Station;
 import yokebar.core.log.contact.LoggedContact;
 import yokebar.core.services.delivery.DeliveryEvent;
 import yokebar.core.services.delivery.DeliveryState;
-import yokebar.core.services.delivery.Eligibility;
+import yokebar.core.services.delivery.Hold;
 
 /** Where contacts stand at the services, and what moves them on there. */
 @Service
@@ -189,10 +189,9 @@ public class Deliveries {
                 service, station.ownCalls(), services.setup(serviceId).choices(), identities.of(serviceId), now);
     }
 
-    static void hold(Delivery delivery, Eligibility.Hold hold) {
+    static void hold(Delivery delivery, Hold hold) {
         delivery.state = DeliveryState.HELD;
-        delivery.reason = hold.sentence();
-        delivery.holdRule = hold.rule();
+        delivery.hold(hold);
     }
 
     /** What a service has of these contacts, by contact. */

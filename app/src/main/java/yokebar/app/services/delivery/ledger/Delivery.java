@@ -6,6 +6,7 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.Optional;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
@@ -14,6 +15,8 @@ import yokebar.core.services.delivery.DeliveryEvent;
 import yokebar.core.services.delivery.DeliveryState;
 import yokebar.core.services.delivery.DeliveryTransitions;
 import yokebar.core.services.delivery.Eligibility;
+import yokebar.core.services.delivery.Hold;
+import yokebar.core.services.delivery.HoldSentence;
 
 /** Where one contact stands at one service. Its state changes only by {@link #apply}, along the core's table. */
 @Entity
@@ -36,13 +39,20 @@ public class Delivery {
     @JdbcTypeCode(SqlTypes.VARCHAR)
     public DeliveryState state = DeliveryState.DUE;
 
-    /** Why it is held or was refused. */
+    /** Why it was refused, in the service's words. */
     @Nullable
     String reason;
 
     @Enumerated(EnumType.STRING)
     @JdbcTypeCode(SqlTypes.VARCHAR)
     Eligibility.@Nullable Rule holdRule;
+
+    /** What the rule is about; see {@link Hold}. */
+    @Nullable
+    String holdSubject;
+
+    @Nullable
+    String holdDetail;
 
     /** The batch it was last put into; while it waits to go, a batch that has claimed it. */
     @Nullable
@@ -60,6 +70,29 @@ public class Delivery {
 
     public long contactId() {
         return id / SERVICES;
+    }
+
+    /** What holds it; null when nothing does. */
+    public @Nullable Hold hold() {
+        return holdRule == null
+                ? null
+                : new Hold(
+                        holdRule,
+                        Objects.requireNonNullElse(holdSubject, ""),
+                        Objects.requireNonNullElse(holdDetail, ""));
+    }
+
+    void hold(@Nullable Hold hold) {
+        holdRule = hold == null ? null : hold.rule();
+        holdSubject = hold == null ? null : hold.subject();
+        holdDetail = hold == null ? null : hold.detail();
+    }
+
+    /** Why it is held or was refused, in a sentence; null when it is neither. */
+    public @Nullable String why(String serviceName) {
+        Hold hold = hold();
+        // What an earlier edition held is in words until it is looked at again.
+        return hold == null || reason != null ? reason : HoldSentence.of(hold, serviceName);
     }
 
     public boolean claimed() {
@@ -85,6 +118,9 @@ public class Delivery {
             }
             state = next.get();
             changedAt = now;
+            if (state != DeliveryState.HELD) {
+                hold(null);
+            }
         }
         reason = why == null || why.length() <= LONGEST_REASON ? why : why.substring(0, LONGEST_REASON - 1) + "…";
         return true;

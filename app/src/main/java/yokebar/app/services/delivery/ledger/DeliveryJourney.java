@@ -65,7 +65,7 @@ class DeliveryJourney implements JourneySource {
                 steps.add(step(
                         delivery.changedAt,
                         JourneyStep.Kind.HELD,
-                        "Held back from " + service + ": " + delivery.reason));
+                        "Held back from " + service + ": " + delivery.why(service)));
             case DUE -> steps.add(step(delivery.changedAt, JourneyStep.Kind.DUE, "Due at " + service + "."));
             case CHANGED ->
                 steps.add(step(

@@ -15,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.Seal;
 import yokebar.app.log.Seals;
 import yokebar.app.services.delivery.adapter.ServiceAdapter;
+import yokebar.core.services.delivery.Hold;
 
 /** Tells the log where its contacts stand. */
 @Service
@@ -49,8 +50,16 @@ class DeliverySeals implements Seals {
                 .getResultList();
         return deliveries.stream()
                 .collect(Collectors.groupingBy(
-                        Delivery::contactId,
-                        Collectors.mapping(d -> new Seal(d.serviceId, d.state.name(), d.reason), Collectors.toList())));
+                        Delivery::contactId, Collectors.mapping(this::seal, Collectors.toList())));
+    }
+
+    private Seal seal(Delivery delivery) {
+        Hold hold = delivery.hold();
+        return new Seal(
+                delivery.serviceId,
+                delivery.state.name(),
+                delivery.why(services().getOrDefault(delivery.serviceId, "the service")),
+                hold == null ? null : hold.key());
     }
 
     @Override

@@ -11,6 +11,7 @@ import yokebar.core.log.contact.LoggedContact;
 import yokebar.core.services.delivery.Choices;
 import yokebar.core.services.delivery.DeliveryEvent;
 import yokebar.core.services.delivery.Eligibility;
+import yokebar.core.services.delivery.Hold;
 import yokebar.core.services.delivery.OwnCalls;
 import yokebar.core.services.delivery.SigningIdentity;
 
@@ -24,7 +25,7 @@ public record EligibilitySnapshot(
         ServiceAdapter service, OwnCalls ownCalls, Choices choices, List<SigningIdentity> identities, Instant at) {
 
     /** What holds a contact; empty when it may go. */
-    Optional<Eligibility.Hold> check(Contact contact) {
+    Optional<Hold> check(Contact contact) {
         return ownCalls.check(contact).or(() -> Eligibility.check(contact, service.rules(), choices, identities, at));
     }
 
@@ -33,11 +34,11 @@ public record EligibilitySnapshot(
         if (delivery.holdRule == Eligibility.Rule.BY_SOURCE) {
             return;
         }
-        Optional<Eligibility.Hold> hold = check(contact);
+        Optional<Hold> hold = check(contact);
         if (hold.isPresent()) {
             hold(delivery, hold.get(), tally);
-        } else if (delivery.apply(DeliveryEvent.RULES_ALLOW, null, at, tally)) {
-            delivery.holdRule = null;
+        } else {
+            delivery.apply(DeliveryEvent.RULES_ALLOW, null, at, tally);
         }
     }
 
@@ -46,9 +47,9 @@ public record EligibilitySnapshot(
         Eligibility.countedAlready(contact, others, service.rules()).ifPresent(hold -> hold(delivery, hold, tally));
     }
 
-    private void hold(Delivery delivery, Eligibility.Hold hold, StateTally tally) {
-        if (delivery.apply(DeliveryEvent.RULES_HOLD, hold.sentence(), at, tally)) {
-            delivery.holdRule = hold.rule();
+    private void hold(Delivery delivery, Hold hold, StateTally tally) {
+        if (delivery.apply(DeliveryEvent.RULES_HOLD, null, at, tally)) {
+            delivery.hold(hold);
         }
     }
 

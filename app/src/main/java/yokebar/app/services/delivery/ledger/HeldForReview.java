@@ -80,7 +80,7 @@ public class HeldForReview {
         for (Delivery delivery : deliveries.of(contactIds).values()) {
             LoggedContact contact = contacts.get(delivery.contactId());
             if (contact != null && delivery.holdRule == Eligibility.Rule.BY_SOURCE) {
-                delivery.holdRule = null;
+                delivery.hold(null);
                 rules.computeIfAbsent(delivery.serviceId, id -> deliveries.rules(services.adapter(id), now))
                         .apply(delivery, contact.contact(), tally);
                 moved.add(delivery.contactId());

@@ -32,6 +32,7 @@ import yokebar.core.services.delivery.DeliveryEvent;
 import yokebar.core.services.delivery.DeliveryState;
 import yokebar.core.services.delivery.DeliveryTransitions;
 import yokebar.core.services.delivery.Eligibility;
+import yokebar.core.services.delivery.Hold;
 
 /**
  * Gives every contact of the log its deliveries, and keeps them true when contacts are changed, deleted or brought back: always
@@ -86,7 +87,7 @@ class LogDeliveries {
                     delivery.state = before;
                     delivery.reason = "So said the log it came from.";
                 } else {
-                    Optional<Eligibility.Hold> hold =
+                    Optional<Hold> hold =
                             event.held() ? Optional.of(Eligibility.BY_SOURCE) : rules.check(contact.contact());
                     hold.ifPresent(h -> Deliveries.hold(delivery, h));
                 }

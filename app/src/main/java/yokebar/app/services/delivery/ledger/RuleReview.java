@@ -77,6 +77,19 @@ public class RuleReview {
         return refused.size();
     }
 
+    /** Whether an earlier edition held contacts of the service, whose reasons are kept in words until they are looked at. */
+    @Transactional(readOnly = true)
+    public boolean anyHeldInWords(int serviceId) {
+        return !db.createQuery(
+                        "select id from Delivery where serviceId = :service and state = :held and holdSubject is null",
+                        Long.class)
+                .setParameter("service", serviceId)
+                .setParameter("held", DeliveryState.HELD)
+                .setMaxResults(1)
+                .getResultList()
+                .isEmpty();
+    }
+
     /**
      * Looks again at contacts held for a reason that passes by itself, a thousand at a time; those that may go are due then.
      *

@@ -25,13 +25,15 @@ class ContactPictureController {
         this.pictures = pictures;
     }
 
+    /** Where the picture of a contact stands at the services that show pictures. */
     @GetMapping("/standing")
     ContactPictures.Standing standing(@PathVariable long id) {
         return pictures.standing(id);
     }
 
+    /** The picture of a contact. */
     @GetMapping
-    ResponseEntity<byte[]> picture(@PathVariable long id) {
+    ResponseEntity<byte[]> content(@PathVariable long id) {
         ContactPicture picture = pictures.get(id);
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType(picture.contentType))
@@ -40,6 +42,7 @@ class ContactPictureController {
                 .body(Objects.requireNonNull(picture.content));
     }
 
+    /** Puts a picture to a contact. */
     @PostMapping
     ContactPictures.Standing put(@PathVariable long id, @RequestParam("file") MultipartFile file) throws IOException {
         byte[] content = file.getBytes();
@@ -50,8 +53,9 @@ class ContactPictureController {
         return pictures.standing(id);
     }
 
+    /** Removes the picture of a contact. */
     @DeleteMapping
-    ContactPictures.Standing takeAway(@PathVariable long id) {
+    ContactPictures.Standing remove(@PathVariable long id) {
         OnConflict.tryAgain(() -> {
             pictures.takeAway(id);
             return id;

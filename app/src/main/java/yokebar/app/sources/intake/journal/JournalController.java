@@ -93,6 +93,7 @@ class JournalController {
 
     record JoinWith(long contactId) {}
 
+    /** The intake journal, the newest records first. */
     @GetMapping("/api/journal")
     List<IntakeJournal.JournalLine> page(
             @RequestParam(required = false) @Nullable Long below,
@@ -128,16 +129,19 @@ class JournalController {
         }
     }
 
+    /** Sends a record through the intake once more, as it was or put right. */
     @PostMapping("/api/journal/{id}/again")
     Outcome again(@PathVariable long id, @RequestBody Again again) {
         return replay.again(id, again.raw());
     }
 
+    /** How long repeats are kept in the journal. */
     @GetMapping("/api/journal/keeping")
     Keeping keeping() {
         return new Keeping(journal.keepRepeatsDays());
     }
 
+    /** Changes how long repeats are kept in the journal. */
     @PutMapping("/api/journal/keeping")
     Keeping keep(@RequestBody Keeping keeping) {
         journal.keepRepeats(keeping.repeatsDays());
@@ -155,11 +159,13 @@ class JournalController {
                 .toList();
     }
 
+    /** Splits a record off a contact: it is one of its own. */
     @PostMapping("/api/contacts/{id}/split")
     SplitAndJoin.Parts split(@PathVariable long id, @RequestBody SplitOff records) {
         return parts.split(id, records.journalIds());
     }
 
+    /** Joins a record with a contact: they are one. */
     @PostMapping("/api/contacts/{id}/join")
     SplitAndJoin.Parts join(@PathVariable long id, @RequestBody JoinWith other) {
         return parts.join(id, other.contactId());

@@ -70,6 +70,7 @@ class SourceController {
 
     private static final SourceDraft AS_IS = new SourceDraft(null, null, null, null, null, null, null);
 
+    /** Where records come from: followed files and ports. */
     @GetMapping
     List<SourceView> all() {
         List<SourceView> all = new ArrayList<>();
@@ -84,22 +85,25 @@ class SourceController {
         return found.look();
     }
 
+    /** Follows the log file of another program. */
     @PostMapping("/files")
     List<SourceView> follow(@RequestBody NewFile file) {
         files.add(
                 file.path(),
                 file.begin() == null ? FollowedFiles.Begin.EVERYTHING : file.begin(),
-                TryoutOptions.Draft.day("from", file.from()),
+                TryoutOptions.TryoutDraft.day("from", file.from()),
                 file.options() == null ? AS_IS : file.options());
         return all();
     }
 
+    /** Opens a port by which a program sends its records. */
     @PostMapping("/ports")
     List<SourceView> listen(@RequestBody NewPort port) {
         ports.add(port.kind(), port.port(), port.options() == null ? AS_IS : port.options());
         return all();
     }
 
+    /** Changes what is done with the records of a source. */
     @PutMapping("/{id}")
     List<SourceView> change(@PathVariable long id, @RequestBody SourceDraft draft) {
         if (isFile(id)) {
@@ -110,6 +114,7 @@ class SourceController {
         return all();
     }
 
+    /** Stops following a file, or closes a port. */
     @DeleteMapping("/{id}")
     List<SourceView> remove(@PathVariable long id) {
         if (isFile(id)) {

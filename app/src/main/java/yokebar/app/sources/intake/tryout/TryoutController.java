@@ -58,6 +58,7 @@ class TryoutController {
      */
     record Fetched(String host, @Nullable TryoutView tryout) {}
 
+    /** Looks at a log that is sent along. */
     @PostMapping
     TryoutView upload(@RequestParam("file") MultipartFile file) throws IOException {
         String name = file.getOriginalFilename();
@@ -66,13 +67,15 @@ class TryoutController {
         }
     }
 
+    /** Looks at a log on this computer. */
     @PostMapping("/path")
-    TryoutView onThisComputer(@RequestBody OnThisComputer file) {
+    TryoutView lookAtPath(@RequestBody OnThisComputer file) {
         return TryoutView.of(tryouts.look(FollowedFiles.path(file.path())));
     }
 
+    /** Looks at a log on a device in the house. */
     @PostMapping("/address")
-    Fetched onADevice(@RequestBody OnADevice device) throws IOException {
+    Fetched lookAtAddress(@RequestBody OnADevice device) throws IOException {
         URI address = URI.create(WebAddress.checked("address", device.address()));
         Path file = Files.createTempFile("yokebar-fetched", ".log");
         try {
@@ -91,19 +94,22 @@ class TryoutController {
         }
     }
 
+    /** A log that is looked at, with what was found in it. */
     @GetMapping("/{id}")
     TryoutView one(@PathVariable String id) {
         return TryoutView.of(tryouts.find(id));
     }
 
+    /** Looks again at a log with other choices. */
     @PutMapping("/{id}/options")
-    TryoutView choose(@PathVariable String id, @RequestBody TryoutOptions.Draft options) {
+    TryoutView choose(@PathVariable String id, @RequestBody TryoutOptions.TryoutDraft options) {
         tryouts.lookAgain(id, options.read());
         return one(id);
     }
 
+    /** Imports a log that was looked at. */
     @PostMapping("/{id}/import")
-    TryoutView take(@PathVariable String id) {
+    TryoutView importLog(@PathVariable String id) {
         tryouts.take(id);
         return one(id);
     }

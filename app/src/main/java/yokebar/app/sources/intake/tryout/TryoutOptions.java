@@ -26,7 +26,7 @@ public record TryoutOptions(SourceOptions source, @Nullable LocalDate from) {
      * @param from the first day whose contacts are taken, UTC, such as {@code 2026-05-01}
      * @param origins which of our services is meant by an origin that confirmation fields name
      */
-    public record Draft(
+    public record TryoutDraft(
             @Nullable String ownCalls,
             @Nullable Long placeId,
             @Nullable String operatorCall,
