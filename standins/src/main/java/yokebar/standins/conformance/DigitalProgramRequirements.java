@@ -9,6 +9,7 @@ import java.time.format.DateTimeParseException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 
@@ -129,7 +130,7 @@ final class DigitalProgramRequirements {
                             true,
                             "sentence",
                             ""),
-                    again.from());
+                    Objects.requireNonNull(again).from());
             // One may have been under way while it was taken.
             datagrams.await(received -> is(received, "contact") && id.equals(id(received)), Duration.ofMillis(200));
             Datagrams.Received late =

@@ -14,6 +14,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.SmartLifecycle;
@@ -293,7 +294,7 @@ public class LogSearch implements SmartLifecycle {
 
     private void readMarks() {
         Map<Integer, String> names = marks();
-        seals.forEach((contact, service, state) -> index.mark(contact, names.get(service), state));
+        seals.forEach((contact, service, state) -> mark(contact, names.get(service), state));
     }
 
     /** Counts what was worked before, piece by piece, so that searches go on in between. */
@@ -366,9 +367,16 @@ public class LogSearch implements SmartLifecycle {
         Map<Integer, String> names = marks();
         seals.of(ids).forEach((id, states) -> {
             forget(id);
-            states.forEach(seal -> index.mark(id, names.get(seal.service()), seal.state()));
+            states.forEach(seal -> mark(id, names.get(seal.service()), seal.state()));
             learn(id);
         });
+    }
+
+    /** What a service says that is not known any more is not searched for. */
+    private void mark(long contact, @Nullable String name, String state) {
+        if (name != null) {
+            index.mark(contact, name, state);
+        }
     }
 
     private void forget(long id) {

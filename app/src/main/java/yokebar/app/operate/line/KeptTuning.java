@@ -27,7 +27,7 @@ final class KeptTuning {
 
     static @Nullable Mode mode(@Nullable Map<String, String> kept) {
         String text = kept == null ? null : kept.get("MODE");
-        return text == null ? null : Modes.read(text, kept.get("SUBMODE"));
+        return kept == null || text == null ? null : Modes.read(text, kept.get("SUBMODE"));
     }
 
     /** What else is kept, for the contact itself. */

@@ -11,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -86,7 +87,8 @@ class LineReading {
         Mode mode = radioHz == null
                 ? radio.isPresent() ? null : KeptTuning.mode(request.sticking())
                 : radio.filter(r -> r.state().mode() != null)
-                        .map(r -> r.mapping().toLog(r.state().mode(), radioHz))
+                        .map(r -> r.mapping()
+                                .toLog(Objects.requireNonNull(r.state().mode()), radioHz))
                         .orElse(null);
         boolean keepsPower = request.sticking() != null && request.sticking().containsKey("TX_PWR");
         Integer watts = keepsPower ? null : radio.map(r -> r.state().powerW()).orElse(null);
@@ -235,8 +237,8 @@ class LineReading {
                 LogFields.SQUARE,
                 locator == null ? null : locator.substring(0, 4).toUpperCase(Locale.ROOT));
         if (placed) {
-            values.put(LogFields.BAND, band.adifName());
-            values.put(LogFields.GROUP, mode.group().name());
+            values.put(LogFields.BAND, Objects.requireNonNull(band).adifName());
+            values.put(LogFields.GROUP, Objects.requireNonNull(mode).group().name());
         }
         Facts facts = placed ? Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), 0) : null;
         return new LineView.StationHint(

@@ -12,6 +12,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -112,7 +113,7 @@ class Alerts {
                                 + (heard.mode() == null
                                         ? ""
                                         : " " + heard.mode().label()) + ": " + audible.why(),
-                        "It is " + kind.words() + "."));
+                        "It is " + Objects.requireNonNull(kind).words() + "."));
             } else {
                 held.computeIfAbsent(kind, k -> new HeldBack()).add(heard.call().text());
             }

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermission;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
@@ -46,7 +47,7 @@ public final class FolderRights {
     }
 
     public static void writePrivately(Path file, byte[] content) throws IOException {
-        Path draft = isPosix(file.toAbsolutePath().getParent())
+        Path draft = isPosix(Objects.requireNonNull(file.toAbsolutePath().getParent()))
                 ? Files.createTempFile(
                         file.toAbsolutePath().getParent(),
                         "private",

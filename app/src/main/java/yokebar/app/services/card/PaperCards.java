@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -170,7 +171,7 @@ class PaperCards implements JourneySource {
         rows.forEach(row -> byContact.put(row.contactId, row));
         List<CardView> views = new ArrayList<>();
         for (LogLine line : log.lines(byContact.keySet())) {
-            PaperCardRow row = byContact.get(line.id());
+            PaperCardRow row = Objects.requireNonNull(byContact.get(line.id()));
             views.add(new CardView(line, row.via, row.manager, row.note, row.sentAt, row.receivedAt));
         }
         return views;

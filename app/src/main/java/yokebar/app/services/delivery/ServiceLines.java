@@ -3,6 +3,7 @@ package yokebar.app.services.delivery;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -80,8 +81,9 @@ public class ServiceLines {
         return Optional.ofNullable(lines.get(serviceId));
     }
 
+    /** @throws NullPointerException when the service is not in use; whoever asks has found it coupled before */
     public ServiceLine line(int serviceId) {
-        return lines.get(serviceId);
+        return Objects.requireNonNull(lines.get(serviceId), "the service is in use");
     }
 
     /** Lets go of every answer that is being waited for. */

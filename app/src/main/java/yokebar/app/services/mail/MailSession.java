@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import org.slf4j.Logger;
@@ -137,7 +138,7 @@ class MailSession implements SmartLifecycle {
 
         @Override
         public void arrived(RadioMail.Part part, int there) {
-            MailPart row = rows.get(part);
+            MailPart row = Objects.requireNonNull(rows.get(part));
             bytes += Math.max(0, there - row.sentBytes);
             row.sentBytes = Math.max(row.sentBytes, there);
             if (there - noted.getOrDefault(part, -NOTE_EVERY_BYTES) >= NOTE_EVERY_BYTES) {
@@ -150,7 +151,7 @@ class MailSession implements SmartLifecycle {
 
         @Override
         public void taken(RadioMail.Part part) {
-            outbox.taken(rows.get(part).key);
+            outbox.taken(Objects.requireNonNull(rows.get(part)).key);
         }
 
         @Override

@@ -218,7 +218,7 @@ public class ClockCheck extends Coupling implements SmartLifecycle {
                 asked == null ? null : asked.words(),
                 checkedAt,
                 off == null ? null : off.toMillis(),
-                notable ? sentence(off) + " " + FIX : null);
+                off != null && notable ? sentence(off) + " " + FIX : null);
     }
 
     @Override

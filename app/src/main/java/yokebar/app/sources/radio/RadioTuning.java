@@ -1,5 +1,6 @@
 package yokebar.app.sources.radio;
 
+import java.util.Objects;
 import java.util.concurrent.TimeUnit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
@@ -118,7 +119,7 @@ public class RadioTuning {
         here.await();
         if (split) {
             GivenCommands there = new GivenCommands(radio);
-            there.tune(receivingOn(radio).other(), transmitHz);
+            there.tune(receivingOn(radio).other(), Objects.requireNonNull(transmitHz));
             there.split(true);
             there.await();
         }

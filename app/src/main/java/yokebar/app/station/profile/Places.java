@@ -71,8 +71,8 @@ class Places {
                 entity.number(),
                 entity.name(),
                 entity.continent(),
-                p.cqZone != null ? p.cqZone : asSaid ? said.cqZone() : entity.cqZone(),
-                p.ituZone != null ? p.ituZone : asSaid ? said.ituZone() : entity.ituZone());
+                p.cqZone != null ? p.cqZone : asSaid && said != null ? said.cqZone() : entity.cqZone(),
+                p.ituZone != null ? p.ituZone : asSaid && said != null ? said.ituZone() : entity.ituZone());
     }
 
     /** @return the place's number */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.platform.data.DataLines;
@@ -62,7 +63,7 @@ public final class BandPlan {
                 throw new BadLine(line, "the regions are 1, 2 and 3");
             }
             for (Region region : regions) {
-                plans.get(region).add(line, segment);
+                Objects.requireNonNull(plans.get(region)).add(line, segment);
             }
         }
         return plans;

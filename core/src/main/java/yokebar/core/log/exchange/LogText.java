@@ -8,6 +8,7 @@ import java.io.InputStreamReader;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.regex.Pattern;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.ZipEntry;
@@ -111,7 +112,7 @@ public final class LogText implements RecordReader {
                 }
                 part = entry.getName();
                 try {
-                    return readerOf(new BufferedInputStream(new Counted(zip), HEAD_BYTES * 16));
+                    return readerOf(new BufferedInputStream(new Counted(Objects.requireNonNull(zip)), HEAD_BYTES * 16));
                 } catch (NoLog e) {
                     String sentence = String.valueOf(e.getMessage());
                     return new Faulty(sentence);

@@ -10,6 +10,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.channel.Channel;
@@ -64,8 +65,8 @@ public record Draft(
 
         Draft make() {
             line.problems()
-                    .forEach(token ->
-                            problems.add(new Problem(token.field() == null ? "LINE" : token.field(), token.problem())));
+                    .forEach(token -> problems.add(new Problem(
+                            token.field() == null ? "LINE" : token.field(), Objects.requireNonNull(token.problem()))));
             if (line.callText() == null) {
                 problems.add(new Problem("CALL", "Type the other station's call."));
             } else if (line.call() == null && line.problems().isEmpty()) {
@@ -150,7 +151,7 @@ public record Draft(
             }
             if (band != null) {
                 record.put("BAND", band.adifName());
-                record.put("FREQ", mhz(hz));
+                record.put("FREQ", mhz(Objects.requireNonNull(hz)));
             } else if (hz == null) {
                 problems.add(new Problem(
                         "FREQ", "On which frequency or band? Write it behind the call, such as 14250 or 20m."));

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 
@@ -53,12 +54,12 @@ public final class WorkedBefore {
 
     /** What was worked of something; nothing when it never was. */
     public synchronized Worked of(Kind kind, String key) {
-        Tally tally = tallies.get(kind).get(key);
+        Tally tally = of(kind).get(key);
         return tally == null ? Worked.NOTHING : tally.snapshot();
     }
 
     public synchronized boolean has(Kind kind, String key) {
-        return tallies.get(kind).containsKey(key);
+        return of(kind).containsKey(key);
     }
 
     /** Calls that begin so, in alphabetical order, at most as many as asked for. */
@@ -77,13 +78,17 @@ public final class WorkedBefore {
         return all;
     }
 
+    private Map<String, Tally> of(Kind kind) {
+        return Objects.requireNonNull(tallies.get(kind));
+    }
+
     private static String base(Facts facts) {
         return String.valueOf(facts.keys().get(Kind.BASE_CALL));
     }
 
     private void count(Facts facts, int step) {
         facts.keys().forEach((kind, key) -> {
-            Map<String, Tally> byKey = tallies.get(kind);
+            Map<String, Tally> byKey = of(kind);
             Tally tally = byKey.get(key);
             if (tally == null) {
                 tally = new Tally();

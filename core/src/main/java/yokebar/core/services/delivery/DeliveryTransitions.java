@@ -11,6 +11,7 @@ import static yokebar.core.services.delivery.DeliveryState.REFUSED;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import yokebar.core.services.confirm.ConfirmationMarks;
 
@@ -75,7 +76,7 @@ public final class DeliveryTransitions {
 
     /** The state after the event, or empty when the event cannot happen in this state. */
     public static Optional<DeliveryState> next(DeliveryState state, DeliveryEvent event) {
-        return Optional.ofNullable(TABLE.get(state).get(event));
+        return Optional.ofNullable(Objects.requireNonNull(TABLE.get(state)).get(event));
     }
 
     /** Where a contact begins that moves in from another log with a mark of the service. */

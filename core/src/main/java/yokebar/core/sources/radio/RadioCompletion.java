@@ -165,7 +165,7 @@ public final class RadioCompletion {
                     ? 0
                     : Double.parseDouble(said.strip().replace(',', '.'));
             boolean far = watts != null && inRecord > 0 && (inRecord > FAR * watts || inRecord * FAR < watts);
-            return far ? "It says " + said.strip() + " W; the radio is set to " + watts + " W." : null;
+            return said != null && far ? "It says " + said.strip() + " W; the radio is set to " + watts + " W." : null;
         } catch (NumberFormatException e) {
             return null;
         }

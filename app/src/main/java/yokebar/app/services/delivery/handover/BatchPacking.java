@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -157,8 +158,8 @@ public class BatchPacking {
         Map<Long, String> numbers = numbers(claimed);
         List<ServiceAdapter.Parcel> parcels = new ArrayList<>();
         for (Delivery delivery : claimed) {
-            AdifFields fields =
-                    service.render(contacts.get(delivery.contactId()).contact());
+            AdifFields fields = service.render(
+                    Objects.requireNonNull(contacts.get(delivery.contactId())).contact());
             // Of what the log says, not of the place: that a place was added later is no edit of the contact.
             delivery.contentHash = ContentHash.of(fields);
             boolean placed = locator == null || fields.get("MY_GRIDSQUARE") != null;

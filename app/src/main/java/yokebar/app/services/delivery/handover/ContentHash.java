@@ -58,16 +58,16 @@ public final class ContentHash {
 
     /** Whether these fields are known to be others than those of which the hash was made. */
     static boolean differs(@Nullable Long hash, AdifFields fields) {
-        return comparable(hash) && hash != of(fields);
+        return hash != null && comparable(hash) && hash != of(fields);
     }
 
     /** Whether the hash was made of these fields, as far as that is known. */
     public static boolean isOf(@Nullable Long hash, AdifFields fields) {
-        return comparable(hash) && hash == of(fields);
+        return hash != null && comparable(hash) && hash == of(fields);
     }
 
-    private static boolean comparable(@Nullable Long hash) {
-        return hash != null && (hash & EDITION_BITS) == EDITION;
+    private static boolean comparable(long hash) {
+        return (hash & EDITION_BITS) == EDITION;
     }
 
     private static String number(String value) {

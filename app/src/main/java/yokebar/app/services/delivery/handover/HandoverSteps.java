@@ -3,7 +3,9 @@ package yokebar.app.services.delivery.handover;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import yokebar.app.services.delivery.ServiceLine;
 import yokebar.app.services.delivery.ServiceLines;
@@ -48,7 +50,7 @@ class HandoverSteps {
         try {
             byte[] content = desk.content(handoverId);
             Submission submission = beginning == HandoverDesk.Beginning.ASK
-                    ? line.call(l -> l.arrived(content, handover.idempotencyKey))
+                    ? arrived(line, content, handover)
                     : line.handOver(l -> l.submit(content, handover.idempotencyKey));
             if (submission == null) {
                 desk.drop(handoverId);
@@ -104,7 +106,7 @@ class HandoverSteps {
 
     private boolean askWhetherItArrived(Handover handover, ServiceLine line) throws ServiceRefused, ServiceUnreachable {
         byte[] content = desk.content(handover.number());
-        Submission submission = line.call(l -> l.arrived(content, handover.idempotencyKey));
+        Submission submission = arrived(line, content, handover);
         if (submission == null) {
             desk.tryAgain(
                     handover.number(), REPORT_PAUSES.after(handover.attempts + 1), "It has not arrived there yet.");
@@ -112,6 +114,13 @@ class HandoverSteps {
             desk.arrived(handover.number(), submission.receipt());
         }
         return true;
+    }
+
+    /** What the service made of the batch when it came; null when it did not. */
+    private static @Nullable Submission arrived(ServiceLine line, byte[] content, Handover handover)
+            throws ServiceRefused, ServiceUnreachable {
+        return line.call(l -> Optional.ofNullable(l.arrived(content, handover.idempotencyKey)))
+                .orElse(null);
     }
 
     private static String mismatch(BatchReport report, Handover handover) {

@@ -144,7 +144,7 @@ public class Completion {
         String operator = fields.get("OPERATOR");
         String said = operator != null ? operator : fields.get("OWNER_CALLSIGN");
         boolean likeACall = said != null && said.chars().anyMatch(Character::isDigit);
-        return likeACall ? Call.read(said) : null;
+        return said != null && likeACall ? Call.read(said) : null;
     }
 
     /** What the operator said of all records of a source. */

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.locks.ReentrantLock;
 import java.util.function.Function;
@@ -183,9 +184,10 @@ public class Intake {
         List<SetAside> aside = new ArrayList<>();
         for (int i = 0; i < entries.size(); i++) {
             Call call = Call.read(String.valueOf(arrivals.get(i).fields().get("CALL")));
-            if (entries.get(i).contactId == null && call != null && entries.get(i).id != null) {
+            Long journalId = entries.get(i).id;
+            if (entries.get(i).contactId == null && call != null && journalId != null) {
                 SetAside one = new SetAside();
-                one.journalId = entries.get(i).id;
+                one.journalId = journalId;
                 one.callSign = call.text();
                 aside.add(one);
             }
@@ -217,7 +219,7 @@ public class Intake {
                 log.find(known.stream().map(k -> k.contactId).distinct().toList());
         return known.stream()
                 .filter(k -> contacts.containsKey(k.contactId))
-                .map(k -> new IntakeBatch.Joined(k.identity(), contacts.get(k.contactId)))
+                .map(k -> new IntakeBatch.Joined(k.identity(), Objects.requireNonNull(contacts.get(k.contactId))))
                 .toList();
     }
 

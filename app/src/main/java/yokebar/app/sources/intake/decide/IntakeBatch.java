@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -209,8 +210,10 @@ public final class IntakeBatch {
             return new Verdict(
                     Decision.DUPLICATE, named(contact) + " is already in the log and stays as it is.", match.id());
         }
-        Merge.Result merged =
-                Merge.merge(match, found.joined() ? Rebuild.at(match.contact(), contact) : contact, completed.told());
+        Merge.Result merged = Merge.merge(
+                match,
+                found != null && found.joined() ? Rebuild.at(match.contact(), contact) : contact,
+                completed.told());
         boolean nothingNew = merged.changed().isEmpty()
                 || merged.corrected().containsAll(merged.changed()) && seen(match.id(), arrival.raw());
         if (nothingNew) {
@@ -351,6 +354,6 @@ public final class IntakeBatch {
     }
 
     private void forget(LoggedContact contact) {
-        known.get(contact.contact().call().text()).removeIf(c -> c.id() == contact.id());
+        Objects.requireNonNull(known.get(contact.contact().call().text())).removeIf(c -> c.id() == contact.id());
     }
 }

@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentSkipListMap;
 import org.jspecify.annotations.Nullable;
@@ -120,7 +121,9 @@ public class FollowedFiles implements SmartLifecycle {
             });
         } catch (UncheckedIOException e) {
             throw new Rejection(
-                    "path", file + " cannot be read: " + e.getCause().getMessage());
+                    "path",
+                    file + " cannot be read: "
+                            + Objects.requireNonNull(e.getCause()).getMessage());
         }
         follow(source);
         return source.number();
