@@ -19,6 +19,7 @@
   const localKeys = [...features.flatMap((feature) => feature.localKeys ?? []), ...FRAME_KEYS];
   const notices = features.flatMap((feature) => feature.notices ?? []);
   const bars = features.flatMap((feature) => feature.bars ?? []);
+  const feet = features.flatMap((feature) => feature.foot ?? []);
 
   let awaitingView = false;
   let main = $state<HTMLElement | null>(null);
@@ -105,6 +106,7 @@
         {/if}
       </div>
       {#each bars as Bar (Bar)}<Bar />{/each}
+      {#each feet as Foot (Foot)}<Foot />{/each}
     </main>
     {#if drawer && navigation.drawer}
       {@const Drawer = drawer.component}

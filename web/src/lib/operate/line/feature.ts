@@ -12,7 +12,7 @@ export const line: FeatureFactory = (stores) => {
     listen(live) {
       live.on('radio', () => typed.refresh());
     },
-    bars: [LineBar],
+    foot: [LineBar],
     actions: [
       { label: 'Type a contact', keys: 'c', words: 'log enter new qso entry', run: () => bar.ask() },
       {

@@ -50,8 +50,10 @@ export interface Feature {
   localKeys?: LocalKey[];
   /** Shown above the view, when there is something to say. */
   notices?: Component[];
-  /** Shown below the view. */
+  /** Shown below the view, when there is something to say. */
   bars?: Component[];
+  /** Shown at the very bottom, where nothing that comes and goes moves it. */
+  foot?: Component[];
 }
 
 /** Makes the feature, adding its stores and taking those of the features before it. */
