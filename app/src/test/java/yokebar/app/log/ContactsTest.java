@@ -101,6 +101,18 @@ class ContactsTest extends AppTest {
         assertThat(send(request("/api/contacts?below=x").GET()).statusCode()).isEqualTo(422);
     }
 
+    @Test
+    void anEditOfManyThatNoneCanTakeIsRefused() throws Exception {
+        importText(contact("ZP5QXA") + contact("OZ1QAB"));
+        HttpResponse<String> answer = sendJson(
+                "POST",
+                "/api/changes/edit",
+                Map.of("selection", Map.of("search", ""), "changes", Map.of("BAND", "19m")));
+        assertThat(answer.statusCode()).isEqualTo(422);
+        assertThat(answer.body()).contains("19m");
+        assertThat(get("/api/changes")).isEmpty();
+    }
+
     private HttpResponse<String> edit(long id, int version, Map<String, String> changes) throws Exception {
         return sendJson("PATCH", "/api/contacts/" + id, Map.of("version", version, "changes", changes));
     }

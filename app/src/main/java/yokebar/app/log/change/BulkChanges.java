@@ -2,6 +2,7 @@ package yokebar.app.log.change;
 
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -98,8 +99,10 @@ class BulkChanges implements ChangeJobs.Steps {
         return new Preview(ids.length, lookedAt, different, impossible, samples, problems);
     }
 
+    /** @throws Rejection when none of the contacts can take it */
     ChangeView edit(long[] ids, Map<String, @Nullable String> edit) {
         Map<String, @Nullable String> tidy = tidy(edit);
+        refuseWhatNoneCanTake(ids, tidy);
         List<String> words = new ArrayList<>();
         tidy.forEach((name, value) ->
                 words.add(value == null || value.isEmpty() ? name + " removed" : name + " set to " + value));
@@ -112,6 +115,21 @@ class BulkChanges implements ChangeJobs.Steps {
                 null,
                 ids,
                 json.writeValueAsString(tidy)));
+    }
+
+    /** What the first of them cannot take is most likely a slip; the others need not be looked at. */
+    private void refuseWhatNoneCanTake(long[] ids, Map<String, @Nullable String> edit) {
+        List<Long> first = Arrays.stream(ids).limit(LOOK_AT_ONCE).boxed().toList();
+        String why = null;
+        for (LoggedContact contact : log.find(first).values()) {
+            if (!(ContactEdit.apply(contact.contact(), edit) instanceof Reading.Unreadable unreadable)) {
+                return;
+            }
+            why = unreadable.sentence();
+        }
+        if (why != null) {
+            throw new Rejection(String.join(", ", edit.keySet()), why);
+        }
     }
 
     ChangeView delete(long[] ids) {

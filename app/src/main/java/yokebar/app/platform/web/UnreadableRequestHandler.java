@@ -7,13 +7,15 @@ import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.HttpRequestMethodNotSupportedException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.servlet.resource.NoResourceFoundException;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.core.exc.StreamReadException;
 
-/** Says of a request's body that cannot be read where and why. */
+/** Says of a request that cannot be read, or that asks for what is not there, where and why. */
 @RestControllerAdvice
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class UnreadableRequestHandler {
@@ -21,6 +23,19 @@ class UnreadableRequestHandler {
     @ExceptionHandler
     ProblemDetail body(HttpMessageNotReadableException e) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, sentence(e.getCause()));
+    }
+
+    @ExceptionHandler
+    ProblemDetail nothingThere(NoResourceFoundException e) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.NOT_FOUND,
+                "There is nothing at /" + e.getResourcePath() + "; /api/docs says what there is.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail notInThatWay(HttpRequestMethodNotSupportedException e) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.METHOD_NOT_ALLOWED, e.getMethod() + " cannot be done with that; /api/docs says what can.");
     }
 
     private static String sentence(@Nullable Throwable cause) {

@@ -17,6 +17,13 @@ class UnreadableRequestTest extends AppTest {
     }
 
     @Test
+    void whatIsNotThereIsSaidInOurWords() throws Exception {
+        assertThat(send(request("/api/hookups/none").GET()).body())
+                .contains("There is nothing at /api/hookups/none; /api/docs says what there is.");
+        assertThat(send(request("/api/radios").DELETE()).body()).contains("DELETE cannot be done with that");
+    }
+
+    @Test
     void whatIsNoJsonIsSaidWithItsPlace() throws Exception {
         assertThat(answer("{\"mode\": \"CW\",\n  oops}")).startsWith("The request is not JSON: see line 2, character ");
     }
