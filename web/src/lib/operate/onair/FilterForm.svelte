@@ -91,7 +91,7 @@
   {#each entities as entity (entity.number)}<option value={entity.name}></option>{/each}
 </datalist>
 
-<div class="form">
+<div class="menu-form">
   <h3>Needed</h3>
   <div class="keys">
     {#each NEEDS as need (need.id)}
@@ -186,41 +186,6 @@
 </div>
 
 <style>
-  .form {
-    width: min(424px, 86vw);
-    padding: 0 4px 4px;
-  }
-
-  .pair {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    align-items: center;
-    margin-top: 6px;
-  }
-
-  /* Seen wherever the form has been scrolled to. */
-  .said {
-    position: sticky;
-    bottom: -12px;
-    margin: 8px -4px -4px;
-    padding: 8px 4px;
-    border-top: 1px solid var(--yb-line);
-    background: var(--yb-panel);
-  }
-
-  .form input {
-    width: 150px;
-    height: 28px;
-    padding: 0 8px;
-    border: 1px solid var(--yb-line-strong);
-    border-radius: 2px;
-    background: var(--yb-ground);
-    color: var(--yb-ink);
-    font: inherit;
-    font-size: 13px;
-  }
-
   h3 {
     margin: 10px 0 4px;
     color: var(--yb-ink-2);
@@ -228,7 +193,7 @@
     font-weight: 400;
   }
 
-  .form input.db {
+  .menu-form input.db {
     width: 60px;
   }
 </style>

@@ -32,7 +32,7 @@
   }
 </script>
 
-<div class="form">
+<div class="menu-form">
   <button class="more" onclick={() => onAir.filterBy(EVERYTHING)}>Everything on the air</button>
   <button class="more" onclick={() => onAir.filterBy(WANTED)}>What I need</button>
   {#each views as view (view.name)}
@@ -49,42 +49,7 @@
 </div>
 
 <style>
-  .form {
-    width: min(424px, 86vw);
-    padding: 0 4px 4px;
-  }
-
-  .pair {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 8px;
-    align-items: center;
-    margin-top: 6px;
-  }
-
-  /* Seen wherever the form has been scrolled to. */
-  .said {
-    position: sticky;
-    bottom: -12px;
-    margin: 8px -4px -4px;
-    padding: 8px 4px;
-    border-top: 1px solid var(--yb-line);
-    background: var(--yb-panel);
-  }
-
-  .form input {
-    width: 150px;
-    height: 28px;
-    padding: 0 8px;
-    border: 1px solid var(--yb-line-strong);
-    border-radius: 2px;
-    background: var(--yb-ground);
-    color: var(--yb-ink);
-    font: inherit;
-    font-size: 13px;
-  }
-
-  .form > .more,
+  .menu-form > .more,
   .saved {
     display: flex;
     justify-content: space-between;

@@ -208,7 +208,7 @@ class Lanes {
                 .sum();
         List<Tuple> reasons = db.createNativeQuery(
                         "select hold_rule, coalesce(hold_subject, ''), count(*), coalesce(min(hold_detail), ''),"
-                                + " coalesce(max(hold_detail), '') from delivery where service_id = :service"
+                                + " coalesce(max(hold_detail), ''), max(reason) from delivery where service_id = :service"
                                 + " and state = 'HELD' group by hold_rule, hold_subject order by 3 desc limit "
                                 + REASONS_SHOWN,
                         Tuple.class)
@@ -224,9 +224,11 @@ class Lanes {
         Hold hold = Hold.by(Eligibility.Rule.valueOf(row.get(0, String.class))).of(row.get(1, String.class));
         String detail = row.get(3, String.class);
         boolean sameForAll = detail.equals(row.get(4, String.class));
+        // What an earlier edition held is in words until it is looked at again.
+        String inWords = row.get(5, String.class);
         return new HeldBack(
                 hold.key(),
-                HoldSentence.of(sameForAll ? hold.saying(detail) : hold, serviceName),
+                inWords != null ? inWords : HoldSentence.of(sameForAll ? hold.saying(detail) : hold, serviceName),
                 number(row, 2),
                 hold.rule().remedies(),
                 hold.rule() == Eligibility.Rule.FIELD_MISSING ? hold.subject() : "");

@@ -60,6 +60,12 @@ class RulesTest extends ServiceTest {
         importText(contact("ZP5QXA", "prop_mode", "RPT"));
         // The background may look at it at any time, so nothing is said of the time between.
         jdbc.update("update delivery set reason = 'In words.', hold_subject = null, hold_detail = null");
+        assertThat(get("/api/services/1/outlook")
+                        .path("held")
+                        .get(0)
+                        .path("reason")
+                        .asString())
+                .isIn("In words.", "Made over a repeater, and Countersign takes direct contacts only.");
         OnConflict.tryAgain(() -> review.review(COUNTERSIGN, DeliveryState.HELD, 0));
         assertThat(review.anyHeldInWords(COUNTERSIGN)).isFalse();
         assertThat(get("/api/contacts/" + idOf("ZP5QXA")).toString())

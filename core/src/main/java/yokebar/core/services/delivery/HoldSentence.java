@@ -1,7 +1,6 @@
 package yokebar.core.services.delivery;
 
 import java.util.Map;
-import yokebar.core.log.contact.PropagationMode;
 
 /** Why a contact, or many, are held back, and what would let them go: in words. */
 public final class HoldSentence {
@@ -56,9 +55,10 @@ public final class HoldSentence {
     }
 
     private static String way(String name) {
-        return switch (PropagationMode.valueOf(name)) {
-            case RPT -> "a repeater";
-            case ECH -> "linked repeaters";
+        return switch (name) {
+            case "RPT" -> "a repeater";
+            case "ECH" -> "linked repeaters";
+            case "" -> "a relay";
             default -> "an internet link";
         };
     }

@@ -16,6 +16,7 @@ class HoldTest {
         Hold many = Hold.by(rule).of(rule.name().startsWith("RELAYED") ? "RPT" : "CU9QYB");
         assertThat(HoldSentence.of(many, "Countersign")).endsWith(".").doesNotContain("  ", "null");
         assertThat(HoldSentence.of(many.saying("2026-05-01"), "Countersign")).endsWith(".");
+        assertThat(HoldSentence.of(Hold.by(rule), "Countersign")).endsWith(".");
         assertThat(rule.remedies()).isNotEmpty();
     }
 

@@ -48,17 +48,19 @@ class DeliverySeals implements Seals {
                         Delivery.class)
                 .setParameter("ids", ids)
                 .getResultList();
+        Map<Integer, String> names = services();
         return deliveries.stream()
                 .collect(Collectors.groupingBy(
-                        Delivery::contactId, Collectors.mapping(this::seal, Collectors.toList())));
+                        Delivery::contactId,
+                        Collectors.mapping(delivery -> seal(delivery, names), Collectors.toList())));
     }
 
-    private Seal seal(Delivery delivery) {
+    private static Seal seal(Delivery delivery, Map<Integer, String> names) {
         Hold hold = delivery.hold();
         return new Seal(
                 delivery.serviceId,
                 delivery.state.name(),
-                delivery.why(services().getOrDefault(delivery.serviceId, "the service")),
+                delivery.why(names.getOrDefault(delivery.serviceId, "the service")),
                 hold == null ? null : hold.key());
     }
 
