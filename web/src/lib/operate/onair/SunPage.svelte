@@ -1,12 +1,12 @@
 <script lang="ts">
-  import { api, got, Problem, type SaidOnAir, type SolarView } from '../../platform/api/client';
+  import { api, got, Problem, type ClusterMessage, type SolarView } from '../../platform/api/client';
   import { utcDate, utcMinute } from '../../platform/shared/format';
 
   const WIDTH = 640;
   const HEIGHT = 90;
 
   let sun = $state.raw<SolarView | undefined>(undefined);
-  let said = $state.raw<SaidOnAir[]>([]);
+  let said = $state.raw<ClusterMessage[]>([]);
   let problem = $state('');
 
   $effect(() => {

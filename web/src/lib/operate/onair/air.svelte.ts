@@ -5,7 +5,7 @@ import {
   type AirFilter,
   type AirNews,
   type Spot,
-  type WentThere,
+  type TuneResult,
 } from '../../platform/api/client';
 import { EVERYTHING } from './filter';
 
@@ -43,7 +43,7 @@ export class AirStore {
   waiting = $state(0);
   selected = $state<number | undefined>(undefined);
   /** What became of going to a station. */
-  went = $state.raw<WentThere | undefined>(undefined);
+  went = $state.raw<TuneResult | undefined>(undefined);
 
   #read: AirReader;
   #position: () => number | undefined;
@@ -222,7 +222,7 @@ export class AirStore {
   }
 
   /** Goes to a station with all there is; gives what came of it. */
-  async go(id: number, answer: boolean): Promise<WentThere | undefined> {
+  async go(id: number, answer: boolean): Promise<TuneResult | undefined> {
     this.selected = id;
     this.#worked = false;
     try {

@@ -37,8 +37,3 @@ export function contextOf(stores: Stores): Map<unknown, unknown> {
 export function useStore<T>(of: StoreClass<T>): T {
   return getContext<Stores>(KEY).get(of);
 }
-
-/** All stores, for a component that passes them on. */
-export function allStores(): Stores {
-  return getContext<Stores>(KEY);
-}

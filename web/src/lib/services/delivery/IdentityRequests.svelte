@@ -1,18 +1,9 @@
 <script lang="ts">
   import { Button, TextInput } from 'carbon-components-svelte';
-  import type { Lane, Problem } from '../../platform/api/client';
   import { utcDate } from '../../platform/shared/format';
-  import type { LaneStore } from './lanes.svelte';
+  import type { IdentityForm } from './identity-form';
 
-  interface Props {
-    lane: Lane;
-    lanes: LaneStore;
-    /** Does something and says what came of it. */
-    run: (action: () => Promise<void>, done: string) => Promise<void>;
-    problem: Problem | undefined;
-  }
-
-  let { lane, lanes, run, problem }: Props = $props();
+  let { lane, lanes, run, problem }: IdentityForm = $props();
 
   let codes = $state<Record<number, string>>({});
 

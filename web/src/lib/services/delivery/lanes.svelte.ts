@@ -3,8 +3,8 @@ import {
   got,
   Problem,
   type Guess,
-  type HandoverWish,
-  type IdentityWish,
+  type HandoverDraft,
+  type CertificateDraft,
   type Lane,
   type LaneIdentity,
   type LogLine,
@@ -85,7 +85,7 @@ export class LaneStore {
   }
 
   /** Hands over all that is due, or what of it is wished for. */
-  async handOver(id: number, wish: HandoverWish = {}): Promise<void> {
+  async handOver(id: number, wish: HandoverDraft = {}): Promise<void> {
     this.#put(await got(api.POST('/api/services/{id}/handovers', { params: { path: { id } }, body: wish })));
   }
 
@@ -215,7 +215,7 @@ export class LaneStore {
     this.#put((await answer.json()) as Lane);
   }
 
-  async ask(id: number, wish: IdentityWish): Promise<void> {
+  async ask(id: number, wish: CertificateDraft): Promise<void> {
     this.#put(await got(api.POST('/api/services/{id}/requests', { params: { path: { id } }, body: wish })));
   }
 

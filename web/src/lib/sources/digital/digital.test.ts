@@ -41,7 +41,7 @@ it('reads what was heard, and tells why a program does not answer', async () => 
   expect(store.decodes).toHaveLength(1);
   await store.answer('a 1');
   expect(store.problem).toBe('It has not been heard lately.');
-  server.on('POST /api/digital/programs/link-a/stop', { told: true });
+  server.on('POST /api/digital/programs/link-a/stop', { sent: true });
   await store.stop();
   expect(store.problem).toBe('');
 });

@@ -64,7 +64,7 @@ describe('RadioStore', () => {
     radios.takeAll([radio(1)]);
     await radios.tune({ frequencyHz: 7_010_000 });
     expect(radios.problem).toBe('Radio 1 is not connected, so it was not tuned.');
-    server.on('POST /api/radios/1/tune', { told: true });
+    server.on('POST /api/radios/1/tune', { sent: true });
     await radios.tune({ mode: 'CW' });
     expect(radios.problem).toBe('');
   });

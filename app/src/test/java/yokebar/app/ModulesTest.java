@@ -1,6 +1,7 @@
 package yokebar.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -24,6 +25,14 @@ class ModulesTest {
     @Test
     void featuresUseOnlyEachOthersApiAndWhatTheyDeclareAndWithoutCycles() {
         MODULES.verify();
+    }
+
+    @Test
+    void featuresThatReachIntoEachOtherAreFound() {
+        ApplicationModules planted = ApplicationModules.of("yokebar.planted", location -> true);
+        assertThatThrownBy(planted::verify)
+                .hasMessageContaining("Cycle detected")
+                .hasMessageContaining("Module 'one' depends on module 'two'");
     }
 
     @Test

@@ -224,7 +224,6 @@ class LineReading {
         WorkedBefore before = search.workedBefore();
         Band band = draft.band();
         Mode mode = draft.mode();
-        boolean placed = band != null && mode != null;
         Map<String, String> values = new LinkedHashMap<>();
         values.put(LogFields.CALL, call.text());
         if (situation != null) {
@@ -236,11 +235,12 @@ class LineReading {
         values.put(
                 LogFields.SQUARE,
                 locator == null ? null : locator.substring(0, 4).toUpperCase(Locale.ROOT));
-        if (placed) {
-            values.put(LogFields.BAND, Objects.requireNonNull(band).adifName());
-            values.put(LogFields.GROUP, Objects.requireNonNull(mode).group().name());
+        Facts facts = null;
+        if (band != null && mode != null) {
+            values.put(LogFields.BAND, band.adifName());
+            values.put(LogFields.GROUP, mode.group().name());
+            facts = Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), 0);
         }
-        Facts facts = placed ? Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), 0) : null;
         return new LineView.StationHint(
                 call.text(),
                 situation == null ? null : situation.entity().name(),
@@ -269,16 +269,16 @@ class LineReading {
                 .orElse(null);
     }
 
-    private List<LineView.Likely> likely(Line line) {
+    private List<LineView.LikelyCall> likely(Line line) {
         String typed = line.callText();
         if (typed == null || typed.length() < SHORTEST_GUESSED) {
             return List.of();
         }
         WorkedBefore before = search.workedBefore();
-        List<LineView.Likely> likely = new ArrayList<>();
+        List<LineView.LikelyCall> likely = new ArrayList<>();
         for (String call : before.callsFrom(typed, MAX_LIKELY)) {
             if (!call.equals(typed)) {
-                likely.add(new LineView.Likely(
+                likely.add(new LineView.LikelyCall(
                         call, false, before.of(Kind.CALL, call).contacts()));
             }
         }
@@ -288,7 +288,7 @@ class LineReading {
                     break;
                 }
                 if (likely.stream().noneMatch(known -> known.call().equals(call))) {
-                    likely.add(new LineView.Likely(
+                    likely.add(new LineView.LikelyCall(
                             call, true, before.of(Kind.CALL, call).contacts()));
                 }
             }

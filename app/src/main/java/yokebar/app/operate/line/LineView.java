@@ -35,7 +35,7 @@ record LineView(
         List<Draft.Problem> problems,
         List<String> notices,
         @Nullable StationHint station,
-        List<Likely> likely,
+        List<LikelyCall> likely,
         boolean countsReady) {
 
     /**
@@ -58,5 +58,5 @@ record LineView(
             List<String> brings) {}
 
     /** @param near whether it differs in one character, rather than going on from what is typed */
-    record Likely(String call, boolean near, int worked) {}
+    record LikelyCall(String call, boolean near, int worked) {}
 }

@@ -47,7 +47,7 @@ class Air implements FeedLine.Ear {
     private static final int MAX_STATIONS = 5_000;
     private static final int MAX_DECODES = 5_000;
     private static final int EXPIRE_EVERY_MS = 10_000;
-    private static final int MAX_SAID = 100;
+    private static final int MAX_MESSAGES = 100;
 
     private final Station station;
     private final Solar solar;
@@ -74,8 +74,8 @@ class Air implements FeedLine.Ear {
         }
     };
 
-    private final Map<Long, Said> said = new LinkedHashMap<>();
-    private long saidNumber;
+    private final Map<Long, ClusterMessage> messages = new LinkedHashMap<>();
+    private long messageNumber;
     private volatile @Nullable Ours ours;
 
     Air(Station station, Solar solar, Clock clock, ApplicationEventPublisher events) {
@@ -96,7 +96,7 @@ class Air implements FeedLine.Ear {
     record Decode(String program, String decodeId, Instant at) {}
 
     /** Something said to all, or to us. */
-    record Said(String feed, String from, String text, boolean toUs, Instant at) {}
+    record ClusterMessage(String feed, String from, String text, boolean toUs, Instant at) {}
 
     @Override
     public @Nullable String hear(FeedLine line) {
@@ -109,20 +109,20 @@ class Air implements FeedLine.Ear {
             return "sun's numbers";
         }
         if (read instanceof ClusterLine.Announcement all) {
-            say(new Said(line.feed(), all.from().text(), all.text(), false, line.at()));
+            keepMessage(new ClusterMessage(line.feed(), all.from().text(), all.text(), false, line.at()));
             return "announcements";
         }
         if (read instanceof ClusterLine.Talk talk) {
-            say(new Said(line.feed(), talk.from().text(), talk.text(), true, line.at()));
+            keepMessage(new ClusterMessage(line.feed(), talk.from().text(), talk.text(), true, line.at()));
             return "talk";
         }
         return line.text().regionMatches(true, 0, "DX de ", 0, 6) ? FeedLine.DROPPED + "not readable" : null;
     }
 
-    private synchronized void say(Said one) {
-        said.put(++saidNumber, one);
-        if (said.size() > MAX_SAID) {
-            said.remove(said.keySet().iterator().next());
+    private synchronized void keepMessage(ClusterMessage one) {
+        messages.put(++messageNumber, one);
+        if (messages.size() > MAX_MESSAGES) {
+            messages.remove(messages.keySet().iterator().next());
         }
     }
 
@@ -250,8 +250,8 @@ class Air implements FeedLine.Ear {
         return Map.copyOf(locators);
     }
 
-    synchronized List<Said> said() {
-        List<Said> all = new ArrayList<>(said.values());
+    synchronized List<ClusterMessage> messages() {
+        List<ClusterMessage> all = new ArrayList<>(messages.values());
         Collections.reverse(all);
         return all;
     }

@@ -65,12 +65,12 @@ class AirController {
     }
 
     /** @param since the mark of what is known; null for everything */
-    record LookAt(@Nullable Long positionId, FilterChoice filter, @Nullable String since) {}
+    record AirQuery(@Nullable Long positionId, FilterChoice filter, @Nullable String since) {}
 
     /** Stations on the air that pass a filter, or what changed of them since a mark. */
     @StoresNothing
     @PostMapping("/look")
-    AirLook.AirNews look(@RequestBody LookAt at) {
+    AirLook.AirNews look(@RequestBody AirQuery at) {
         return look.look(at.positionId(), at.filter().filter(), at.since());
     }
 
@@ -135,7 +135,7 @@ class AirController {
     /** Goes to a station: radio, split, antenna; or has the program answer it. */
     @StoresNothing
     @PostMapping("/spots/{id}/go")
-    TuneToSpot.Went go(@PathVariable long id, @RequestBody GoRequest request) {
+    TuneToSpot.TuneResult go(@PathVariable long id, @RequestBody GoRequest request) {
         return goThere.go(request.positionId(), id, request.answer());
     }
 
@@ -258,10 +258,10 @@ class AirController {
         return alerts.fired();
     }
 
-    /** What a feed reported of a station. */
+    /** Announcements and talk on the connected nodes, the latest first. */
     @GetMapping("/said")
-    List<Air.Said> heardFrom() {
-        return air.said();
+    List<Air.ClusterMessage> messages() {
+        return air.messages();
     }
 
     /** An entity to choose in a filter. */

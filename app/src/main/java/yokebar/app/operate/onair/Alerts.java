@@ -12,7 +12,6 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -96,7 +95,7 @@ class Alerts {
             }
             AirChoices.AlertKind kind = audible == null || heard.doubt() != null ? null : kind(audible);
             AirChoices.AlertChoice choice = kind == null ? null : wanted.get(kind);
-            if (audible == null || choice == null || audible.workedHere()) {
+            if (audible == null || kind == null || choice == null || audible.workedHere()) {
                 continue;
             }
             AirChoices.AlertKind before = told.get(heard.id());
@@ -113,7 +112,7 @@ class Alerts {
                                 + (heard.mode() == null
                                         ? ""
                                         : " " + heard.mode().label()) + ": " + audible.why(),
-                        "It is " + Objects.requireNonNull(kind).words() + "."));
+                        "It is " + kind.words() + "."));
             } else {
                 held.computeIfAbsent(kind, k -> new HeldBack()).add(heard.call().text());
             }

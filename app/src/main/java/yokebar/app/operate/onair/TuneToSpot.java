@@ -56,13 +56,13 @@ class TuneToSpot {
      * @param good whether everything that was tried worked
      * @param sentence what was done, and what was not and why
      */
-    record Went(String call, boolean good, String sentence, @Nullable Integer bearingDegrees) {}
+    record TuneResult(String call, boolean good, String sentence, @Nullable Integer bearingDegrees) {}
 
     /**
      * @param positionId whose radio goes there
      * @param answer whether a program that read the station is told to answer it; it transmits then
      */
-    Went go(@Nullable Long positionId, long id, boolean answer) {
+    TuneResult go(@Nullable Long positionId, long id, boolean answer) {
         Audible audible = look.one(positionId, id);
         if (audible == null) {
             throw new Rejection("id", "This station is not heard any more.");
@@ -80,7 +80,7 @@ class TuneToSpot {
                             bearing)
                     .ifPresent(name -> done.add(name + " turns to " + bearing + "°"));
         }
-        return new Went(heard.call().text(), good, String.join(". ", done) + ".", bearing);
+        return new TuneResult(heard.call().text(), good, String.join(". ", done) + ".", bearing);
     }
 
     private boolean tuned(@Nullable Long positionId, Audible audible, List<String> done) {

@@ -115,7 +115,7 @@ class PartnerController {
                         lines.stream().map(line -> line.more().get("QTH")).toList(),
                         known == null ? null : known.town()),
                 known,
-                whereabouts(call, situation, new Told(typedLocator, lines, known), positionId, now),
+                whereabouts(call, situation, new PartnerSources(typedLocator, lines, known), positionId, now),
                 search.workedBefore().of(Kind.BASE_CALL, base).cells(),
                 situation == null
                         ? List.of()
@@ -142,20 +142,20 @@ class PartnerController {
     }
 
     private PartnerView.@Nullable Whereabouts whereabouts(
-            Call call, @Nullable Situation situation, Told told, @Nullable Long positionId, Instant now) {
-        Locator locator = told.typed() == null ? null : Locator.read(told.typed());
+            Call call, @Nullable Situation situation, PartnerSources sources, @Nullable Long positionId, Instant now) {
+        Locator locator = sources.typed() == null ? null : Locator.read(sources.typed());
         String source = "TYPED";
         if (locator == null) {
             // A locator of a contact made as another call's guest would be that of another place.
-            String earlier = first(told.lines().stream()
+            String earlier = first(sources.lines().stream()
                     .filter(line -> line.call().equals(call.text()))
                     .map(LogLine::locator)
                     .toList());
             locator = earlier == null ? null : Locator.read(earlier);
             source = "EARLIER";
         }
-        if (locator == null && told.known() != null && told.known().locator() != null) {
-            locator = Locator.read(told.known().locator());
+        if (locator == null && sources.known() != null && sources.known().locator() != null) {
+            locator = Locator.read(sources.known().locator());
             source = "CALLBOOK";
         }
         Point there = locator != null
@@ -178,7 +178,7 @@ class PartnerController {
                 way(there, day, positionId, now, today));
     }
 
-    private PartnerView.@Nullable Way way(
+    private PartnerView.@Nullable PathView way(
             Point there, Sun.Day dayThere, @Nullable Long positionId, Instant now, LocalDate today) {
         String own = positions.settingAt(positionId).fields().get("MY_GRIDSQUARE");
         Locator ownLocator = own == null ? null : Locator.read(own);
@@ -188,7 +188,7 @@ class PartnerController {
         Point here = ownLocator.centre();
         Path path = Path.between(here, there);
         Sun.Day dayHere = Sun.day(here, today);
-        return new PartnerView.Way(
+        return new PartnerView.PathView(
                 path.distanceKm(),
                 path.bearingDegrees(),
                 path.longPathDegrees(),
@@ -200,7 +200,7 @@ class PartnerController {
     }
 
     /** What was told of where it is: now, in earlier contacts, by callbooks. */
-    private record Told(@Nullable String typed, List<LogLine> lines, @Nullable KnownStation known) {}
+    private record PartnerSources(@Nullable String typed, List<LogLine> lines, @Nullable KnownStation known) {}
 
     private static @Nullable String firstOf(List<@Nullable String> values, @Nullable String otherwise) {
         String first = first(values);

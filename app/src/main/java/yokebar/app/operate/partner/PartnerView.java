@@ -57,7 +57,7 @@ record PartnerView(
             String sunTime,
             @Nullable Instant sunrise,
             @Nullable Instant sunset,
-            @Nullable Way path) {}
+            @Nullable PathView path) {}
 
     /**
      * The way there.
@@ -66,7 +66,7 @@ record PartnerView(
      * @param longPathDegrees of the long path, degrees true
      * @param greyLine whether the sun rises or sets at either end within half an hour of now
      */
-    record Way(
+    record PathView(
             double distanceKm,
             double bearingDegrees,
             double longPathDegrees,

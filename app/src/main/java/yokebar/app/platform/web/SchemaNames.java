@@ -17,6 +17,10 @@ final class SchemaNames {
         types.computeIfAbsent(name, key -> new TreeSet<>()).add(type.getName());
     }
 
+    synchronized int size() {
+        return types.size();
+    }
+
     /** Names that stand for more than one type, with those types. */
     synchronized Map<String, Set<String>> clashes() {
         return types.entrySet().stream()

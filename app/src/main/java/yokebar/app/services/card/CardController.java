@@ -27,7 +27,7 @@ class CardController {
     }
 
     /** @param manager the manager's call, where that is the way */
-    record CardWish(List<Long> contactIds, PaperCardRow.Via via, @Nullable String manager) {}
+    record CardDraft(List<Long> contactIds, PaperCardRow.Via via, @Nullable String manager) {}
 
     /** Contacts that something happened to. */
     record CardsChosen(List<Long> contactIds) {}
@@ -49,8 +49,8 @@ class CardController {
 
     /** Chooses contacts that want a card, or want none any more. */
     @PostMapping
-    PaperCards.Piles want(@RequestBody CardWish wish) {
-        return doing(() -> cards.want(wish.contactIds(), wish.via(), wish.manager()));
+    PaperCards.Piles want(@RequestBody CardDraft draft) {
+        return doing(() -> cards.want(draft.contactIds(), draft.via(), draft.manager()));
     }
 
     /** Notes cards that went out. */

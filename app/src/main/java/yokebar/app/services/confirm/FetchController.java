@@ -27,7 +27,7 @@ class FetchController {
     }
 
     /** Whether a confirmation is put aside. */
-    record Aside(boolean aside) {}
+    record AsideDraft(boolean aside) {}
 
     /** @param read confirmations read by the fetch that is running; -1 when none is */
     record FetchState(int read) {}
@@ -59,7 +59,7 @@ class FetchController {
 
     /** Puts a confirmation aside that belongs to no contact, or brings it back. */
     @PutMapping("/api/confirmations/{id}")
-    Aside setAside(@PathVariable long id, @RequestBody Aside aside) {
+    AsideDraft setAside(@PathVariable long id, @RequestBody AsideDraft aside) {
         nearMisses.setAside(id, aside.aside());
         return aside;
     }

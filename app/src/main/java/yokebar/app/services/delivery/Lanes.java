@@ -41,7 +41,7 @@ class Lanes {
     private final Identities identities;
     private final Enrolment enrolment;
     private final ServiceLines lines;
-    private final HandoverRequests wishes;
+    private final HandoverRequests requests;
     private final ContactLog log;
 
     Lanes(
@@ -51,7 +51,7 @@ class Lanes {
             Identities identities,
             Enrolment enrolment,
             ServiceLines lines,
-            HandoverRequests wishes,
+            HandoverRequests requests,
             ContactLog log) {
         this.db = db;
         this.services = services;
@@ -59,7 +59,7 @@ class Lanes {
         this.identities = identities;
         this.enrolment = enrolment;
         this.lines = lines;
-        this.wishes = wishes;
+        this.requests = requests;
         this.log = log;
     }
 
@@ -107,7 +107,7 @@ class Lanes {
                 due,
                 counts.waiting(serviceId),
                 row.filledTo,
-                wishes.progress(serviceId, due),
+                requests.progress(serviceId, due),
                 count("select count(*) from Withdrawal where serviceId = :service", serviceId),
                 withdrawalTrouble(serviceId),
                 unmatched(serviceId),
@@ -167,13 +167,13 @@ class Lanes {
      * @param handovers how many batches that makes
      * @param held what stays and why, the largest first
      */
-    record Outlook(List<Going> going, long handovers, List<HeldBack> held) {}
+    record Outlook(List<DueContacts> going, long handovers, List<HeldBack> held) {}
 
     /**
      * @param from the first of them starts, UTC
      * @param until the last of them starts, UTC
      */
-    record Going(String ownCall, long contacts, Instant from, Instant until) {}
+    record DueContacts(String ownCall, long contacts, Instant from, Instant until) {}
 
     /**
      * Contacts held for one reason, and what can be done about all of them.
@@ -199,9 +199,9 @@ class Lanes {
                         "states",
                         adapter.rules().takesChanges() ? new String[] {"DUE", "CHANGED"} : new String[] {"DUE"})
                 .getResultList();
-        List<Going> going = byCall.stream()
-                .map(row ->
-                        new Going(row.get(0, String.class), number(row, 1), instant(row.get(2)), instant(row.get(3))))
+        List<DueContacts> going = byCall.stream()
+                .map(row -> new DueContacts(
+                        row.get(0, String.class), number(row, 1), instant(row.get(2)), instant(row.get(3))))
                 .toList();
         long batches = going.stream()
                 .mapToLong(one -> (one.contacts() + adapter.maxBatchSize() - 1) / adapter.maxBatchSize())

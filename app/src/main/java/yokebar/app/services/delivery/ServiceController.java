@@ -69,7 +69,7 @@ class ServiceController {
     }
 
     /** Whether contacts are meant for a service. */
-    record Meant(boolean meant, @Nullable List<Long> contactIds) {}
+    record ContactsMeant(boolean meant, @Nullable List<Long> contactIds) {}
 
     /** @param placeId null for no place */
     record IdentityPlace(@Nullable Long placeId) {}
@@ -91,7 +91,7 @@ class ServiceController {
      * @param untilDay those that start on this day or earlier, UTC
      * @param most no more than so many
      */
-    record HandoverWish(
+    record HandoverDraft(
             @Nullable List<Long> contactIds,
             @Nullable String fromDay,
             @Nullable String untilDay,
@@ -151,27 +151,28 @@ class ServiceController {
 
     /** Hands over what is due, or what of it was chosen, as soon as the service can be reached. */
     @PostMapping("/{id}/handovers")
-    LaneView handOver(@PathVariable int id, @RequestBody(required = false) @Nullable HandoverWish wish) {
+    LaneView handOver(@PathVariable int id, @RequestBody(required = false) @Nullable HandoverDraft draft) {
         if (!services.complete(id)) {
             throw new Rejection("service", services.name(id) + " is not set up yet.");
         }
         if (services.setup(id).paused()) {
             throw new Rejection("service", "Handing over is paused, so nothing was sent. Resume it first.");
         }
-        if (wish != null && wish.contactIds() != null) {
-            worker.handOver(id, wish.contactIds());
-        } else if (wish != null && (wish.fromDay() != null || wish.untilDay() != null)) {
-            Instant from = day("fromDay", wish.fromDay(), LocalDate.of(1900, 1, 1))
+        if (draft != null && draft.contactIds() != null) {
+            worker.handOver(id, draft.contactIds());
+        } else if (draft != null && (draft.fromDay() != null || draft.untilDay() != null)) {
+            Instant from = day("fromDay", draft.fromDay(), LocalDate.of(1900, 1, 1))
                     .atStartOfDay()
                     .toInstant(ZoneOffset.UTC);
-            Instant until = day("untilDay", wish.untilDay(), LocalDate.of(9999, 1, 1))
+            Instant until = day("untilDay", draft.untilDay(), LocalDate.of(9999, 1, 1))
                     .plusDays(1)
                     .atStartOfDay()
                     .toInstant(ZoneOffset.UTC)
                     .minusMillis(1);
             worker.handOver(id, lanes.due(id, from, until));
         } else {
-            worker.handOverNow(id, wish == null || wish.most() == null ? Integer.MAX_VALUE : Math.max(1, wish.most()));
+            worker.handOverNow(
+                    id, draft == null || draft.most() == null ? Integer.MAX_VALUE : Math.max(1, draft.most()));
         }
         return lanes.lane(id);
     }
@@ -243,17 +244,17 @@ class ServiceController {
     /** The identity as a PKCS#12 file under the passphrase given. */
     @PostMapping("/{id}/identities/{identityId}/file")
     ResponseEntity<byte[]> export(
-            @PathVariable int id, @PathVariable long identityId, @RequestBody FilePassphrase wish) {
+            @PathVariable int id, @PathVariable long identityId, @RequestBody FilePassphrase draft) {
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("application/x-pkcs12"))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"identity.p12\"")
-                .body(enrolment.export(identityId, wish.passphrase()));
+                .body(enrolment.export(identityId, draft.passphrase()));
     }
 
     /** Asks for a certificate; a letter with a code will come. */
     @PostMapping("/{id}/requests")
-    LaneView ask(@PathVariable int id, @RequestBody Enrolment.Wish wish) {
-        enrolment.ask(id, wish);
+    LaneView ask(@PathVariable int id, @RequestBody Enrolment.CertificateDraft draft) {
+        enrolment.ask(id, draft);
         return lanes.lane(id);
     }
 
@@ -283,7 +284,7 @@ class ServiceController {
 
     /** Takes many contacts out of a service's deliveries, or back in. */
     @PutMapping("/{id}/contacts")
-    LaneView setMeant(@PathVariable int id, @RequestBody Meant meant) {
+    LaneView setMeant(@PathVariable int id, @RequestBody ContactsMeant meant) {
         return setMeant(id, meant.contactIds() == null ? List.of() : meant.contactIds(), meant.meant());
     }
 

@@ -26,10 +26,10 @@ class DigitalController {
     }
 
     /** @param decode the id of what is to be answered */
-    record AnswerThis(String decode) {}
+    record AnswerDraft(String decode) {}
 
     /** Whether it went to the program; what it makes of it shows in its next status. */
-    record ToldProgram(boolean told) {}
+    record ProgramCommandSent(boolean sent) {}
 
     /**
      * What was heard.
@@ -60,16 +60,16 @@ class DigitalController {
     /** Has a program answer a station it read. The program transmits. */
     @StoresNothing
     @PostMapping("/programs/{id}/answer")
-    ToldProgram answer(@PathVariable String id, @RequestBody AnswerThis what) {
+    ProgramCommandSent answer(@PathVariable String id, @RequestBody AnswerDraft what) {
         link.answer(id, what.decode());
-        return new ToldProgram(true);
+        return new ProgramCommandSent(true);
     }
 
     /** Has a program stop transmitting. */
     @StoresNothing
     @PostMapping("/programs/{id}/stop")
-    ToldProgram stop(@PathVariable String id) {
+    ProgramCommandSent stop(@PathVariable String id) {
         link.stopTransmitting(id);
-        return new ToldProgram(true);
+        return new ProgramCommandSent(true);
     }
 }

@@ -65,7 +65,7 @@ class RadioController {
     }
 
     /** Whether a command went to the radio; what it made of it shows in its next reports. */
-    record Told(boolean told) {}
+    record CommandSent(boolean sent) {}
 
     /** The radios with what they report. */
     @GetMapping
@@ -109,8 +109,8 @@ class RadioController {
     /** Tunes a radio, or changes its mode or split. */
     @StoresNothing
     @PostMapping("/{id}/tune")
-    Told tune(@PathVariable long id, @RequestBody Tuning tuning) {
+    CommandSent tune(@PathVariable long id, @RequestBody Tuning tuning) {
         radioTuning.tune(id, tuning.hz(), tuning.mode(), tuning.split());
-        return new Told(true);
+        return new CommandSent(true);
     }
 }

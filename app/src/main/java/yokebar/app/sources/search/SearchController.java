@@ -21,7 +21,7 @@ class SearchController {
     }
 
     /** Which ports to search; none for all. */
-    record Where(@Nullable List<String> addresses) {}
+    record SearchAddresses(@Nullable List<String> addresses) {}
 
     /** What the search for devices has found so far. */
     @GetMapping
@@ -32,7 +32,7 @@ class SearchController {
     /** Begins to search for devices on this computer's ports. */
     @StoresNothing
     @PostMapping
-    SearchView start(@RequestBody Where where) {
+    SearchView start(@RequestBody SearchAddresses where) {
         searches.start(where.addresses() == null ? List.of() : where.addresses());
         return searches.view();
     }

@@ -237,11 +237,11 @@ class CallbookStore {
         return text.length() > LONGEST_CONFIRMS ? "" : text;
     }
 
-    private static List<KnownStation.Confirms> confirms(@Nullable String text) {
+    private static List<KnownStation.ConfirmingService> confirms(@Nullable String text) {
         return text == null || text.isEmpty()
                 ? List.of()
                 : Arrays.stream(text.split("\n"))
-                        .map(line -> new KnownStation.Confirms(
+                        .map(line -> new KnownStation.ConfirmingService(
                                 line.substring(0, line.lastIndexOf(' ')), line.substring(line.lastIndexOf(' ') + 1)))
                         .toList();
     }

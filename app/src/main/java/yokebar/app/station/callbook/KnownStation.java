@@ -18,10 +18,10 @@ public record KnownStation(
         @Nullable String state,
         @Nullable String country,
         @Nullable String locator,
-        List<Confirms> confirms,
+        List<ConfirmingService> confirms,
         boolean picture,
         @Nullable Instant answeredAt) {
 
     /** @param lastUpload ISO day of the last log it handed in, UTC */
-    public record Confirms(String service, String lastUpload) {}
+    public record ConfirmingService(String service, String lastUpload) {}
 }

@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class HandoverRequests {
-    private final Map<Integer, Deque<Wish>> wishes = new HashMap<>();
+    private final Map<Integer, Deque<Request>> requests = new HashMap<>();
 
     /**
      * How far what was asked for has come.
@@ -26,20 +26,20 @@ public class HandoverRequests {
     public record Progress(long total, long left) {}
 
     /** Something asked for: so many of what is due, or certain contacts. */
-    static final class Wish {
+    static final class Request {
         private final List<Long> chosen;
         private final boolean ofChosen;
         private long total;
         private volatile int left;
 
-        private Wish(long total, int left) {
+        private Request(long total, int left) {
             this.chosen = List.of();
             this.ofChosen = false;
             this.total = total;
             this.left = left;
         }
 
-        private Wish(List<Long> chosen) {
+        private Request(List<Long> chosen) {
             this.chosen = new ArrayList<>(chosen);
             this.ofChosen = true;
             this.total = chosen.size();
@@ -76,23 +76,23 @@ public class HandoverRequests {
      * @param due contacts that are due now
      */
     synchronized void ask(int serviceId, int most, long due) {
-        Deque<Wish> waiting = wishes.computeIfAbsent(serviceId, id -> new ArrayDeque<>());
-        Wish last = waiting.peekLast();
+        Deque<Request> waiting = requests.computeIfAbsent(serviceId, id -> new ArrayDeque<>());
+        Request last = waiting.peekLast();
         if (last != null && !last.ofChosen()) {
             last.left = Math.max(last.left, most);
             last.total = Math.max(last.total, Math.min(most, due));
         } else {
-            waiting.add(new Wish(Math.min(most, due), most));
+            waiting.add(new Request(Math.min(most, due), most));
         }
     }
 
     synchronized void ask(int serviceId, List<Long> contactIds) {
-        wishes.computeIfAbsent(serviceId, id -> new ArrayDeque<>()).add(new Wish(contactIds));
+        requests.computeIfAbsent(serviceId, id -> new ArrayDeque<>()).add(new Request(contactIds));
     }
 
     /** What is to be fulfilled first; null when nothing is asked for. */
-    synchronized @Nullable Wish first(int serviceId) {
-        Deque<Wish> waiting = wishes.get(serviceId);
+    synchronized @Nullable Request first(int serviceId) {
+        Deque<Request> waiting = requests.get(serviceId);
         return waiting == null ? null : waiting.peekFirst();
     }
 
@@ -100,15 +100,15 @@ public class HandoverRequests {
         return first(serviceId) != null;
     }
 
-    synchronized void done(int serviceId, Wish wish) {
-        Deque<Wish> waiting = wishes.get(serviceId);
+    synchronized void done(int serviceId, Request request) {
+        Deque<Request> waiting = requests.get(serviceId);
         if (waiting != null) {
-            waiting.remove(wish);
+            waiting.remove(request);
         }
     }
 
     synchronized void forget(int serviceId) {
-        wishes.remove(serviceId);
+        requests.remove(serviceId);
     }
 
     /**
@@ -116,11 +116,11 @@ public class HandoverRequests {
      * @return null when nothing is asked for
      */
     public synchronized @Nullable Progress progress(int serviceId, long due) {
-        Wish wish = first(serviceId);
-        if (wish == null) {
+        Request request = first(serviceId);
+        if (request == null) {
             return null;
         }
-        long left = Math.min(wish.left, due);
-        return new Progress(Math.max(wish.total, left), left);
+        long left = Math.min(request.left, due);
+        return new Progress(Math.max(request.total, left), left);
     }
 }

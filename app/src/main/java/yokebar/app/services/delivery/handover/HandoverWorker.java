@@ -30,7 +30,6 @@ import yokebar.app.services.delivery.Services;
 import yokebar.app.services.delivery.ledger.DeliveryCounts;
 import yokebar.app.services.delivery.ledger.DeliveryFill;
 import yokebar.app.services.delivery.ledger.ReviewRounds;
-import yokebar.app.services.delivery.ledger.RuleReview;
 import yokebar.app.services.delivery.ledger.Withdrawal;
 import yokebar.app.services.delivery.ledger.Withdrawals;
 import yokebar.app.services.delivery.picture.ContactPictures;
@@ -57,7 +56,6 @@ public class HandoverWorker implements SmartLifecycle {
     private final HandoverDesk desk;
     private final Services services;
     private final DeliveryCounts counts;
-    private final RuleReview ruleReview;
     private final ReviewRounds reviews;
     private final BatchPacking packing;
     private final DeliveryFill fill;
@@ -65,7 +63,7 @@ public class HandoverWorker implements SmartLifecycle {
     private final ContactPictures pictures;
     private final ServiceLines lines;
     private final HandoverSteps steps;
-    private final HandoverRequests wishes;
+    private final HandoverRequests requests;
     private final Clock clock;
     /** Until when there is nothing to do, by service. */
     private final Map<Integer, Instant> restUntil = new ConcurrentHashMap<>();
@@ -82,34 +80,33 @@ public class HandoverWorker implements SmartLifecycle {
             HandoverDesk desk,
             Services services,
             DeliveryCounts counts,
-            RuleReview ruleReview,
+            ReviewRounds reviews,
             BatchPacking packing,
             DeliveryFill fill,
             Withdrawals withdrawals,
             ContactPictures pictures,
             ServiceLines lines,
             HandoverSteps steps,
-            HandoverRequests wishes,
+            HandoverRequests requests,
             Clock clock) {
         this.desk = desk;
         this.services = services;
         this.counts = counts;
-        this.ruleReview = ruleReview;
-        this.reviews = new ReviewRounds(ruleReview, clock);
+        this.reviews = reviews;
         this.packing = packing;
         this.fill = fill;
         this.withdrawals = withdrawals;
         this.pictures = pictures;
         this.lines = lines;
         this.steps = steps;
-        this.wishes = wishes;
+        this.requests = requests;
         this.clock = clock;
     }
 
     @Override
     public void start() {
         services.active().forEach(lines::couple);
-        services.active().stream().filter(ruleReview::anyHeldInWords).forEach(this::review);
+        reviews.askForHeldInWords(services.active());
         running = true;
     }
 
@@ -163,19 +160,19 @@ public class HandoverWorker implements SmartLifecycle {
      * @param most contacts at the most
      */
     public void handOverNow(int serviceId, int most) {
-        wishes.ask(serviceId, most, counts.due(serviceId));
+        requests.ask(serviceId, most, counts.due(serviceId));
         wake(serviceId);
     }
 
     /** The operator wants these to go now; what of them is not due stays where it is. */
     public void handOver(int serviceId, List<Long> contactIds) {
-        wishes.ask(serviceId, contactIds);
+        requests.ask(serviceId, contactIds);
         wake(serviceId);
     }
 
     /** What was asked for and has not gone yet is to stay due; what is on its way goes on. */
     public void stopHandingOver(int serviceId) {
-        wishes.forget(serviceId);
+        requests.forget(serviceId);
         OnConflict.tryAgain(() -> {
             desk.dropUntried(serviceId);
             return serviceId;
@@ -226,7 +223,7 @@ public class HandoverWorker implements SmartLifecycle {
             boolean underWay = fill(serviceId);
             if (services.complete(serviceId) && lines.line(serviceId).ready()) {
                 step(serviceId);
-                underWay |= desk.anyOpen(serviceId) || wishes.any(serviceId);
+                underWay |= desk.anyOpen(serviceId) || requests.any(serviceId);
             } else {
                 underWay |= services.complete(serviceId);
             }
@@ -254,7 +251,10 @@ public class HandoverWorker implements SmartLifecycle {
     /** With nothing under way there is nothing to look for until something about the lane changes. */
     private boolean atRest(int serviceId) {
         Instant until = restUntil.get(serviceId);
-        return until != null && until.isAfter(clock.instant()) && !wishes.any(serviceId) && !reviews.isAsked(serviceId);
+        return until != null
+                && until.isAfter(clock.instant())
+                && !requests.any(serviceId)
+                && !reviews.isAsked(serviceId);
     }
 
     @TransactionalEventListener(fallbackExecution = true)
@@ -315,8 +315,8 @@ public class HandoverWorker implements SmartLifecycle {
                 return false;
             }
         }
-        if (!wishes.any(serviceId) && itIsTime(serviceId, setup)) {
-            wishes.ask(serviceId, Integer.MAX_VALUE, counts.due(serviceId));
+        if (!requests.any(serviceId) && itIsTime(serviceId, setup)) {
+            requests.ask(serviceId, Integer.MAX_VALUE, counts.due(serviceId));
         }
         return sendMany(serviceId);
     }
@@ -324,42 +324,42 @@ public class HandoverWorker implements SmartLifecycle {
     /** Batch after batch for a while, then others have their turn; returns whether the line still works. */
     private boolean sendMany(int serviceId) {
         Instant until = clock.instant().plus(AT_A_STRETCH);
-        HandoverRequests.Wish wish = wishes.first(serviceId);
-        while (wish != null && running && clock.instant().isBefore(until)) {
-            Optional<Long> prepared = prepare(serviceId, wish);
-            if (prepared.isPresent() && !send(prepared.get(), serviceId, wish)) {
+        HandoverRequests.Request request = requests.first(serviceId);
+        while (request != null && running && clock.instant().isBefore(until)) {
+            Optional<Long> prepared = prepare(serviceId, request);
+            if (prepared.isPresent() && !send(prepared.get(), serviceId, request)) {
                 return false;
             }
-            if (wish.left() == 0 || prepared.isEmpty() && !wish.ofChosen()) {
-                wishes.done(serviceId, wish);
+            if (request.left() == 0 || prepared.isEmpty() && !request.ofChosen()) {
+                requests.done(serviceId, request);
             }
-            wish = wishes.first(serviceId);
+            request = requests.first(serviceId);
         }
         return true;
     }
 
     /** Sends a batch; one dropped because of an edit in between has not gone, and what is asked for is still asked for. */
-    private boolean send(long handoverId, int serviceId, HandoverRequests.Wish wish) {
+    private boolean send(long handoverId, int serviceId, HandoverRequests.Request request) {
         int contacts = desk.contacts(handoverId);
         boolean works = steps.send(handoverId, serviceId);
         if (desk.exists(handoverId)) {
-            wish.went(contacts);
+            request.went(contacts);
         }
         return works;
     }
 
     /** The next batch of what is asked for; empty when there is none at once. */
-    private Optional<Long> prepare(int serviceId, HandoverRequests.Wish wish) {
+    private Optional<Long> prepare(int serviceId, HandoverRequests.Request request) {
         Optional<Long> prepared;
-        if (wish.ofChosen()) {
-            List<Long> next = wish.next(services.adapter(serviceId).maxBatchSize());
+        if (request.ofChosen()) {
+            List<Long> next = request.next(services.adapter(serviceId).maxBatchSize());
             // They may need more than one batch, one for each identity.
             prepared = packing.prepare(serviceId, next);
             if (prepared.isEmpty()) {
-                wish.doneWith(next);
+                request.doneWith(next);
             }
         } else {
-            prepared = packing.prepare(serviceId, wish.left());
+            prepared = packing.prepare(serviceId, request.left());
         }
         return prepared;
     }

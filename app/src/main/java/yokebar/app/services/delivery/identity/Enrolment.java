@@ -68,20 +68,20 @@ public class Enrolment {
      * @param untilDay the last one; empty for no end
      * @param postalAddress where the letter goes
      */
-    public record Wish(String call, String fromDay, @Nullable String untilDay, String postalAddress) {}
+    public record CertificateDraft(String call, String fromDay, @Nullable String untilDay, String postalAddress) {}
 
-    public void ask(int serviceId, Wish wish) {
-        Call call = Call.read(wish.call());
+    public void ask(int serviceId, CertificateDraft draft) {
+        Call call = Call.read(draft.call());
         if (call == null) {
-            throw new Rejection("call", "\"" + wish.call() + "\" cannot be a call.");
+            throw new Rejection("call", "\"" + draft.call() + "\" cannot be a call.");
         }
-        LocalDate from = day("fromDay", wish.fromDay());
+        LocalDate from = day("fromDay", draft.fromDay());
         LocalDate until =
-                day("untilDay", wish.untilDay() == null || wish.untilDay().isBlank() ? EVERY_DAY : wish.untilDay());
+                day("untilDay", draft.untilDay() == null || draft.untilDay().isBlank() ? EVERY_DAY : draft.untilDay());
         if (until.isBefore(from)) {
             throw new Rejection("untilDay", "The last day lies before the first one.");
         }
-        if (wish.postalAddress().isBlank() || wish.postalAddress().length() > 400) {
+        if (draft.postalAddress().isBlank() || draft.postalAddress().length() > 400) {
             throw new Rejection("postalAddress", "Where shall the letter with the code go? Up to 400 characters.");
         }
         IdentityRequestRow row = new IdentityRequestRow();
@@ -90,7 +90,7 @@ public class Enrolment {
         row.contactsFrom = from.atStartOfDay().toInstant(ZoneOffset.UTC);
         row.contactsUntil =
                 until.plusDays(1).atStartOfDay().toInstant(ZoneOffset.UTC).minusSeconds(1);
-        row.postalAddress = wish.postalAddress().strip();
+        row.postalAddress = draft.postalAddress().strip();
         row.askedAt = clock.instant();
         try {
             CertificateRequest.Pending pending = CertificateRequest.make(call);

@@ -3,15 +3,18 @@ package yokebar.app.services.delivery.ledger;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BooleanSupplier;
+import org.springframework.stereotype.Component;
 import yokebar.core.services.delivery.DeliveryState;
 
 /** When the contacts of which services are looked at again: when asked, and now and then what passes by itself. */
-public final class ReviewRounds {
+@Component
+public class ReviewRounds {
     private static final Duration PASSES_EVERY = Duration.ofMinutes(10);
 
     private final RuleReview review;
@@ -21,9 +24,14 @@ public final class ReviewRounds {
     /** Services of which all that waits is to be looked at. */
     private final Set<Integer> asked = ConcurrentHashMap.newKeySet();
 
-    public ReviewRounds(RuleReview review, Clock clock) {
+    ReviewRounds(RuleReview review, Clock clock) {
         this.review = review;
         this.clock = clock;
+    }
+
+    /** At the start: what an earlier edition held is in words, and is looked at again. */
+    public void askForHeldInWords(Collection<Integer> serviceIds) {
+        serviceIds.stream().filter(review::anyHeldInWords).forEach(asked::add);
     }
 
     /** Has all that waits or is held looked at again in the next round. */

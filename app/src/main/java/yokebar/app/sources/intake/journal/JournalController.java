@@ -84,7 +84,7 @@ class JournalController {
     record FieldBeside(String name, String said, @Nullable String logged, boolean same) {}
 
     /** @param raw the record put right; null for as it came */
-    record Again(@Nullable String raw) {}
+    record ReplayDraft(@Nullable String raw) {}
 
     /** How long repeats are kept, days; null for ever. */
     record Keeping(@Nullable Integer repeatsDays) {}
@@ -131,7 +131,7 @@ class JournalController {
 
     /** Sends a record through the intake once more, as it was or put right. */
     @PostMapping("/api/journal/{id}/again")
-    Outcome again(@PathVariable long id, @RequestBody Again again) {
+    Outcome again(@PathVariable long id, @RequestBody ReplayDraft again) {
         return replay.again(id, again.raw());
     }
 

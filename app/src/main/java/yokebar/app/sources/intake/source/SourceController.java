@@ -66,7 +66,7 @@ class SourceController {
     record NewPort(IntakeSource.Kind kind, int port, @Nullable SourceDraft options) {}
 
     /** What became of letting go. */
-    record LetGo(int contacts) {}
+    record ReleasedContacts(int contacts) {}
 
     private static final SourceDraft AS_IS = new SourceDraft(null, null, null, null, null, null, null);
 
@@ -127,12 +127,12 @@ class SourceController {
 
     /** Lets the services have the contacts of a source that waited for a look. */
     @PostMapping("/{id}/let-go")
-    LetGo letGo(@PathVariable long id) {
+    ReleasedContacts letGo(@PathVariable long id) {
         SourceView source = all().stream()
                 .filter(s -> s.id() == id)
                 .findFirst()
                 .orElseThrow(() -> new Rejection("id", "There is no source with the number " + id + "."));
-        return new LetGo(held.letGo(source.hookup()));
+        return new ReleasedContacts(held.letGo(source.hookup()));
     }
 
     private boolean isFile(long id) {

@@ -1,0 +1,5 @@
+package yokebar.planted.one;
+
+import yokebar.planted.two.Two;
+
+public record One(Two other) {}
