@@ -25,6 +25,7 @@ import yokebar.core.log.index.Entry;
 import yokebar.core.operate.need.Facts;
 import yokebar.core.operate.need.Goal;
 import yokebar.core.operate.need.Kind;
+import yokebar.core.operate.need.Proofs;
 import yokebar.core.operate.need.WorkedBefore;
 import yokebar.core.operate.onair.Appraiser;
 import yokebar.core.operate.onair.Atlas;
@@ -43,6 +44,7 @@ import yokebar.standins.world.World;
 
 /** How many spots a second one thread reads, merges, appraises beside a million contacts, and ranks. */
 public final class AirFigures {
+    private static final Proofs PROVEN = Proofs.by(1);
     private static final int CONTACTS = Integer.getInteger("contacts", 1_000_000);
     private static final int LINES = Integer.getInteger("lines", 500_000);
     private static final int PART = 50_000;
@@ -75,9 +77,9 @@ public final class AirFigures {
         Atlas atlas = new Atlas(Entities.shipped(), new Locator("HM49kq").centre(), LocalDate.now(ZoneOffset.UTC));
         OperatorGoals aims = new OperatorGoals(
                 List.of(
-                        new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, 0),
-                        new Goal(Kind.CQ_ZONE, Goal.Scope.EVER, Goal.Bar.WORKED, 0),
-                        new Goal(Kind.PREFIX, Goal.Scope.EVER, Goal.Bar.WORKED, 0)),
+                        new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, Proofs.NONE),
+                        new Goal(Kind.CQ_ZONE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE),
+                        new Goal(Kind.PREFIX, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE)),
                 CallPatterns.of(List.of("ZP*")),
                 CallPatterns.NONE,
                 hz -> true,
@@ -140,7 +142,7 @@ public final class AirFigures {
             for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
                 if (ContactAdif.read(record.fields(), new Call("CU9QYB")) instanceof Reading.Readable readable) {
                     Entry entry = Entry.of(++counted, readable.contact(), Entities.shipped());
-                    facts.add(Facts.of(entry, counted % 3 == 0 ? 1 : 0));
+                    facts.add(Facts.of(entry, counted % 3 == 0 ? PROVEN : Proofs.NONE));
                 }
             }
             before.add(facts);

@@ -17,10 +17,12 @@ import yokebar.core.operate.line.LineText;
 import yokebar.core.operate.need.Facts;
 import yokebar.core.operate.need.Kind;
 import yokebar.core.operate.need.NewOnes;
+import yokebar.core.operate.need.Proofs;
 import yokebar.core.operate.need.WorkedBefore;
 
 /** How long it takes to say who a call is and what it would bring, beside a million contacts. */
 public final class WhoFigures {
+    private static final Proofs PROVEN = Proofs.by(1);
     private static final int CONTACTS = Integer.getInteger("contacts", 1_000_000);
     private static final int PART = 50_000;
     private static final int ROUNDS = 7;
@@ -48,7 +50,9 @@ public final class WhoFigures {
                     new AdiReader(new ByteArrayInputStream(LongLog.adi(from, Math.min(from + PART, CONTACTS))));
             for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
                 if (ContactAdif.read(record.fields(), new Call("CU9QYB")) instanceof Reading.Readable readable) {
-                    facts.add(Facts.of(Entry.of(++counted, readable.contact(), entities), counted % 3 == 0 ? 1 : 0));
+                    facts.add(Facts.of(
+                            Entry.of(++counted, readable.contact(), entities),
+                            counted % 3 == 0 ? PROVEN : Proofs.NONE));
                     if (calls.size() < 200_000) {
                         calls.add(readable.contact().call());
                         some.add(facts.get(facts.size() - 1));

@@ -25,7 +25,6 @@ import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
 import yokebar.app.log.ContactsRestored;
-import yokebar.app.log.Proofs;
 import yokebar.app.log.Seals;
 import yokebar.app.log.SealsChanged;
 import yokebar.app.log.change.LogChanges;
@@ -38,6 +37,7 @@ import yokebar.core.log.index.Entry;
 import yokebar.core.log.index.LogFields;
 import yokebar.core.log.index.LogIndex;
 import yokebar.core.operate.need.Facts;
+import yokebar.core.operate.need.Proofs;
 import yokebar.core.operate.need.WorkedBefore;
 
 /**
@@ -308,10 +308,10 @@ public class LogSearch implements SmartLifecycle {
         fields.addAll(marks().values());
         List<Integer> services = List.copyOf(marks().keySet());
         int given = index.forEachRow(place, LEARN_AT_ONCE, fields, values -> {
-            int proofs = values[Facts.FIELDS.size()] == null ? 0 : Proofs.ELSEWHERE;
+            Proofs proofs = ServiceMarks.elsewhere(values[Facts.FIELDS.size()]);
             for (int i = 0; i < services.size(); i++) {
                 if (ServiceMarks.CONFIRMED.equals(values[Facts.FIELDS.size() + 1 + i])) {
-                    proofs |= Proofs.by(services.get(i));
+                    proofs = proofs.and(services.get(i));
                 }
             }
             facts.add(Facts.of(values, proofs));

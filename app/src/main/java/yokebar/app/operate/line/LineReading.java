@@ -38,6 +38,7 @@ import yokebar.core.operate.line.LineText;
 import yokebar.core.operate.need.Facts;
 import yokebar.core.operate.need.Kind;
 import yokebar.core.operate.need.NewOnes;
+import yokebar.core.operate.need.Proofs;
 import yokebar.core.operate.need.WorkedBefore;
 import yokebar.core.sources.radio.RadioCompletion;
 
@@ -239,7 +240,7 @@ class LineReading {
         if (band != null && mode != null) {
             values.put(LogFields.BAND, band.adifName());
             values.put(LogFields.GROUP, mode.group().name());
-            facts = Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), 0);
+            facts = Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), Proofs.NONE);
         }
         return new LineView.StationHint(
                 call.text(),

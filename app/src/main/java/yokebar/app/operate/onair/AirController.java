@@ -172,7 +172,7 @@ class AirController {
     @PostMapping("/choices/preview")
     AirLook.GoalPreview preview(
             @RequestBody AirChoices chosen, @RequestParam(required = false) @Nullable Long positionId) {
-        return look.preview(positionId, ChoicesStore.check(chosen));
+        return look.preview(positionId, choices.check(chosen));
     }
 
     /** The filters that were given a name. */

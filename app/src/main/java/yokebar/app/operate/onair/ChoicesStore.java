@@ -15,10 +15,11 @@ import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import yokebar.app.log.Proofs;
+import yokebar.app.log.Seals;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.station.settings.SettingsPart;
 import yokebar.core.operate.need.Goal;
+import yokebar.core.operate.need.Proofs;
 import yokebar.core.operate.onair.CallPatterns;
 
 /** Keeps what the operators are after, and checks it. */
@@ -35,13 +36,20 @@ class ChoicesStore implements SettingsPart {
     private final EntityManager db;
     private final TransactionTemplate transaction;
     private final JsonMapper json;
+    private final Seals seals;
     private final ApplicationEventPublisher events;
     private volatile @Nullable AirChoices known;
 
-    ChoicesStore(EntityManager db, TransactionTemplate transaction, JsonMapper json, ApplicationEventPublisher events) {
+    ChoicesStore(
+            EntityManager db,
+            TransactionTemplate transaction,
+            JsonMapper json,
+            Seals seals,
+            ApplicationEventPublisher events) {
         this.db = db;
         this.transaction = transaction;
         this.json = json;
+        this.seals = seals;
         this.events = events;
     }
 
@@ -83,15 +91,17 @@ class ChoicesStore implements SettingsPart {
         return checked;
     }
 
-    static AirChoices check(AirChoices choices) {
+    AirChoices check(AirChoices choices) {
         if (choices.goals().size() > MAX_GOALS) {
             throw new Rejection("goals", "Thirty goals are the most that can be followed at once.");
         }
-        choices.goals().forEach(goal -> goal.services().forEach(service -> {
-            if (service != 0) {
-                proof(service);
+        for (AirChoices.GoalChoice goal : choices.goals()) {
+            for (int service : goal.services()) {
+                if (service != Proofs.ELSEWHERE && !seals.services().containsKey(service)) {
+                    throw new Rejection("goals", "There is no service " + service + ".");
+                }
             }
-        }));
+        }
         Set<AirChoices.AlertKind> kinds = EnumSet.noneOf(AirChoices.AlertKind.class);
         for (AirChoices.AlertChoice alert : choices.alerts()) {
             Integer tone = alert.tone();
@@ -131,21 +141,9 @@ class ChoicesStore implements SettingsPart {
     static List<Goal> goals(AirChoices choices) {
         List<Goal> goals = new ArrayList<>();
         for (AirChoices.GoalChoice choice : choices.goals()) {
-            int proofs = 0;
-            for (int service : choice.services()) {
-                proofs |= service == 0 ? Proofs.ELSEWHERE : proof(service);
-            }
-            goals.add(new Goal(choice.kind(), choice.scope(), choice.bar(), proofs));
+            goals.add(new Goal(choice.kind(), choice.scope(), choice.bar(), Proofs.by(choice.services())));
         }
         return goals;
-    }
-
-    private static int proof(int service) {
-        try {
-            return Proofs.by(service);
-        } catch (IllegalArgumentException e) {
-            throw new Rejection("goals", "There is no service " + service + ".");
-        }
     }
 
     @Override

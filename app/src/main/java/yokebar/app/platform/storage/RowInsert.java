@@ -11,7 +11,10 @@ import org.hibernate.generator.EventType;
 import org.hibernate.metamodel.mapping.AttributeMapping;
 import org.hibernate.metamodel.mapping.BasicValuedModelPart;
 import org.hibernate.metamodel.mapping.JdbcMapping;
+import org.hibernate.metamodel.mapping.NonAggregatedIdentifierMapping;
 import org.hibernate.persister.entity.EntityPersister;
+import org.hibernate.spi.NavigablePath;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The insert statement of an entity whose attributes are plain columns, made from Hibernate's mapping of it. Hibernate's own
@@ -23,27 +26,40 @@ final class RowInsert {
     private record ColumnBinding(AttributeMapping attribute, JdbcMapping type) {}
 
     private final EntityPersister entity;
-    private final JdbcMapping idType;
+    /** Null when the key has several columns, which are then among the others. */
+    private final @Nullable JdbcMapping idType;
+
     private final List<ColumnBinding> columns = new ArrayList<>();
     private final String sql;
 
     private RowInsert(EntityPersister entity) {
         this.entity = entity;
-        this.idType = entity.getIdentifierMapping().getSingleJdbcMapping();
         List<String> names = new ArrayList<>();
-        names.add(entity.getIdentifierColumnNames()[0]);
-        for (int i = 0; i < entity.getNumberOfAttributeMappings(); i++) {
-            AttributeMapping attribute = entity.getAttributeMapping(i);
-            BasicValuedModelPart column = attribute.asBasicValuedModelPart();
-            if (column == null) {
-                throw new IllegalArgumentException(
-                        entity.getEntityName() + "." + attribute.getAttributeName() + " is no plain column");
-            }
-            columns.add(new ColumnBinding(attribute, column.getSingleJdbcMapping()));
-            names.add(column.getSelectionExpression());
+        if (entity.getIdentifierMapping() instanceof NonAggregatedIdentifierMapping key) {
+            this.idType = null;
+            key.getVirtualIdEmbeddable().forEachAttributeMapping(attribute -> add(attribute, names));
+        } else {
+            this.idType = entity.getIdentifierMapping().getSingleJdbcMapping();
+            names.add(entity.getIdentifierColumnNames()[0]);
         }
+        entity.forEachAttributeMapping(attribute -> {
+            // Hibernate's own stand-in for a key of several columns, which are there already.
+            if (!attribute.getAttributeName().equals(NavigablePath.IDENTIFIER_MAPPER_PROPERTY)) {
+                add(attribute, names);
+            }
+        });
         this.sql = "insert into " + entity.getTableName() + " (" + String.join(", ", names) + ") values ("
                 + String.join(", ", Collections.nCopies(names.size(), "?")) + ")";
+    }
+
+    private void add(AttributeMapping attribute, List<String> names) {
+        BasicValuedModelPart column = attribute.asBasicValuedModelPart();
+        if (column == null) {
+            throw new IllegalArgumentException(
+                    entity.getEntityName() + "." + attribute.getAttributeName() + " is no plain column");
+        }
+        columns.add(new ColumnBinding(attribute, column.getSingleJdbcMapping()));
+        names.add(column.getSelectionExpression());
     }
 
     /** @throws IllegalArgumentException when an attribute is not a plain column */
@@ -57,13 +73,15 @@ final class RowInsert {
 
     /** Gives the row its number, if it takes one from a sequence, and binds its values. */
     void bind(Object row, PreparedStatement statement, SessionImplementor session) throws SQLException {
-        Object id = entity.getIdentifier(row, session);
-        if (entity.getGenerator() instanceof BeforeExecutionGenerator numbers) {
-            id = numbers.generate(session, row, id, EventType.INSERT);
-            entity.setIdentifier(row, id, session);
+        int index = 1;
+        if (idType != null) {
+            Object id = entity.getIdentifier(row, session);
+            if (entity.getGenerator() instanceof BeforeExecutionGenerator numbers) {
+                id = numbers.generate(session, row, id, EventType.INSERT);
+                entity.setIdentifier(row, id, session);
+            }
+            bind(idType, id, index++, statement, session);
         }
-        bind(idType, id, 1, statement, session);
-        int index = 2;
         for (ColumnBinding column : columns) {
             bind(column.type(), column.attribute().getValue(row), index++, statement, session);
         }

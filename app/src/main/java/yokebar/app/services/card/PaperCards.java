@@ -21,6 +21,7 @@ import yokebar.app.log.JourneyStep;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.log.store.LogLine;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.services.delivery.ServiceAccounts;
 import yokebar.app.services.delivery.ledger.Deliveries;
 import yokebar.core.basics.call.Call;
 import yokebar.core.log.contact.LoggedContact;
@@ -29,9 +30,6 @@ import yokebar.core.services.delivery.DeliveryEvent;
 /** The cards on their way: wanted, sent, received. Where each stands is its delivery to the service "Paper". */
 @Service
 class PaperCards implements JourneySource {
-    /** The service that stands for paper. */
-    static final int SERVICE = 4;
-
     private static final int SHOWN = 300;
     private static final int MAX_AT_ONCE = 5000;
     /** What stands on our cards and labels as a bar code. */
@@ -40,13 +38,19 @@ class PaperCards implements JourneySource {
     private final EntityManager db;
     private final ContactLog log;
     private final Deliveries deliveries;
+    private final ServiceAccounts accounts;
     private final Clock clock;
 
-    PaperCards(EntityManager db, ContactLog log, Deliveries deliveries, Clock clock) {
+    PaperCards(EntityManager db, ContactLog log, Deliveries deliveries, ServiceAccounts accounts, Clock clock) {
         this.db = db;
         this.log = log;
         this.deliveries = deliveries;
+        this.accounts = accounts;
         this.clock = clock;
+    }
+
+    private int paper() {
+        return accounts.paper().id();
     }
 
     /** Which cards are wanted to be seen. */
@@ -87,7 +91,7 @@ class PaperCards implements JourneySource {
             row.via = via;
             row.manager = via == PaperCardRow.Via.MANAGER && managerCall != null ? managerCall.text() : null;
         }
-        deliveries.wanted(SERVICE, contactIds);
+        deliveries.wanted(paper(), contactIds);
     }
 
     /** They lie in the letter box now. */
@@ -96,8 +100,8 @@ class PaperCards implements JourneySource {
         for (long contactId : contactIds) {
             card(contactId).sentAt = clock.instant();
         }
-        deliveries.wanted(SERVICE, contactIds);
-        deliveries.happened(SERVICE, contactIds, DeliveryEvent.HANDED_OVER);
+        deliveries.wanted(paper(), contactIds);
+        deliveries.happened(paper(), contactIds, DeliveryEvent.HANDED_OVER);
     }
 
     /** The other stations' cards came. */
@@ -106,8 +110,8 @@ class PaperCards implements JourneySource {
         for (long contactId : contactIds) {
             card(contactId).receivedAt = clock.instant();
         }
-        deliveries.wanted(SERVICE, contactIds);
-        deliveries.confirmed(SERVICE, contactIds);
+        deliveries.wanted(paper(), contactIds);
+        deliveries.confirmed(paper(), contactIds);
     }
 
     /** They were not sent after all, or no card came. */
@@ -117,13 +121,13 @@ class PaperCards implements JourneySource {
             PaperCardRow row = card(contactId);
             if (pile == Pile.RECEIVED) {
                 row.receivedAt = null;
-                deliveries.disproved(SERVICE, List.of(contactId));
+                deliveries.disproved(paper(), List.of(contactId));
                 if (row.sentAt == null) {
-                    deliveries.happened(SERVICE, List.of(contactId), DeliveryEvent.TAKEN_BACK);
+                    deliveries.happened(paper(), List.of(contactId), DeliveryEvent.TAKEN_BACK);
                 }
             } else {
                 row.sentAt = null;
-                deliveries.happened(SERVICE, List.of(contactId), DeliveryEvent.TAKEN_BACK);
+                deliveries.happened(paper(), List.of(contactId), DeliveryEvent.TAKEN_BACK);
             }
         }
     }
@@ -137,7 +141,7 @@ class PaperCards implements JourneySource {
                 db.remove(row);
             }
         }
-        deliveries.setMeant(contactIds, SERVICE, false);
+        deliveries.setMeant(contactIds, paper(), false);
     }
 
     @Transactional(readOnly = true)

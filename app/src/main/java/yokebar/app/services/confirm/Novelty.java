@@ -16,6 +16,7 @@ import yokebar.core.log.contact.LoggedContact;
 import yokebar.core.operate.need.Facts;
 import yokebar.core.operate.need.Kind;
 import yokebar.core.operate.need.NewOnes;
+import yokebar.core.operate.need.Proofs;
 import yokebar.core.operate.need.WorkState;
 import yokebar.core.operate.need.Worked;
 import yokebar.core.operate.need.WorkedBefore;
@@ -41,7 +42,7 @@ class Novelty {
     @Nullable
     String of(LoggedContact logged, Set<String> told) {
         return search.ask(index -> index.entry(logged.id()))
-                .map(entry -> words(search.workedBefore(), Facts.of(entry, 0), logged.contact(), told))
+                .map(entry -> words(search.workedBefore(), Facts.of(entry, Proofs.NONE), logged.contact(), told))
                 .orElse(null);
     }
 

@@ -14,6 +14,8 @@ import yokebar.app.sources.hookup.HookupView;
 /**
  * A service as the interface shows it.
  *
+ * @param name of the account
+ * @param kind of the service
  * @param inUse whether contacts get a state there
  * @param byHand whether nothing goes there over a network
  * @param signed whether contacts are signed there
@@ -36,6 +38,7 @@ import yokebar.app.sources.hookup.HookupView;
 record LaneView(
         int id,
         String name,
+        String kind,
         boolean inUse,
         boolean byHand,
         boolean signed,

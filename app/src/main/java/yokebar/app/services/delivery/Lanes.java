@@ -13,7 +13,6 @@ import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.log.store.LogLine;
 import yokebar.app.platform.rejection.Rejection;
-import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.app.services.delivery.handover.HandoverRequests;
 import yokebar.app.services.delivery.identity.Enrolment;
 import yokebar.app.services.delivery.identity.Identities;
@@ -71,7 +70,7 @@ class Lanes {
     @Transactional(readOnly = true)
     public LaneView lane(int serviceId) {
         ServiceRow row = services.row(serviceId);
-        ServiceAdapter adapter = services.adapter(serviceId);
+        ServiceAccount account = services.account(serviceId);
         Map<DeliveryState, Long> inState = counts.counts(serviceId);
         Map<String, Long> named = new LinkedHashMap<>();
         for (DeliveryState state : DeliveryState.values()) {
@@ -80,11 +79,12 @@ class Lanes {
         long due = counts.due(serviceId);
         return new LaneView(
                 row.id,
-                row.name,
+                account.name(),
+                account.rules().serviceName(),
                 row.inUse,
-                adapter.rules().byHand(),
-                adapter.rules().signed(),
-                adapter.access(),
+                account.rules().byHand(),
+                account.rules().signed(),
+                account.kind().access(),
                 row.address,
                 row.account,
                 services.hasPassword(row),
@@ -94,12 +94,12 @@ class Lanes {
                 row.everyMinutes,
                 row.paused,
                 row.proven,
-                !adapter.rules().waysOnRequest().isEmpty(),
+                !account.rules().waysOnRequest().isEmpty(),
                 row.takesRelayed,
                 row.ownCalls,
                 row.fromDay,
                 row.fetchEverySeconds,
-                adapter.confirms(),
+                account.kind().confirms(),
                 row.confirmationsUntil,
                 row.sweptUntil,
                 lines.coupled(serviceId).map(HookupView::of).orElse(null),
@@ -187,24 +187,24 @@ class Lanes {
     /** What a handover now would do, without doing it. */
     @Transactional(readOnly = true)
     public Outlook outlook(int serviceId) {
-        ServiceAdapter adapter = services.adapter(serviceId);
+        ServiceAccount account = services.account(serviceId);
         List<Tuple> byCall = db.createNativeQuery(
                         "select c.own_call, count(*), min(c.started_at), max(c.started_at) from delivery d"
-                                + " join contact c on c.id = d.id / " + Delivery.SERVICES
-                                + " where d.service_id = :service and d.state = any(:states) and d.handover_id is null"
+                                + " join contact c on c.id = d.contact_id where d.service_id = :service and d.state = any(:states) and d.handover_id is null"
                                 + " group by c.own_call order by 2 desc",
                         Tuple.class)
                 .setParameter("service", serviceId)
                 .setParameter(
                         "states",
-                        adapter.rules().takesChanges() ? new String[] {"DUE", "CHANGED"} : new String[] {"DUE"})
+                        account.rules().takesChanges() ? new String[] {"DUE", "CHANGED"} : new String[] {"DUE"})
                 .getResultList();
         List<DueContacts> going = byCall.stream()
                 .map(row -> new DueContacts(
                         row.get(0, String.class), number(row, 1), instant(row.get(2)), instant(row.get(3))))
                 .toList();
         long batches = going.stream()
-                .mapToLong(one -> (one.contacts() + adapter.maxBatchSize() - 1) / adapter.maxBatchSize())
+                .mapToLong(one -> (one.contacts() + account.kind().maxBatchSize() - 1)
+                        / account.kind().maxBatchSize())
                 .sum();
         List<Tuple> reasons = db.createNativeQuery(
                         "select hold_rule, coalesce(hold_subject, ''), count(*), coalesce(min(hold_detail), ''),"
@@ -214,9 +214,8 @@ class Lanes {
                         Tuple.class)
                 .setParameter("service", serviceId)
                 .getResultList();
-        List<HeldBack> held = reasons.stream()
-                .map(row -> heldBack(row, adapter.rules().serviceName()))
-                .toList();
+        List<HeldBack> held =
+                reasons.stream().map(row -> heldBack(row, account.name())).toList();
         return new Outlook(going, batches, held);
     }
 
@@ -256,7 +255,7 @@ class Lanes {
             throw new Rejection("key", "\"" + key + "\" is no reason for which contacts are held.");
         }
         return db.createQuery(
-                        "select id from Delivery where serviceId = :service and state = :held and holdRule = :rule"
+                        "select contactId from Delivery where serviceId = :service and state = :held and holdRule = :rule"
                                 + " and coalesce(holdSubject, '') = :subject",
                         Long.class)
                 .setParameter("service", serviceId)
@@ -264,17 +263,15 @@ class Lanes {
                 .setParameter("rule", hold.rule())
                 .setParameter("subject", hold.subject())
                 .setMaxResults(MAX_AT_ONCE)
-                .getResultStream()
-                .map(id -> id / Delivery.SERVICES)
-                .toList();
+                .getResultList();
     }
 
     /** The contacts that wait to go and start within a span, by number. */
     @Transactional(readOnly = true)
     public List<Long> due(int serviceId, Instant from, Instant until) {
         return db.createNativeQuery(
-                        "select c.id from contact c join delivery d on d.id = c.id * " + Delivery.SERVICES
-                                + " + :service where c.started_at between :from and :until"
+                        "select c.id from contact c join delivery d on d.contact_id = c.id"
+                                + " and d.service_id = :service where c.started_at between :from and :until"
                                 + " and d.state in ('DUE', 'CHANGED') and d.handover_id is null order by c.id limit "
                                 + MAX_AT_ONCE,
                         Long.class)
@@ -288,7 +285,7 @@ class Lanes {
     @Transactional(readOnly = true)
     public List<LogLine> contacts(int serviceId, DeliveryState state) {
         List<Long> ids = db.createQuery(
-                        "from Delivery where serviceId = :service and state = :state order by serviceId desc, state desc, id desc",
+                        "from Delivery where serviceId = :service and state = :state order by serviceId desc, state desc, contactId desc",
                         Delivery.class)
                 .setParameter("service", serviceId)
                 .setParameter("state", state)

@@ -39,6 +39,7 @@ import yokebar.core.services.delivery.DeliveryState;
 class ServiceController {
     private final Lanes lanes;
     private final Services services;
+    private final ServiceAccounts accounts;
     private final Identities identities;
     private final Enrolment enrolment;
     private final Deliveries deliveries;
@@ -50,6 +51,7 @@ class ServiceController {
     ServiceController(
             Lanes lanes,
             Services services,
+            ServiceAccounts accounts,
             Identities identities,
             Enrolment enrolment,
             Deliveries deliveries,
@@ -59,6 +61,7 @@ class ServiceController {
             ServiceLines lines) {
         this.lanes = lanes;
         this.services = services;
+        this.accounts = accounts;
         this.identities = identities;
         this.enrolment = enrolment;
         this.deliveries = deliveries;
@@ -100,6 +103,36 @@ class ServiceController {
     /** The services as the Services view shows them. */
     @GetMapping
     List<LaneView> all() {
+        return lanes.all();
+    }
+
+    /** The kinds of services that another account can be added at. */
+    @GetMapping("/kinds")
+    List<String> kinds() {
+        return accounts.kinds();
+    }
+
+    /**
+     * An account to be added.
+     *
+     * @param kind the kind of service
+     * @param name what it is to be called; no two have the same
+     */
+    record AccountDraft(String kind, String name) {}
+
+    /** Adds another account at a kind of service; it is not in use yet. */
+    @PostMapping
+    LaneView add(@RequestBody AccountDraft draft) {
+        return lanes.lane(OnConflict.tryAgain(() -> accounts.add(draft.kind(), draft.name())));
+    }
+
+    /** Removes an account through which nothing ever went. */
+    @DeleteMapping("/{id}")
+    List<LaneView> remove(@PathVariable int id) {
+        OnConflict.tryAgain(() -> {
+            accounts.remove(id);
+            return id;
+        });
         return lanes.all();
     }
 

@@ -12,9 +12,9 @@ public final class ServiceLine extends ServiceCoupling {
     private final Services services;
     private final int serviceId;
 
-    ServiceLine(String id, String name, int serviceId, Services services, Hookups hookups, Clock clock) {
-        super(id, Kind.SERVICE, name, hookups, clock);
-        this.serviceId = serviceId;
+    ServiceLine(ServiceAccount account, Services services, Hookups hookups, Clock clock) {
+        super(account.hookupId(), Kind.SERVICE, account.name(), hookups, clock);
+        this.serviceId = account.id();
         this.services = services;
     }
 

@@ -39,8 +39,7 @@ public class ServiceLines {
     }
 
     public void couple(int serviceId) {
-        String name = services.name(serviceId);
-        ServiceLine line = new ServiceLine(name.toLowerCase(), name, serviceId, services, hookups, clock);
+        ServiceLine line = new ServiceLine(services.account(serviceId), services, hookups, clock);
         lines.put(serviceId, line);
         hookups.register(line);
         if (hookups.wanted(line.id())) {
@@ -54,7 +53,7 @@ public class ServiceLines {
      * @return whether there is a line now
      */
     public boolean adjust(int serviceId) {
-        if (services.adapter(serviceId).rules().byHand()) {
+        if (services.rules(serviceId).byHand()) {
             return false;
         }
         ServiceLine line = lines.get(serviceId);

@@ -37,6 +37,11 @@ public class ServiceRow extends RowWithSecret {
 
     String name = "";
 
+    /** The kind of service, as {@code services.txt} names it. */
+    String kind = "";
+
+    String hookupId = "";
+
     /** Contacts get delivery rows for it. */
     boolean inUse;
 

@@ -1,6 +1,7 @@
 package yokebar.app.services.delivery;
 
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -15,15 +16,18 @@ import yokebar.app.station.settings.SettingsPart;
 @Order(5)
 class ServiceSettings implements SettingsPart {
     private final Services services;
+    private final ServiceAccounts accounts;
     private final JsonMapper json;
 
-    ServiceSettings(Services services, JsonMapper json) {
+    ServiceSettings(Services services, ServiceAccounts accounts, JsonMapper json) {
         this.services = services;
+        this.accounts = accounts;
         this.json = json;
     }
 
     private record Saved(
             String name,
+            @Nullable String kind,
             boolean inUse,
             @Nullable String address,
             @Nullable String account,
@@ -46,6 +50,7 @@ class ServiceSettings implements SettingsPart {
                 .map(services::row)
                 .map(row -> new Saved(
                         row.name,
+                        row.kind,
                         row.inUse,
                         row.address,
                         row.account,
@@ -60,28 +65,38 @@ class ServiceSettings implements SettingsPart {
 
     @Override
     public int restore(JsonNode saved, List<String> told) {
-        return NamedParts.each(json, saved, Saved.class, "A service", told, one -> services.ids().stream()
-                .filter(id -> services.row(id).name.equals(one.name()))
-                .forEach(id -> {
-                    boolean had = services.hasPassword(services.row(id));
-                    services.change(
-                            id,
-                            new Services.ServiceDraft(
-                                    one.inUse(),
-                                    one.address(),
-                                    one.account(),
-                                    null,
-                                    null,
-                                    one.when().name(),
-                                    one.everyMinutes(),
-                                    one.relayed(),
-                                    one.ownCalls(),
-                                    one.fromDay(),
-                                    one.fetchEverySeconds()));
-                    if (had && !services.hasPassword(services.row(id))) {
-                        told.add("The password of " + one.name()
-                                + " was cleared, because the file gives another address. Type it again.");
-                    }
-                }));
+        return NamedParts.each(json, saved, Saved.class, "A service", told, one -> restore(one, told));
+    }
+
+    private void restore(Saved one, List<String> told) {
+        int id = accountFor(one);
+        boolean had = services.hasPassword(services.row(id));
+        services.change(
+                id,
+                new Services.ServiceDraft(
+                        one.inUse(),
+                        one.address(),
+                        one.account(),
+                        null,
+                        null,
+                        one.when().name(),
+                        one.everyMinutes(),
+                        one.relayed(),
+                        one.ownCalls(),
+                        one.fromDay(),
+                        one.fetchEverySeconds()));
+        if (had && !services.hasPassword(services.row(id))) {
+            told.add("The password of " + one.name()
+                    + " was cleared, because the file gives another address. Type it again.");
+        }
+    }
+
+    /** A file of an earlier edition says no kind: each service was the only one of its own. */
+    private int accountFor(Saved one) {
+        return accounts.all().stream()
+                .filter(account -> account.name().equals(one.name()))
+                .map(ServiceAccount::id)
+                .findFirst()
+                .orElseGet(() -> accounts.add(Objects.requireNonNullElse(one.kind(), one.name()), one.name()));
     }
 }

@@ -5,11 +5,11 @@ import java.net.URI;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
-import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentSkipListMap;
 import org.jspecify.annotations.Nullable;
@@ -35,15 +35,15 @@ public class Services {
 
     private final EntityManager db;
     private final SecretBox secrets;
-    private final List<ServiceAdapter> adapters;
+    private final ServiceAccounts accounts;
     private final ApplicationEventPublisher events;
     private final Map<Integer, ServiceAdapter.Line> lines = new ConcurrentSkipListMap<>();
     private final Map<Integer, Setup> setups = new ConcurrentSkipListMap<>();
 
-    Services(EntityManager db, SecretBox secrets, List<ServiceAdapter> adapters, ApplicationEventPublisher events) {
+    Services(EntityManager db, SecretBox secrets, ServiceAccounts accounts, ApplicationEventPublisher events) {
         this.db = db;
         this.secrets = secrets;
-        this.adapters = adapters;
+        this.accounts = accounts;
         this.events = events;
     }
 
@@ -178,53 +178,55 @@ public class Services {
         }
     }
 
-    /** Every service there is an adapter for. */
     public List<Integer> ids() {
-        return adapters.stream().map(ServiceAdapter::serviceId).toList();
+        return accounts.all().stream().map(ServiceAccount::id).toList();
     }
 
     /** Those that are reached over the network and in use. */
     public List<Integer> active() {
-        List<Integer> active = new ArrayList<>();
-        for (ServiceAdapter adapter : adapters) {
-            if (!adapter.rules().byHand() && setup(adapter.serviceId()).inUse()) {
-                active.add(adapter.serviceId());
-            }
-        }
-        return active;
-    }
-
-    /** Those that every contact gets a delivery row for. */
-    public List<ServiceAdapter> forEveryContact() {
-        return adapters.stream()
-                .filter(adapter ->
-                        adapter.everyContact() && setup(adapter.serviceId()).inUse())
+        return accounts.all().stream()
+                .filter(account ->
+                        !account.rules().byHand() && setup(account.id()).inUse())
+                .map(ServiceAccount::id)
                 .toList();
     }
 
+    /** Those that every contact gets a delivery row for. */
+    public List<ServiceAccount> forEveryContact() {
+        return accounts.all().stream()
+                .filter(account ->
+                        account.kind().everyContact() && setup(account.id()).inUse())
+                .toList();
+    }
+
+    /** The one whose service shows pictures beside contacts; the first where there are several. */
+    public Optional<ServiceAccount> forPictures() {
+        return active().stream()
+                .map(this::account)
+                .filter(account -> account.kind().showsPictures())
+                .findFirst();
+    }
+
     public String name(int serviceId) {
-        return adapter(serviceId).rules().serviceName();
+        return account(serviceId).name();
     }
 
     /** Whether the service can be asked for what the other sides confirmed. */
     public boolean confirms(int serviceId) {
-        return adapter(serviceId).confirms();
+        return account(serviceId).kind().confirms();
     }
 
     /** Whether contacts are signed there. */
     public boolean signs(int serviceId) {
-        return adapter(serviceId).rules().signed();
+        return rules(serviceId).signed();
     }
 
     public ServiceRules rules(int serviceId) {
-        return adapter(serviceId).rules();
+        return account(serviceId).rules();
     }
 
-    public ServiceAdapter adapter(int serviceId) {
-        return adapters.stream()
-                .filter(adapter -> adapter.serviceId() == serviceId)
-                .findFirst()
-                .orElseThrow(() -> new Rejection("service", "There is no service " + serviceId + "."));
+    public ServiceAccount account(int serviceId) {
+        return accounts.get(serviceId);
     }
 
     /** What the operator wants to go to a service. */
@@ -237,7 +239,7 @@ public class Services {
     public Setup setup(int serviceId) {
         return setups.computeIfAbsent(serviceId, id -> {
             ServiceRow row = row(id);
-            ServiceAdapter.Access access = adapter(id).access();
+            ServiceAdapter.Access access = account(id).kind().access();
             boolean complete = row.inUse
                     && row.address != null
                     && (access.account() == null || row.account != null && !row.account.isEmpty())
@@ -325,11 +327,11 @@ public class Services {
 
     @Transactional(readOnly = true)
     ServiceAdapter.Line line(int serviceId) {
-        return lines.computeIfAbsent(serviceId, id -> adapter(id).line(account(id)));
+        return lines.computeIfAbsent(serviceId, id -> account(id).kind().line(login(id)));
     }
 
     @Transactional(readOnly = true)
-    public ServiceAdapter.Account account(int serviceId) {
+    public ServiceAdapter.Account login(int serviceId) {
         ServiceRow row = row(serviceId);
         if (row.address == null) {
             throw new IllegalStateException(row.name + " is not set up");

@@ -99,7 +99,7 @@ class EarlierLogTest {
                         + " mode, started_at, contact_id) values (1, 1, 'n', current_timestamp, current_timestamp, 'CU9QYB', 'ZP5QXA',"
                         + " '20m', 'CW', current_timestamp, 3)");
         bringTo("latest");
-        assertThat(jdbc.queryForList("select state from delivery order by id", String.class))
+        assertThat(jdbc.queryForList("select state from delivery order by contact_id", String.class))
                 .containsExactly("ACCEPTED", "CHANGED", "CONFIRMED", "ACCEPTED", "ACCEPTED");
         assertThat(jdbc.queryForObject(
                         "select contacts from delivery_tally where service_id = 1 and state = 'ACCEPTED'", Long.class))
@@ -117,7 +117,7 @@ class EarlierLogTest {
         jdbc.update("update delivery set hold_rule = 'RELAYED', reason = 'Over a repeater.' where id = 65");
         jdbc.update("update delivery set hold_rule = 'BY_SOURCE', reason = 'It waits.' where id = 129");
         bringTo("latest");
-        assertThat(jdbc.queryForList("select hold_rule, reason, hold_subject from delivery order by id"))
+        assertThat(jdbc.queryForList("select hold_rule, reason, hold_subject from delivery order by contact_id"))
                 .extracting(row -> row.get("HOLD_RULE") + " " + row.get("REASON") + " " + row.get("HOLD_SUBJECT"))
                 .containsExactly("RELAYED Over a repeater. null", "BY_SOURCE null ");
     }

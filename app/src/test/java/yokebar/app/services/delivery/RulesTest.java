@@ -112,7 +112,7 @@ class RulesTest extends ServiceTest {
         importText(many + contact("OZ1QAB"));
         awaitState("OZ1QAB", COUNTERSIGN, "DUE");
         jdbc.update(
-                "update delivery set state = 'HELD', hold_rule = 'IN_THE_FUTURE' where id / 64 = ? and service_id = 1",
+                "update delivery set state = 'HELD', hold_rule = 'IN_THE_FUTURE' where contact_id = ? and service_id = 1",
                 idOf("OZ1QAB"));
         Long after = 0L;
         while (after != null) {

@@ -123,7 +123,7 @@ public abstract class ServiceTest extends AppTest {
 
     String state(String call, int serviceId) {
         List<String> states = jdbc.queryForList(
-                "select d.state from contact c join delivery d on d.id = c.id * 64 + ? where c.call_sign = ?",
+                "select d.state from contact c join delivery d on d.contact_id = c.id and d.service_id = ? where c.call_sign = ?",
                 String.class,
                 serviceId,
                 call);

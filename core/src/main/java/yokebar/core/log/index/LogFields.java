@@ -81,6 +81,16 @@ public final class LogFields {
         return OWN.contains(field) || KnownFields.contains(field);
     }
 
+    /** Whether a search means something of the contact itself by this word, in capitals. */
+    public static boolean isTaken(String field) {
+        return isStandard(field) || NAMES.containsKey(field.toLowerCase(Locale.ROOT));
+    }
+
+    /** The field in which it stands how far a contact has come at a service: its name without blanks and signs. */
+    public static String ofService(String name) {
+        return name.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "");
+    }
+
     /** What a field is called in a search. */
     public static String searchName(String field) {
         return switch (field) {

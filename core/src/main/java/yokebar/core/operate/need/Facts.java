@@ -17,11 +17,11 @@ import yokebar.core.log.index.LogFields;
  * What a contact counts for.
  *
  * @param keys what it is of each kind; a kind it says nothing about is not there
- * @param proofs who proved it, a bit each as the caller numbers them, up to eight; 0 when nobody did
+ * @param proofs who proved it
  */
-public record Facts(Map<Kind, String> keys, Band band, ModeGroup group, int proofs) {
+public record Facts(Map<Kind, String> keys, Band band, ModeGroup group, Proofs proofs) {
 
-    /** The fields they are taken from, in the order {@link #of(String[], int)} wants them. */
+    /** The fields they are taken from, in the order {@link #of(String[], Proofs)} wants them. */
     public static final List<String> FIELDS = Stream.concat(
                     Stream.of(
                             LogFields.CALL,
@@ -36,12 +36,12 @@ public record Facts(Map<Kind, String> keys, Band band, ModeGroup group, int proo
 
     private static final int FIRST_REFERENCE = 7;
 
-    public static Facts of(Entry entry, int proofs) {
+    public static Facts of(Entry entry, Proofs proofs) {
         return of(FIELDS.stream().map(entry.fields()::get).toArray(String[]::new), proofs);
     }
 
     /** @param values of {@link #FIELDS}; null where there is none */
-    public static Facts of(@Nullable String[] values, int proofs) {
+    public static Facts of(@Nullable String[] values, Proofs proofs) {
         Call call = new Call(String.valueOf(values[0]));
         Map<Kind, String> keys = new EnumMap<>(Kind.class);
         put(keys, Kind.CALL, call.text());

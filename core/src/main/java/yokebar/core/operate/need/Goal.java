@@ -11,9 +11,9 @@ import yokebar.core.basics.mode.ModeGroup;
  * @param kind what is collected
  * @param scope how often each of it counts
  * @param bar when one of it is had
- * @param proofs whose confirmations count when the bar is to be confirmed, a bit each; 0 for anybody's
+ * @param proofs whose confirmations count when the bar is to be confirmed, none for anybody's
  */
-public record Goal(Kind kind, Scope scope, Bar bar, int proofs) {
+public record Goal(Kind kind, Scope scope, Bar bar, Proofs proofs) {
 
     /** How often each of a kind counts. */
     public enum Scope {
@@ -78,7 +78,7 @@ public record Goal(Kind kind, Scope scope, Bar bar, int proofs) {
     }
 
     private boolean proven(Worked.Cell cell) {
-        return proofs == 0 ? cell.confirmed() > 0 : (cell.proofs() & proofs) != 0;
+        return proofs.isEmpty() ? cell.confirmed() > 0 : cell.proofs().intersects(proofs);
     }
 
     private static boolean none(Worked worked, Predicate<Worked.Cell> which) {

@@ -12,18 +12,15 @@ final class Tally {
     private static final ModeGroup[] GROUP = ModeGroup.values();
     private static final int GROUPS = GROUP.length;
     private static final Band[] BANDS = Band.values();
-    private static final int PROOFS = 1 << 8;
-    private static final short[] NO_CELLS = {};
+    private static final int[] NO_CELLS = {};
     private static final int[] NO_COUNTS = {};
 
-    private short[] cells = NO_CELLS;
+    private int[] cells = NO_CELLS;
     private int[] contacts = NO_COUNTS;
 
+    /** @param proofs as the collection numbers them */
     void add(Band band, ModeGroup group, int proofs, int count) {
-        if (proofs < 0 || proofs >= PROOFS) {
-            throw new IllegalArgumentException("there are eight proofs at the most");
-        }
-        short cell = (short) ((band.ordinal() * GROUPS + group.ordinal()) * PROOFS + proofs);
+        int cell = (band.ordinal() * GROUPS + group.ordinal()) * ProofSets.MAX + proofs;
         int place = Arrays.binarySearch(cells, cell);
         if (place < 0) {
             place = -place - 1;
@@ -39,17 +36,17 @@ final class Tally {
         return cells.length == 0;
     }
 
-    Worked snapshot() {
+    Worked snapshot(ProofSets sets) {
         Worked.Builder result = new Worked.Builder();
         for (int i = 0; i < cells.length; i++) {
-            int proofs = cells[i] % PROOFS;
-            int place = cells[i] / PROOFS;
+            Proofs proofs = sets.get(cells[i] % ProofSets.MAX);
+            int place = cells[i] / ProofSets.MAX;
             result.add(BANDS[place / GROUPS], GROUP[place % GROUPS], proofs, contacts[i]);
         }
         return result.build();
     }
 
-    private void insert(int place, short cell) {
+    private void insert(int place, int cell) {
         int size = cells.length;
         cells = Arrays.copyOf(cells, size + 1);
         contacts = Arrays.copyOf(contacts, size + 1);

@@ -19,9 +19,9 @@ public record Worked(List<Cell> cells) {
      *
      * @param contacts at least one
      * @param confirmed how many of them anybody proved
-     * @param proofs by whom any of them is proven, a bit each
+     * @param proofs by whom any of them is proven
      */
-    public record Cell(Band band, ModeGroup group, int contacts, int confirmed, int proofs) {}
+    public record Cell(Band band, ModeGroup group, int contacts, int confirmed, Proofs proofs) {}
 
     public int contacts() {
         return cells.stream().mapToInt(Cell::contacts).sum();
@@ -51,10 +51,10 @@ public record Worked(List<Cell> cells) {
         private final List<Cell> cells = new ArrayList<>();
 
         /** Cells come in order, those of one band and mode group one after the other. */
-        void add(Band band, ModeGroup group, int proofs, int contacts) {
+        void add(Band band, ModeGroup group, Proofs proofs, int contacts) {
             int last = cells.size() - 1;
             Cell before = last < 0 ? null : cells.get(last);
-            int confirmed = proofs == 0 ? 0 : contacts;
+            int confirmed = proofs.isEmpty() ? 0 : contacts;
             if (before != null && before.band() == band && before.group() == group) {
                 cells.set(
                         last,
@@ -63,7 +63,7 @@ public record Worked(List<Cell> cells) {
                                 group,
                                 before.contacts() + contacts,
                                 before.confirmed() + confirmed,
-                                before.proofs() | proofs));
+                                before.proofs().and(proofs)));
             } else {
                 cells.add(new Cell(band, group, contacts, confirmed, proofs));
             }

@@ -16,6 +16,7 @@ import java.util.TreeSet;
  */
 public final class WorkedBefore {
     private final Map<Kind, Map<String, Tally>> tallies = new EnumMap<>(Kind.class);
+    private final ProofSets proofSets = new ProofSets();
     private final TreeSet<String> calls = new TreeSet<>();
     /** The calls of stations that were worked under another than the one issued, by that. */
     private final Map<String, Set<String>> otherCalls = new HashMap<>();
@@ -55,7 +56,7 @@ public final class WorkedBefore {
     /** What was worked of something; nothing when it never was. */
     public synchronized Worked of(Kind kind, String key) {
         Tally tally = of(kind).get(key);
-        return tally == null ? Worked.NOTHING : tally.snapshot();
+        return tally == null ? Worked.NOTHING : tally.snapshot(proofSets);
     }
 
     public synchronized boolean has(Kind kind, String key) {
@@ -101,7 +102,7 @@ public final class WorkedBefore {
                     }
                 }
             }
-            tally.add(facts.band(), facts.group(), facts.proofs(), step);
+            tally.add(facts.band(), facts.group(), proofSets.indexOf(facts.proofs()), step);
             if (tally.isEmpty()) {
                 byKey.remove(key);
                 if (kind == Kind.CALL) {

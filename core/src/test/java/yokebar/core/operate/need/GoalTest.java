@@ -11,17 +11,15 @@ import yokebar.core.basics.band.Band;
 import yokebar.core.basics.mode.ModeGroup;
 
 class GoalTest {
-    private static final int COUNTERSIGN = 2;
-    private static final int PAPER = 16;
+    private static final Proofs COUNTERSIGN = Proofs.by(1);
+    private static final Proofs PAPER = Proofs.by(70);
 
     private static Worked worked(Object... cells) {
         WorkedBefore before = new WorkedBefore();
         for (int i = 0; i < cells.length; i += 3) {
             before.add(List.of(new Facts(
-                    Map.of(Kind.ENTITY, "149", Kind.CALL, "CU1QAA"),
-                    (Band) cells[i],
-                    (ModeGroup) cells[i + 1],
-                    (Integer) cells[i + 2])));
+                    Map.of(Kind.ENTITY, "149", Kind.CALL, "CU1QAA"), (Band) cells[i], (ModeGroup) cells[i + 1], (Proofs)
+                            cells[i + 2])));
         }
         return before.of(Kind.ENTITY, "149");
     }
@@ -37,16 +35,16 @@ class GoalTest {
         "MODE, CONFIRMED, MODE",
     })
     void whatIsWorkedOn40InCwOnlyIsNewOn20InPhone(Goal.Scope scope, Goal.Bar bar, Goal.Level level) {
-        Goal goal = new Goal(Kind.ENTITY, scope, bar, 0);
-        assertThat(goal.level(worked(Band.M40, ModeGroup.CW, 0), Band.M20, ModeGroup.PHONE))
+        Goal goal = new Goal(Kind.ENTITY, scope, bar, Proofs.NONE);
+        assertThat(goal.level(worked(Band.M40, ModeGroup.CW, Proofs.NONE), Band.M20, ModeGroup.PHONE))
                 .isEqualTo(level);
         assertThat(goal.level(Worked.NOTHING, Band.M20, ModeGroup.PHONE)).isEqualTo(Goal.Level.EVER);
     }
 
     @Test
     void onTheBandAndInTheModeIsNotBothAtOnce() {
-        Worked apart = worked(Band.M20, ModeGroup.CW, 0, Band.M40, ModeGroup.PHONE, 0);
-        Goal both = new Goal(Kind.ENTITY, Goal.Scope.BAND_AND_MODE, Goal.Bar.WORKED, 0);
+        Worked apart = worked(Band.M20, ModeGroup.CW, Proofs.NONE, Band.M40, ModeGroup.PHONE, Proofs.NONE);
+        Goal both = new Goal(Kind.ENTITY, Goal.Scope.BAND_AND_MODE, Goal.Bar.WORKED, Proofs.NONE);
         assertThat(both.level(apart, Band.M20, ModeGroup.PHONE)).isEqualTo(Goal.Level.BAND_AND_MODE);
         assertThat(both.level(apart, Band.M20, ModeGroup.CW)).isNull();
         assertThat(both.level(apart, Band.M20, null))
@@ -56,12 +54,12 @@ class GoalTest {
 
     @Test
     void onlyTheProofsThatCountCount() {
-        Worked paper = worked(Band.M20, ModeGroup.CW, PAPER, Band.M20, ModeGroup.CW, 0);
-        Goal anybody = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, 0);
+        Worked paper = worked(Band.M20, ModeGroup.CW, PAPER, Band.M20, ModeGroup.CW, Proofs.NONE);
+        Goal anybody = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, Proofs.NONE);
         Goal countersign = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, COUNTERSIGN);
         assertThat(anybody.level(paper, Band.M20, ModeGroup.CW)).isNull();
         assertThat(countersign.level(paper, Band.M20, ModeGroup.CW)).isEqualTo(Goal.Level.PROOF);
-        assertThat(countersign.level(worked(Band.M20, ModeGroup.CW, PAPER | COUNTERSIGN), Band.M20, ModeGroup.CW))
+        assertThat(countersign.level(worked(Band.M20, ModeGroup.CW, PAPER.and(COUNTERSIGN)), Band.M20, ModeGroup.CW))
                 .isNull();
     }
 

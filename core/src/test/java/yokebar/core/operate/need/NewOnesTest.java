@@ -10,7 +10,8 @@ class NewOnesTest {
     private final WorkedBefore before = new WorkedBefore();
 
     private static Facts facts(String call, String band, String group, @Nullable String state, boolean confirmed) {
-        return Facts.of(new String[] {call, band, group, "291", "5", state, "FN42"}, confirmed ? 1 : 0);
+        return Facts.of(
+                new String[] {call, band, group, "291", "5", state, "FN42"}, confirmed ? Proofs.by(1) : Proofs.NONE);
     }
 
     private List<String> brings(String call, String band, String group, @Nullable String state) {
@@ -51,7 +52,7 @@ class NewOnesTest {
     @Test
     void aStateOfOneCountryIsNotThatOfAnother() {
         before.add(List.of(facts("K1QAA", "20m", "CW", "WA", true)));
-        Facts australia = Facts.of(new String[] {"VK6QAA", "20m", "CW", "150", "29", "WA", null}, 0);
+        Facts australia = Facts.of(new String[] {"VK6QAA", "20m", "CW", "150", "29", "WA", null}, Proofs.NONE);
         assertEquals(
                 List.of(
                         "Australia for the first time",

@@ -26,7 +26,7 @@ class WorkedBeforeTest {
                 .with("TIME_ON", "1407")
                 .with("STATION_CALLSIGN", "CU9QYB");
         Reading.Readable reading = (Reading.Readable) ContactAdif.read(fields, null);
-        return Facts.of(Entry.of(1, reading.contact(), Entities.shipped()), confirmed ? 2 : 0);
+        return Facts.of(Entry.of(1, reading.contact(), Entities.shipped()), confirmed ? Proofs.by(1) : Proofs.NONE);
     }
 
     @Test
@@ -73,7 +73,7 @@ class WorkedBeforeTest {
         before.add(two);
         before.remove(two.subList(0, 1));
         assertEquals(
-                List.of(new Worked.Cell(Band.M20, ModeGroup.CW, 1, 0, 0)),
+                List.of(new Worked.Cell(Band.M20, ModeGroup.CW, 1, 0, Proofs.NONE)),
                 before.of(Kind.CALL, "K1QAA").cells());
         before.remove(two.subList(1, 2));
         assertFalse(before.has(Kind.CALL, "K1QAA"));

@@ -18,6 +18,7 @@ import yokebar.core.basics.mode.ModeGroup;
 import yokebar.core.operate.need.Facts;
 import yokebar.core.operate.need.Goal;
 import yokebar.core.operate.need.Kind;
+import yokebar.core.operate.need.Proofs;
 import yokebar.core.operate.need.WorkedBefore;
 import yokebar.core.sources.spot.Heard;
 
@@ -25,8 +26,8 @@ class AppraiserTest {
     private static final Instant NOON = Instant.parse("2026-05-01T14:00:00Z");
     private static final Duration HOUR = Duration.ofHours(1);
     private static final Mode CW = new Mode("CW", null);
-    private static final Goal NEW_ONES = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.WORKED, 0);
-    private static final Goal PROVEN = new Goal(Kind.ENTITY, Goal.Scope.EVER, Goal.Bar.CONFIRMED, 0);
+    private static final Goal NEW_ONES = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.WORKED, Proofs.NONE);
+    private static final Goal PROVEN = new Goal(Kind.ENTITY, Goal.Scope.EVER, Goal.Bar.CONFIRMED, Proofs.NONE);
 
     private final WorkedBefore before = new WorkedBefore();
     private final Atlas atlas =
@@ -53,7 +54,7 @@ class AppraiserTest {
         return new Heard(1, 1, new Call(call), hertz, CW, all, NOON, NOON, "", false, null);
     }
 
-    private void work(String call, int entity, Band band, int proofs) {
+    private void work(String call, int entity, Band band, Proofs proofs) {
         before.add(List.of(new Facts(
                 Map.of(Kind.CALL, call, Kind.BASE_CALL, call, Kind.ENTITY, Integer.toString(entity)),
                 band,
@@ -75,9 +76,9 @@ class AppraiserTest {
     @Test
     void aNewOneIsWorthMoreThanANewBandThanAMissingProofThanNothing() {
         goals = List.of(NEW_ONES, PROVEN);
-        work("OZ2QBB", 221, Band.M40, 0);
-        work("DL1QAA", 230, Band.M20, 0);
-        work("F4QAA", 227, Band.M20, 1);
+        work("OZ2QBB", 221, Band.M40, Proofs.NONE);
+        work("DL1QAA", 230, Band.M20, Proofs.NONE);
+        work("F4QAA", 227, Band.M20, Proofs.by(1));
         double newOne = look(heard("ZP5QXA", 14_025_000, "CT1QAA")).score();
         double newBand = look(heard("OZ1QAB", 14_025_000, "CT1QAA")).score();
         double noProof = look(heard("DL2QAB", 14_025_000, "CT1QAA")).score();
@@ -90,7 +91,7 @@ class AppraiserTest {
     @Test
     void whoIsInTheLogForThisNeedNotBeCalledAgain() {
         goals = List.of(PROVEN);
-        work("DL1QAA", 230, Band.M20, 0);
+        work("DL1QAA", 230, Band.M20, Proofs.NONE);
         assertThat(look(heard("DL1QAA", 14_025_000, "CT1QAA")).wants()).isEmpty();
         assertThat(look(heard("DL1QAA", 14_025_000, "CT1QAA")).workedHere()).isTrue();
         assertThat(look(heard("DL1QAA", 7_025_000, "CT1QAA")).wants()).hasSize(1);
@@ -105,8 +106,8 @@ class AppraiserTest {
                 LocalDate.parse("2026-05-01"),
                 call -> call.text().equals("K1QAB") ? new Home("MA", new Locator("FN42")) : Home.UNKNOWN);
         List<Goal> byState = List.of(
-                new Goal(Kind.STATE, Goal.Scope.EVER, Goal.Bar.WORKED, 0),
-                new Goal(Kind.SQUARE, Goal.Scope.EVER, Goal.Bar.WORKED, 0));
+                new Goal(Kind.STATE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE),
+                new Goal(Kind.SQUARE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE));
         Appraiser appraiser = new Appraiser(
                 before,
                 homes,
@@ -120,7 +121,7 @@ class AppraiserTest {
         homes.told(new Call("K1QAB"), new Locator("FM18lv"));
         assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
                 .contains("square FM18");
-        before.add(List.of(new Facts(Map.of(Kind.STATE, "291/MA"), Band.M40, ModeGroup.CW, 0)));
+        before.add(List.of(new Facts(Map.of(Kind.STATE, "291/MA"), Band.M40, ModeGroup.CW, Proofs.NONE)));
         assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
                 .doesNotContain("state MA");
     }
@@ -150,7 +151,7 @@ class AppraiserTest {
                 HOUR);
         Heard zp = heard("ZP5QXA", 14_025_000, "CT1QAA");
         assertThat(appraiser.of(zp, NOON).wants()).hasSize(1);
-        work("ZP5QXA", 132, Band.M20, 0);
+        work("ZP5QXA", 132, Band.M20, Proofs.NONE);
         assertThat(appraiser.of(zp, NOON).wants()).isEmpty();
     }
 
@@ -192,7 +193,7 @@ class AppraiserTest {
 
     @Test
     void watchedStandsAboveAllAndIgnoredIsNotThere() {
-        work("F4QAA", 227, Band.M20, 1);
+        work("F4QAA", 227, Band.M20, Proofs.by(1));
         watch = List.of("F5*");
         ignore = List.of("ZP5QXA");
         assertThat(look(heard("F5QAB", 14_025_000, "VK2QAA")).score())
@@ -216,7 +217,7 @@ class AppraiserTest {
 
     @Test
     void aSquareThatWasToldCounts() {
-        goals = List.of(new Goal(Kind.SQUARE, Goal.Scope.EVER, Goal.Bar.WORKED, 0));
+        goals = List.of(new Goal(Kind.SQUARE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE));
         assertThat(look(heard("OZ1QAB", 14_025_000, "CT1QAA")).wants()).isEmpty();
         atlas.told(new Call("OZ1QAB"), new Locator("JO65cr"));
         assertThat(look(heard("OZ1QAB", 14_025_000, "CT1QAA")).why()).startsWith("New square JO65");

@@ -21,6 +21,7 @@ import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.ModeGroup;
 import yokebar.core.operate.need.Goal;
 import yokebar.core.operate.need.Kind;
+import yokebar.core.operate.need.Proofs;
 import yokebar.core.operate.need.WorkedBefore;
 import yokebar.core.sources.spot.ClusterLine;
 import yokebar.core.sources.spot.HeardList;
@@ -84,7 +85,7 @@ class FilterTest {
                     spot.mode(),
                     spot.at());
         }
-        Goal squares = new Goal(Kind.CQ_ZONE, Goal.Scope.EVER, Goal.Bar.WORKED, 0);
+        Goal squares = new Goal(Kind.CQ_ZONE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE);
         WorkedBefore before = new WorkedBefore();
         appraiser = new Appraiser(
                 before,

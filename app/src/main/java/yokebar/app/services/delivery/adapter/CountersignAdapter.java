@@ -10,7 +10,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import yokebar.app.services.delivery.handover.AdiText;
 import yokebar.core.log.adif.AdifFields;
@@ -31,10 +30,7 @@ import yokebar.links.services.identity.SigningKey;
 
 /** The certified confirmation service Countersign. */
 @Component
-@Order(CountersignAdapter.ID)
 class CountersignAdapter implements ServiceAdapter {
-    static final int ID = 1;
-
     /** What the other side's record is compared with, and what it may want to know; no names, no remarks. */
     private static final Set<String> SENT = Set.of(
             "CALL",
@@ -55,11 +51,6 @@ class CountersignAdapter implements ServiceAdapter {
 
     CountersignAdapter(Clock clock) {
         this.clock = clock;
-    }
-
-    @Override
-    public int serviceId() {
-        return ID;
     }
 
     @Override

@@ -3,7 +3,6 @@ package yokebar.app.services.delivery.adapter;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.Contact;
@@ -13,20 +12,12 @@ import yokebar.links.services.identity.SigningKey;
 
 /** Paper cards: nothing goes over a network, and only the contacts the operator wants a card for. */
 @Component
-@Order(PaperAdapter.ID)
 class PaperAdapter implements ServiceAdapter {
-    static final int ID = 4;
-
     private static final ServiceRules RULES = ServiceRules.of("Paper");
 
     /** What stands on a card. */
     private static final Set<String> PRINTED = Set.of(
             "CALL", "STATION_CALLSIGN", "QSO_DATE", "TIME_ON", "BAND", "MODE", "SUBMODE", "RST_SENT", "PROP_MODE");
-
-    @Override
-    public int serviceId() {
-        return ID;
-    }
 
     @Override
     public ServiceRules rules() {

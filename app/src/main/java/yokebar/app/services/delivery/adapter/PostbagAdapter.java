@@ -5,7 +5,6 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import yokebar.app.services.delivery.handover.AdiText;
 import yokebar.core.log.adif.AdifFields;
@@ -22,10 +21,7 @@ import yokebar.links.services.postbag.PostbagClient;
 
 /** The batch log Postbag with its electronic cards. */
 @Component
-@Order(PostbagAdapter.ID)
 class PostbagAdapter implements ServiceAdapter {
-    static final int ID = 3;
-
     private static final ServiceRules RULES = ServiceRules.of("Postbag");
 
     private static final Set<String> SENT = Set.of(
@@ -48,11 +44,6 @@ class PostbagAdapter implements ServiceAdapter {
 
     PostbagAdapter(Clock clock) {
         this.clock = clock;
-    }
-
-    @Override
-    public int serviceId() {
-        return ID;
     }
 
     @Override

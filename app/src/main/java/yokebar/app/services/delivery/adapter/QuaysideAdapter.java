@@ -4,7 +4,6 @@ import java.net.URI;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -21,10 +20,7 @@ import yokebar.links.services.quayside.QuaysideClient;
 
 /** The online log Quayside, contact by contact; edits and deletions follow. */
 @Component
-@Order(QuaysideAdapter.ID)
 class QuaysideAdapter implements ServiceAdapter {
-    static final int ID = 2;
-
     private static final ServiceRules RULES = ServiceRules.of("Quayside");
     private static final TypeReference<List<QuaysideClient.Push>> PUSHES = new TypeReference<>() {};
 
@@ -32,11 +28,6 @@ class QuaysideAdapter implements ServiceAdapter {
 
     QuaysideAdapter(JsonMapper json) {
         this.json = json;
-    }
-
-    @Override
-    public int serviceId() {
-        return ID;
     }
 
     @Override

@@ -17,11 +17,10 @@ import yokebar.links.services.delivery.Receipt;
 import yokebar.links.services.delivery.Submission;
 import yokebar.links.services.identity.SigningKey;
 
-/** What is particular to one service. {@code docs/adding-a-service.md} leads through one. */
+/** What is particular to one kind of service. {@code docs/adding-a-service.md} leads through one. */
 public interface ServiceAdapter {
 
-    int serviceId();
-
+    /** They name the kind, too. */
     ServiceRules rules();
 
     /** Who we are there. */

@@ -20,14 +20,18 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.services.delivery.LaneChanged;
+import yokebar.app.services.delivery.ServiceAccount;
 import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.app.services.delivery.identity.Identities;
 import yokebar.app.services.delivery.ledger.Deliveries;
 import yokebar.app.services.delivery.ledger.Delivery;
 import yokebar.app.services.delivery.ledger.DeliveryCounts;
+import yokebar.app.services.delivery.ledger.DeliveryKey;
+import yokebar.app.services.delivery.ledger.DeliveryRepository;
 import yokebar.app.services.delivery.ledger.EligibilitySnapshot;
 import yokebar.app.services.delivery.ledger.RemoteContact;
 import yokebar.app.services.delivery.ledger.StateTally;
+import yokebar.app.services.delivery.ledger.Withdrawals;
 import yokebar.core.basics.call.Call;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.LoggedContact;
@@ -39,28 +43,34 @@ import yokebar.links.services.identity.SigningKey;
 @Service
 public class BatchPacking {
     /** As the index has them, so that the first ones are found without sorting the others. */
-    private static final String IN_ORDER = " order by serviceId, state, id";
+    private static final String IN_ORDER = " order by serviceId, state, contactId";
 
     private final EntityManager db;
+    private final DeliveryRepository repository;
     private final Deliveries deliveries;
     private final DeliveryCounts counts;
     private final Identities identities;
+    private final Withdrawals withdrawals;
     private final ContactLog log;
     private final Clock clock;
     private final ApplicationEventPublisher events;
 
     BatchPacking(
             EntityManager db,
+            DeliveryRepository repository,
             Deliveries deliveries,
             DeliveryCounts counts,
             Identities identities,
+            Withdrawals withdrawals,
             ContactLog log,
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
+        this.repository = repository;
         this.deliveries = deliveries;
         this.counts = counts;
         this.identities = identities;
+        this.withdrawals = withdrawals;
         this.log = log;
         this.clock = clock;
         this.events = events;
@@ -74,8 +84,8 @@ public class BatchPacking {
      */
     @Transactional
     public Optional<Long> prepare(int serviceId, int most) {
-        ServiceAdapter service = deliveries.adapter(serviceId);
-        return prepare(service, waiting(service, Math.min(most, service.maxBatchSize())));
+        ServiceAccount service = deliveries.account(serviceId);
+        return prepare(service, waiting(service, Math.min(most, service.kind().maxBatchSize())));
     }
 
     /**
@@ -85,8 +95,8 @@ public class BatchPacking {
      */
     @Transactional
     public Optional<Long> prepare(int serviceId, List<Long> contactIds) {
-        ServiceAdapter service = deliveries.adapter(serviceId);
-        List<Delivery> chosen = deliveries.of(serviceId, contactIds).stream()
+        ServiceAccount service = deliveries.account(serviceId);
+        List<Delivery> chosen = repository.at(serviceId, contactIds).stream()
                 .filter(delivery -> delivery.state.waitsToGo() && !delivery.claimed())
                 .toList();
         return prepare(service, chosen);
@@ -95,7 +105,7 @@ public class BatchPacking {
     /** The same for radio mail: one large batch that is not sent over the network. */
     @Transactional
     public Optional<Handover> prepareForMail(int serviceId, int most) {
-        ServiceAdapter service = deliveries.adapter(serviceId);
+        ServiceAccount service = deliveries.account(serviceId);
         // Past what lies in the outbox already, so that not each letter looks at all of that again.
         List<Delivery> waiting = waiting(service, most, mailedUpTo(serviceId));
         return prepare(service, waiting.isEmpty() ? waiting(service, most) : waiting)
@@ -106,7 +116,7 @@ public class BatchPacking {
                 });
     }
 
-    private Optional<Long> prepare(ServiceAdapter service, List<Delivery> waiting) {
+    private Optional<Long> prepare(ServiceAccount service, List<Delivery> waiting) {
         EligibilitySnapshot rules = deliveries.rules(service, clock.instant());
         StateTally tally = new StateTally();
         Map<Long, LoggedContact> contacts =
@@ -144,7 +154,7 @@ public class BatchPacking {
     }
 
     private long store(
-            ServiceAdapter service,
+            ServiceAccount service,
             List<Delivery> claimed,
             Map<Long, LoggedContact> contacts,
             @Nullable SigningIdentity identity,
@@ -152,45 +162,37 @@ public class BatchPacking {
         SigningKey key = identity == null
                 ? null
                 : identities
-                        .key(service.serviceId(), identity)
+                        .key(service.id(), identity)
                         .orElseThrow(() -> new IllegalStateException("the identity went away"));
-        String locator = identity == null ? null : identities.locator(service.serviceId(), identity);
-        Map<Long, String> numbers = numbers(claimed);
+        String locator = identity == null ? null : identities.locator(service.id(), identity);
+        Map<DeliveryKey, String> numbers =
+                withdrawals.known(claimed.stream().map(Delivery::contactId).toList()).stream()
+                        .collect(Collectors.toMap(RemoteContact::key, remote -> remote.number));
         List<ServiceAdapter.Parcel> parcels = new ArrayList<>();
         for (Delivery delivery : claimed) {
-            AdifFields fields = service.render(
-                    Objects.requireNonNull(contacts.get(delivery.contactId())).contact());
+            AdifFields fields = service.kind()
+                    .render(Objects.requireNonNull(contacts.get(delivery.contactId()))
+                            .contact());
             // Of what the log says, not of the place: that a place was added later is no edit of the contact.
             delivery.contentHash = ContentHash.of(fields);
             boolean placed = locator == null || fields.get("MY_GRIDSQUARE") != null;
             parcels.add(new ServiceAdapter.Parcel(
-                    placed ? fields : fields.with("MY_GRIDSQUARE", locator), numbers.get(delivery.id)));
+                    placed ? fields : fields.with("MY_GRIDSQUARE", locator), numbers.get(delivery.key())));
         }
         Handover handover = new Handover();
-        handover.serviceId = service.serviceId();
+        handover.serviceId = service.id();
         handover.idempotencyKey = UUID.randomUUID().toString();
         handover.preparedAt = now;
         handover.contactIds = claimed.stream().mapToLong(Delivery::contactId).toArray();
         db.persist(handover);
-        db.persist(HandoverContent.of(handover.number(), service.pack(parcels, key)));
+        db.persist(HandoverContent.of(handover.number(), service.kind().pack(parcels, key)));
         claimed.forEach(delivery -> delivery.handoverId = handover.id);
-        events.publishEvent(new LaneChanged(service.serviceId()));
+        events.publishEvent(new LaneChanged(service.id()));
         return handover.number();
     }
 
-    /** What the service calls those it has already. */
-    private Map<Long, String> numbers(List<Delivery> claimed) {
-        List<RemoteContact> known = db.createNativeQuery(
-                        "select r.* from unnest(:ids) as w(id) join remote_contact r on r.delivery_id = w.id",
-                        RemoteContact.class)
-                .setParameter(
-                        "ids", claimed.stream().map(delivery -> delivery.id).toArray(Long[]::new))
-                .getResultList();
-        return known.stream().collect(Collectors.toMap(one -> one.deliveryId, one -> one.number));
-    }
-
     /** Contacts of the log that the service might count as one with some of these, by their call. */
-    private Map<Call, List<LoggedContact>> twins(ServiceAdapter service, Collection<LoggedContact> contacts) {
+    private Map<Call, List<LoggedContact>> twins(ServiceAccount service, Collection<LoggedContact> contacts) {
         Duration apart = service.rules().countsOnce();
         if (apart.isZero() || contacts.isEmpty()) {
             return Map.of();
@@ -211,10 +213,10 @@ public class BatchPacking {
     /** Whether any contact waits to go. */
     @Transactional(readOnly = true)
     public boolean anyWaiting(int serviceId) {
-        return !waiting(deliveries.adapter(serviceId), 1).isEmpty();
+        return !waiting(deliveries.account(serviceId), 1).isEmpty();
     }
 
-    /** The last delivery in the newest letter that has not gone yet; 0 without one. */
+    /** The last contact in the newest letter that has not gone yet; 0 without one. */
     private long mailedUpTo(int serviceId) {
         return db.createQuery(
                         "select contactIds from Handover where serviceId = :service and state = :prepared and via = :mail"
@@ -225,24 +227,24 @@ public class BatchPacking {
                 .setParameter("mail", Handover.Via.MAIL)
                 .setMaxResults(1)
                 .getResultStream()
-                .mapToLong(contacts -> Delivery.id(contacts[contacts.length - 1], serviceId))
+                .mapToLong(contacts -> contacts[contacts.length - 1])
                 .findFirst()
                 .orElse(0);
     }
 
-    private List<Delivery> waiting(ServiceAdapter service, int most) {
+    private List<Delivery> waiting(ServiceAccount service, int most) {
         return waiting(service, most, 0);
     }
 
-    private List<Delivery> waiting(ServiceAdapter service, int most, long afterId) {
-        int serviceId = service.serviceId();
+    private List<Delivery> waiting(ServiceAccount service, int most, long afterId) {
+        int serviceId = service.id();
         List<DeliveryState> states = service.rules().takesChanges()
                 ? List.of(DeliveryState.CHANGED, DeliveryState.DUE)
                 : List.of(DeliveryState.DUE);
         List<Delivery> waiting = new ArrayList<>();
         for (DeliveryState state : states) {
             waiting.addAll(db.createQuery(
-                            "from Delivery where serviceId = :service and state = :state and id > :after"
+                            "from Delivery where serviceId = :service and state = :state and contactId > :after"
                                     + " and handoverId is null" + IN_ORDER,
                             Delivery.class)
                     .setParameter("service", serviceId)

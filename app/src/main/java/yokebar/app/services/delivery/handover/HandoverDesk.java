@@ -15,12 +15,14 @@ import yokebar.app.log.SealsChanged;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.services.delivery.ContactsAccepted;
 import yokebar.app.services.delivery.LaneChanged;
+import yokebar.app.services.delivery.ServiceAccount;
 import yokebar.app.services.delivery.Services;
 import yokebar.app.services.delivery.Texts;
-import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.app.services.delivery.ledger.Deliveries;
 import yokebar.app.services.delivery.ledger.Delivery;
 import yokebar.app.services.delivery.ledger.DeliveryCounts;
+import yokebar.app.services.delivery.ledger.DeliveryKey;
+import yokebar.app.services.delivery.ledger.DeliveryRepository;
 import yokebar.app.services.delivery.ledger.EligibilitySnapshot;
 import yokebar.app.services.delivery.ledger.StateTally;
 import yokebar.app.services.delivery.ledger.Withdrawals;
@@ -37,6 +39,7 @@ import yokebar.links.services.delivery.Submission;
 @Service
 public class HandoverDesk {
     private final EntityManager db;
+    private final DeliveryRepository repository;
     private final Deliveries deliveries;
     private final DeliveryCounts counts;
     private final Withdrawals withdrawals;
@@ -47,6 +50,7 @@ public class HandoverDesk {
 
     HandoverDesk(
             EntityManager db,
+            DeliveryRepository repository,
             Deliveries deliveries,
             DeliveryCounts counts,
             Withdrawals withdrawals,
@@ -55,6 +59,7 @@ public class HandoverDesk {
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
+        this.repository = repository;
         this.deliveries = deliveries;
         this.counts = counts;
         this.withdrawals = withdrawals;
@@ -179,7 +184,7 @@ public class HandoverDesk {
     }
 
     private void drop(Handover handover) {
-        deliveries.byContact(handover.serviceId, handover.contacts()).values().stream()
+        repository.byContact(handover.serviceId, handover.contacts()).values().stream()
                 .filter(d -> Objects.equals(d.handoverId, handover.id))
                 .forEach(d -> d.handoverId = null);
         forgetContent(handover);
@@ -258,7 +263,7 @@ public class HandoverDesk {
         handover.trouble = null;
         services.handedOver(handover.serviceId, now);
         StateTally tally = new StateTally();
-        deliveries.byContact(handover.serviceId, handover.contacts()).values().stream()
+        repository.byContact(handover.serviceId, handover.contacts()).values().stream()
                 .filter(d -> Objects.equals(d.handoverId, handover.id))
                 .forEach(d -> d.apply(DeliveryEvent.HANDED_OVER, null, now, tally));
         finish(handover, tally);
@@ -273,8 +278,8 @@ public class HandoverDesk {
         }
         Instant now = clock.instant();
         StateTally tally = new StateTally();
-        EligibilitySnapshot rules = deliveries.rules(deliveries.adapter(handover.serviceId), now);
-        Map<Long, Delivery> byContact = deliveries.byContact(handover.serviceId, handover.contacts());
+        EligibilitySnapshot rules = deliveries.rules(deliveries.account(handover.serviceId), now);
+        Map<Long, Delivery> byContact = repository.byContact(handover.serviceId, handover.contacts());
         Map<Long, LoggedContact> contacts = log.find(handover.contacts());
         int taken = 0;
         int refused = 0;
@@ -286,11 +291,7 @@ public class HandoverDesk {
             refused += result.taken() || result.equals(BatchReport.Result.ABSENT) ? 0 : 1;
             LoggedContact contact = contacts.get(contactId);
             if (result.number() != null) {
-                withdrawals.numbered(
-                        Delivery.id(contactId, handover.serviceId),
-                        handover.serviceId,
-                        result.number(),
-                        delivery != null);
+                withdrawals.numbered(new DeliveryKey(contactId, handover.serviceId), result.number(), delivery != null);
             }
             if (delivery != null && contact != null && Objects.equals(delivery.handoverId, handover.id)) {
                 settle(delivery, result, rules, contact, tally);
@@ -316,7 +317,7 @@ public class HandoverDesk {
             EligibilitySnapshot rules,
             LoggedContact contact,
             StateTally tally) {
-        ServiceAdapter service = rules.service();
+        ServiceAccount service = rules.service();
         Instant now = rules.at();
         if (result.equals(BatchReport.Result.ABSENT)) {
             delivery.apply(DeliveryEvent.TAKEN_BACK, null, now, tally);
@@ -324,10 +325,11 @@ public class HandoverDesk {
             rules.apply(delivery, contact.contact(), tally);
             return;
         }
-        boolean edited = ContentHash.differs(delivery.contentHash, service.render(contact.contact()));
+        boolean edited =
+                ContentHash.differs(delivery.contentHash, service.kind().render(contact.contact()));
         if (!result.taken()) {
             delivery.apply(DeliveryEvent.REJECTED, result.words(), now, tally);
-            deliveries.refusedNote(contact.id(), service.rules().serviceName(), result.words());
+            deliveries.refusedNote(contact.id(), service.name(), result.words());
         } else {
             delivery.apply(DeliveryEvent.LISTED, null, now, tally);
         }
@@ -347,7 +349,7 @@ public class HandoverDesk {
         handover.nextTryAt = null;
         StateTally tally = new StateTally();
         for (Delivery delivery :
-                deliveries.byContact(handover.serviceId, handover.contacts()).values()) {
+                repository.byContact(handover.serviceId, handover.contacts()).values()) {
             if (Objects.equals(delivery.handoverId, handover.id)) {
                 delivery.apply(DeliveryEvent.REJECTED, words, now, tally);
             }
@@ -385,16 +387,17 @@ public class HandoverDesk {
     }
 
     private boolean editedSincePrepared(Handover handover) {
-        ServiceAdapter service = deliveries.adapter(handover.serviceId);
+        ServiceAccount service = deliveries.account(handover.serviceId);
         Map<Long, LoggedContact> contacts = log.find(handover.contacts());
-        Map<Long, Delivery> claimed = deliveries.byContact(handover.serviceId, handover.contacts());
+        Map<Long, Delivery> claimed = repository.byContact(handover.serviceId, handover.contacts());
         // One that was deleted since must not go out with the others.
         return claimed.size() < handover.contactIds.length
                 || claimed.values().stream().anyMatch(delivery -> {
                     LoggedContact contact = contacts.get(delivery.contactId());
                     return !delivery.claimed()
                             || contact == null
-                            || !ContentHash.isOf(delivery.contentHash, service.render(contact.contact()));
+                            || !ContentHash.isOf(
+                                    delivery.contentHash, service.kind().render(contact.contact()));
                 });
     }
 }

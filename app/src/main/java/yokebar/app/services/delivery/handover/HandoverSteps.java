@@ -140,8 +140,8 @@ class HandoverSteps {
                 withdrawal.serviceId,
                 line -> line.withdraw(withdrawal.number),
                 "1 contact deleted there",
-                () -> withdrawals.withdrawn(withdrawal.deliveryId),
-                words -> withdrawals.notWithdrawn(withdrawal.deliveryId, words));
+                () -> withdrawals.withdrawn(withdrawal.key()),
+                words -> withdrawals.notWithdrawn(withdrawal.key(), words));
     }
 
     /**

@@ -352,7 +352,7 @@ public class HandoverWorker implements SmartLifecycle {
     private Optional<Long> prepare(int serviceId, HandoverRequests.Request request) {
         Optional<Long> prepared;
         if (request.ofChosen()) {
-            List<Long> next = request.next(services.adapter(serviceId).maxBatchSize());
+            List<Long> next = request.next(services.account(serviceId).kind().maxBatchSize());
             // They may need more than one batch, one for each identity.
             prepared = packing.prepare(serviceId, next);
             if (prepared.isEmpty()) {

@@ -194,8 +194,9 @@ public class Enrolment {
         if (!services.complete(serviceId)) {
             throw new Rejection("call", "Save the account first: requests are made under it.");
         }
-        return services.adapter(serviceId)
-                .certificates(services.account(serviceId))
+        return services.account(serviceId)
+                .kind()
+                .certificates(services.login(serviceId))
                 .orElseThrow(() -> new Rejection("call", "This service wants no certificates."));
     }
 

@@ -7,7 +7,6 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -18,8 +17,8 @@ import yokebar.app.log.SealsChanged;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.log.store.Journey;
 import yokebar.app.services.delivery.LaneChanged;
+import yokebar.app.services.delivery.ServiceAccount;
 import yokebar.app.services.delivery.Services;
-import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.app.services.delivery.identity.Identities;
 import yokebar.app.station.profile.Station;
 import yokebar.core.log.contact.LoggedContact;
@@ -31,6 +30,7 @@ import yokebar.core.services.delivery.Hold;
 @Service
 public class Deliveries {
     private final EntityManager db;
+    private final DeliveryRepository repository;
     private final Services services;
     private final DeliveryCounts counts;
     private final Identities identities;
@@ -42,6 +42,7 @@ public class Deliveries {
 
     Deliveries(
             EntityManager db,
+            DeliveryRepository repository,
             Services services,
             DeliveryCounts counts,
             Identities identities,
@@ -51,6 +52,7 @@ public class Deliveries {
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
+        this.repository = repository;
         this.services = services;
         this.counts = counts;
         this.identities = identities;
@@ -66,9 +68,10 @@ public class Deliveries {
     public void wanted(int serviceId, Collection<Long> contactIds) {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
-        EligibilitySnapshot rules = rules(adapter(serviceId), now);
-        Set<Long> there =
-                of(serviceId, contactIds).stream().map(Delivery::contactId).collect(Collectors.toSet());
+        EligibilitySnapshot rules = rules(account(serviceId), now);
+        Set<Long> there = repository.at(serviceId, contactIds).stream()
+                .map(Delivery::contactId)
+                .collect(Collectors.toSet());
         for (LoggedContact contact : log.find(contactIds).values()) {
             if (!there.contains(contact.id())) {
                 Delivery delivery = fresh(contact.id(), serviceId, now);
@@ -78,7 +81,7 @@ public class Deliveries {
             }
         }
         db.flush();
-        for (Delivery delivery : of(serviceId, contactIds)) {
+        for (Delivery delivery : repository.at(serviceId, contactIds)) {
             delivery.apply(DeliveryEvent.INCLUDED, null, now, tally);
         }
         counts.store(tally);
@@ -87,7 +90,7 @@ public class Deliveries {
 
     static Delivery fresh(long contactId, int serviceId, Instant now) {
         Delivery delivery = new Delivery();
-        delivery.id = Delivery.id(contactId, serviceId);
+        delivery.contactId = contactId;
         delivery.serviceId = serviceId;
         delivery.changedAt = now;
         return delivery;
@@ -97,29 +100,14 @@ public class Deliveries {
         services.ids().forEach(serviceId -> events.publishEvent(new LaneChanged(serviceId)));
     }
 
-    Long[] ids(Collection<Long> contactIds) {
-        return contactIds.stream()
-                .flatMap(contact -> services.ids().stream().map(serviceId -> Delivery.id(contact, serviceId)))
-                .toArray(Long[]::new);
-    }
-
-    /** The deliveries of contacts, by their own number. */
-    public Map<Long, Delivery> of(Collection<Long> contactIds) {
-        List<Delivery> deliveries = db.createNativeQuery(
-                        "select d.* from unnest(:ids) as w(id) join delivery d on d.id = w.id", Delivery.class)
-                .setParameter("ids", ids(contactIds))
-                .getResultList();
-        return deliveries.stream().collect(Collectors.toMap(delivery -> delivery.id, delivery -> delivery));
-    }
-
     /** Takes contacts out of a service's deliveries, or back in. */
     @Transactional
     public void setMeant(List<Long> contactIds, int serviceId, boolean meant) {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
-        EligibilitySnapshot rules = rules(adapter(serviceId), now);
+        EligibilitySnapshot rules = rules(account(serviceId), now);
         Map<Long, LoggedContact> contacts = log.find(contactIds);
-        for (Delivery delivery : of(serviceId, contactIds)) {
+        for (Delivery delivery : repository.at(serviceId, contactIds)) {
             LoggedContact contact = contacts.get(delivery.contactId());
             if (!meant) {
                 delivery.apply(DeliveryEvent.EXCLUDED, "Excluded by the operator.", now, tally);
@@ -131,27 +119,15 @@ public class Deliveries {
         events.publishEvent(new SealsChanged(contactIds));
     }
 
-    /** Where contacts stand at a service. */
-    public List<Delivery> of(int serviceId, Collection<Long> contactIds) {
-        return db.createNativeQuery(
-                        "select d.* from unnest(:ids) as w(id) join delivery d on d.id = w.id", Delivery.class)
-                .setParameter(
-                        "ids",
-                        contactIds.stream()
-                                .map(id -> Delivery.id(id, serviceId))
-                                .toArray(Long[]::new))
-                .getResultList();
-    }
-
     /**
      * The confirmation of a contact by the other side was fetched. One that was edited since the service took it goes there
      * again first: what it has is not what was confirmed.
      */
     @Transactional(propagation = Propagation.MANDATORY)
     public void confirmed(int serviceId, Collection<Long> contactIds) {
-        List<Long> settled = of(serviceId, contactIds).stream()
+        List<Long> settled = repository.at(serviceId, contactIds).stream()
                 .filter(delivery -> delivery.state != DeliveryState.CHANGED
-                        || !adapter(serviceId).rules().takesChanges())
+                        || !account(serviceId).rules().takesChanges())
                 .map(Delivery::contactId)
                 .toList();
         happened(serviceId, settled, DeliveryEvent.CONFIRMED);
@@ -168,14 +144,14 @@ public class Deliveries {
     public void happened(int serviceId, Collection<Long> contactIds, DeliveryEvent event) {
         StateTally tally = new StateTally();
         Instant now = clock.instant();
-        List<Delivery> found = of(serviceId, contactIds);
+        List<Delivery> found = repository.at(serviceId, contactIds);
         found.forEach(delivery -> delivery.apply(event, null, now, tally));
         counts.store(tally);
         events.publishEvent(new SealsChanged(List.copyOf(contactIds)));
     }
 
-    public ServiceAdapter adapter(int serviceId) {
-        return services.adapter(serviceId);
+    public ServiceAccount account(int serviceId) {
+        return services.account(serviceId);
     }
 
     public void refusedNote(long contactId, String serviceName, String words) {
@@ -183,8 +159,8 @@ public class Deliveries {
     }
 
     /** What a service takes now. */
-    public EligibilitySnapshot rules(ServiceAdapter service, Instant now) {
-        int serviceId = service.serviceId();
+    public EligibilitySnapshot rules(ServiceAccount service, Instant now) {
+        int serviceId = service.id();
         return new EligibilitySnapshot(
                 service, station.ownCalls(), services.setup(serviceId).choices(), identities.of(serviceId), now);
     }
@@ -192,10 +168,5 @@ public class Deliveries {
     static void hold(Delivery delivery, Hold hold) {
         delivery.state = DeliveryState.HELD;
         delivery.hold(hold);
-    }
-
-    /** What a service has of these contacts, by contact. */
-    public Map<Long, Delivery> byContact(int serviceId, Collection<Long> contactIds) {
-        return of(serviceId, contactIds).stream().collect(Collectors.toMap(Delivery::contactId, Function.identity()));
     }
 }

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
+import jakarta.persistence.IdClass;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Objects;
@@ -20,20 +21,19 @@ import yokebar.core.services.delivery.HoldSentence;
 
 /** Where one contact stands at one service. Its state changes only by {@link #apply}, along the core's table. */
 @Entity
+@IdClass(DeliveryKey.class)
 public class Delivery {
-    /** Room for this many services beside each other under one contact. */
-    public static final int SERVICES = 64;
-
     private static final int LONGEST_REASON = 400;
 
     @Id
-    public long id;
+    long contactId;
+
+    @Id
+    int serviceId;
 
     /** Two who change it at once, an edit and a batch being made, must not overwrite each other. */
     @Version
     int version;
-
-    int serviceId;
 
     @Enumerated(EnumType.STRING)
     @JdbcTypeCode(SqlTypes.VARCHAR)
@@ -64,12 +64,12 @@ public class Delivery {
 
     Instant changedAt = Instant.EPOCH;
 
-    public static long id(long contactId, int serviceId) {
-        return contactId * SERVICES + serviceId;
+    public DeliveryKey key() {
+        return new DeliveryKey(contactId, serviceId);
     }
 
     public long contactId() {
-        return id / SERVICES;
+        return contactId;
     }
 
     /** What holds it; null when nothing does. */

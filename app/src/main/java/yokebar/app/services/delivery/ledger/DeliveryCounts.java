@@ -45,7 +45,7 @@ public class DeliveryCounts {
     /** Contacts that wait to go, new or changed. */
     public long due(int serviceId) {
         Map<DeliveryState, Long> counts = counts(serviceId);
-        boolean changesGo = services.adapter(serviceId).rules().takesChanges();
+        boolean changesGo = services.account(serviceId).rules().takesChanges();
         return counts.getOrDefault(DeliveryState.DUE, 0L)
                 + (changesGo ? counts.getOrDefault(DeliveryState.CHANGED, 0L) : 0);
     }

@@ -15,7 +15,6 @@ import yokebar.app.log.store.ContactLog;
 import yokebar.app.platform.storage.BulkInsert;
 import yokebar.app.services.delivery.LaneChanged;
 import yokebar.app.services.delivery.Services;
-import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.core.log.contact.LoggedContact;
 
 /** Gives the contacts that are there already their rows when a service is taken into use. */
@@ -59,9 +58,9 @@ public class DeliveryFill {
     @Transactional
     public @Nullable Long step(int serviceId, long afterContactId) {
         List<Long> missing = db.createNativeQuery(
-                        "select c.id from contact c left join delivery d on d.id = c.id * " + Delivery.SERVICES
-                                + " + :service where c.id > :after and d.id is null order by c.id limit "
-                                + AT_ONCE,
+                        "select c.id from contact c left join delivery d on d.contact_id = c.id"
+                                + " and d.service_id = :service where c.id > :after and d.contact_id is null"
+                                + " order by c.id limit " + AT_ONCE,
                         Long.class)
                 .setParameter("service", serviceId)
                 .setParameter("after", afterContactId)
@@ -72,10 +71,9 @@ public class DeliveryFill {
             return null;
         }
         Map<Long, LoggedContact> contacts = log.find(missing);
-        ServiceAdapter service = services.adapter(serviceId);
         StateTally tally = new StateTally();
         Instant now = clock.instant();
-        EligibilitySnapshot rules = deliveries.rules(service, now);
+        EligibilitySnapshot rules = deliveries.rules(services.account(serviceId), now);
         List<Delivery> rows = new ArrayList<>();
         for (LoggedContact contact : contacts.values()) {
             Delivery delivery = Deliveries.fresh(contact.id(), serviceId, now);

@@ -8,7 +8,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.JourneySource;
 import yokebar.app.log.JourneyStep;
-import yokebar.app.services.delivery.adapter.ServiceAdapter;
+import yokebar.app.services.delivery.ServiceAccount;
+import yokebar.app.services.delivery.ServiceAccounts;
 import yokebar.app.services.delivery.handover.Handover;
 import yokebar.app.services.delivery.picture.ContactPicture;
 import yokebar.core.services.delivery.DeliveryState;
@@ -17,21 +18,21 @@ import yokebar.core.services.delivery.DeliveryState;
 @Service
 class DeliveryJourney implements JourneySource {
     private final EntityManager db;
-    private final List<ServiceAdapter> services;
+    private final ServiceAccounts accounts;
 
-    DeliveryJourney(EntityManager db, List<ServiceAdapter> services) {
+    DeliveryJourney(EntityManager db, ServiceAccounts accounts) {
         this.db = db;
-        this.services = services;
+        this.accounts = accounts;
     }
 
     @Override
     @Transactional(readOnly = true)
     public List<JourneyStep> journey(long contactId) {
         List<JourneyStep> steps = new ArrayList<>();
-        for (ServiceAdapter service : services) {
-            Delivery delivery = db.find(Delivery.class, Delivery.id(contactId, service.serviceId()));
+        for (ServiceAccount service : accounts.all()) {
+            Delivery delivery = db.find(Delivery.class, new DeliveryKey(contactId, service.id()));
             if (delivery != null) {
-                tell(delivery, service.rules().serviceName(), steps);
+                tell(delivery, service.name(), steps);
             }
         }
         ContactPicture picture = db.find(ContactPicture.class, contactId);

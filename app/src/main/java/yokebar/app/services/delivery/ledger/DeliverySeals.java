@@ -1,6 +1,5 @@
 package yokebar.app.services.delivery.ledger;
 
-import jakarta.persistence.EntityManager;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -14,7 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.Seal;
 import yokebar.app.log.Seals;
-import yokebar.app.services.delivery.adapter.ServiceAdapter;
+import yokebar.app.services.delivery.ServiceAccounts;
 import yokebar.core.services.delivery.Hold;
 
 /** Tells the log where its contacts stand. */
@@ -22,16 +21,17 @@ import yokebar.core.services.delivery.Hold;
 class DeliverySeals implements Seals {
     private static final int AT_ONCE = 20_000;
     private static final String PIECE =
-            "select id, service_id, state from delivery where id > ? order by id limit " + AT_ONCE;
+            "select contact_id, service_id, state from delivery where contact_id >= ? and (contact_id > ? or service_id > ?)"
+                    + " order by contact_id, service_id limit " + AT_ONCE;
 
-    private final EntityManager db;
+    private final DeliveryRepository repository;
     private final DataSource database;
-    private final List<ServiceAdapter> services;
+    private final ServiceAccounts accounts;
 
-    DeliverySeals(EntityManager db, DataSource database, List<ServiceAdapter> services) {
-        this.db = db;
+    DeliverySeals(DeliveryRepository repository, DataSource database, ServiceAccounts accounts) {
+        this.repository = repository;
         this.database = database;
-        this.services = services;
+        this.accounts = accounts;
     }
 
     @Override
@@ -40,16 +40,8 @@ class DeliverySeals implements Seals {
         if (contactIds.isEmpty()) {
             return Map.of();
         }
-        Long[] ids = contactIds.stream()
-                .flatMap(contact -> services.stream().map(s -> Delivery.id(contact, s.serviceId())))
-                .toArray(Long[]::new);
-        List<Delivery> deliveries = db.createNativeQuery(
-                        "select d.* from unnest(:ids) as w(id) join delivery d on d.id = w.id order by d.id",
-                        Delivery.class)
-                .setParameter("ids", ids)
-                .getResultList();
         Map<Integer, String> names = services();
-        return deliveries.stream()
+        return repository.of(contactIds).stream()
                 .collect(Collectors.groupingBy(
                         Delivery::contactId,
                         Collectors.mapping(delivery -> seal(delivery, names), Collectors.toList())));
@@ -66,8 +58,7 @@ class DeliverySeals implements Seals {
 
     @Override
     public Map<Integer, String> services() {
-        return services.stream().collect(Collectors.toMap(ServiceAdapter::serviceId, s -> s.rules()
-                .serviceName()));
+        return accounts.names();
     }
 
     /** In pieces by number, straight from the table, for the same reasons as the log itself is read so. */
@@ -75,15 +66,17 @@ class DeliverySeals implements Seals {
     public void forEach(Receiver receiver) {
         try (Connection connection = database.getConnection();
                 PreparedStatement piece = connection.prepareStatement(PIECE)) {
-            long after = 0;
+            DeliveryKey after = new DeliveryKey(0, 0);
             int read;
             do {
-                piece.setLong(1, after);
+                piece.setLong(1, after.contactId());
+                piece.setLong(2, after.contactId());
+                piece.setInt(3, after.serviceId());
                 read = 0;
                 try (ResultSet rows = piece.executeQuery()) {
                     while (rows.next()) {
-                        after = rows.getLong(1);
-                        receiver.stands(after / Delivery.SERVICES, rows.getInt(2), rows.getString(3));
+                        after = new DeliveryKey(rows.getLong(1), rows.getInt(2));
+                        receiver.stands(after.contactId(), after.serviceId(), rows.getString(3));
                         read++;
                     }
                 }

@@ -5,7 +5,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
-import yokebar.app.services.delivery.adapter.ServiceAdapter;
+import yokebar.app.services.delivery.ServiceAccount;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.log.contact.LoggedContact;
 import yokebar.core.services.delivery.Choices;
@@ -22,7 +22,7 @@ import yokebar.core.services.delivery.SigningIdentity;
  * @param at UTC
  */
 public record EligibilitySnapshot(
-        ServiceAdapter service, OwnCalls ownCalls, Choices choices, List<SigningIdentity> identities, Instant at) {
+        ServiceAccount service, OwnCalls ownCalls, Choices choices, List<SigningIdentity> identities, Instant at) {
 
     /** What holds a contact; empty when it may go. */
     Optional<Hold> check(Contact contact) {

@@ -25,6 +25,7 @@ import yokebar.core.services.delivery.Eligibility;
 @Service
 public class HeldForReview {
     private final EntityManager db;
+    private final DeliveryRepository repository;
     private final Services services;
     private final Deliveries deliveries;
     private final DeliveryCounts counts;
@@ -34,6 +35,7 @@ public class HeldForReview {
 
     HeldForReview(
             EntityManager db,
+            DeliveryRepository repository,
             Services services,
             Deliveries deliveries,
             DeliveryCounts counts,
@@ -41,6 +43,7 @@ public class HeldForReview {
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
+        this.repository = repository;
         this.services = services;
         this.deliveries = deliveries;
         this.counts = counts;
@@ -55,14 +58,14 @@ public class HeldForReview {
         List<Long> ids = new ArrayList<>();
         for (int serviceId : services.ids()) {
             ids.addAll(db.createQuery(
-                            "select id from Delivery where serviceId = :service and state = :held and holdRule = :rule",
+                            "select contactId from Delivery where serviceId = :service and state = :held and holdRule = :rule",
                             Long.class)
                     .setParameter("service", serviceId)
                     .setParameter("held", DeliveryState.HELD)
                     .setParameter("rule", Eligibility.Rule.BY_SOURCE)
                     .getResultList());
         }
-        return ids.stream().map(id -> id / Delivery.SERVICES).distinct().toList();
+        return ids.stream().distinct().toList();
     }
 
     /**
@@ -77,11 +80,11 @@ public class HeldForReview {
         Map<Long, LoggedContact> contacts = log.find(contactIds);
         Map<Integer, EligibilitySnapshot> rules = new TreeMap<>();
         Set<Long> moved = new TreeSet<>();
-        for (Delivery delivery : deliveries.of(contactIds).values()) {
+        for (Delivery delivery : repository.of(contactIds)) {
             LoggedContact contact = contacts.get(delivery.contactId());
             if (contact != null && delivery.holdRule == Eligibility.Rule.BY_SOURCE) {
                 delivery.hold(null);
-                rules.computeIfAbsent(delivery.serviceId, id -> deliveries.rules(services.adapter(id), now))
+                rules.computeIfAbsent(delivery.serviceId, id -> deliveries.rules(services.account(id), now))
                         .apply(delivery, contact.contact(), tally);
                 moved.add(delivery.contactId());
             }

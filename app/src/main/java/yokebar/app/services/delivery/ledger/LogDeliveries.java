@@ -4,12 +4,13 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
@@ -21,8 +22,9 @@ import yokebar.app.log.ContactsLogged;
 import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.SealsChanged;
 import yokebar.app.platform.storage.BulkInsert;
+import yokebar.app.services.delivery.ServiceAccount;
+import yokebar.app.services.delivery.ServiceAccounts;
 import yokebar.app.services.delivery.Services;
-import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.app.services.delivery.handover.ContentHash;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.Contact;
@@ -44,28 +46,34 @@ class LogDeliveries {
     private static final int BEFORE_OTHERS = 0;
 
     private final EntityManager db;
+    private final DeliveryRepository repository;
     private final BulkInsert bulk;
-    private final List<ServiceAdapter> adapters;
+    private final ServiceAccounts accounts;
     private final Services services;
     private final Deliveries deliveries;
+    private final Withdrawals withdrawals;
     private final DeliveryCounts counts;
     private final Clock clock;
     private final ApplicationEventPublisher events;
 
     LogDeliveries(
             EntityManager db,
+            DeliveryRepository repository,
             BulkInsert bulk,
-            List<ServiceAdapter> adapters,
+            ServiceAccounts accounts,
             Services services,
             Deliveries deliveries,
+            Withdrawals withdrawals,
             DeliveryCounts counts,
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
+        this.repository = repository;
         this.bulk = bulk;
-        this.adapters = adapters;
+        this.accounts = accounts;
         this.services = services;
         this.deliveries = deliveries;
+        this.withdrawals = withdrawals;
         this.counts = counts;
         this.clock = clock;
         this.events = events;
@@ -78,10 +86,10 @@ class LogDeliveries {
         Instant now = clock.instant();
         StateTally tally = new StateTally();
         List<Delivery> rows = new ArrayList<>();
-        for (ServiceAdapter service : services.forEveryContact()) {
+        for (ServiceAccount service : services.forEveryContact()) {
             EligibilitySnapshot rules = deliveries.rules(service, now);
             for (LoggedContact contact : event.contacts()) {
-                Delivery delivery = Deliveries.fresh(contact.id(), service.serviceId(), now);
+                Delivery delivery = Deliveries.fresh(contact.id(), service.id(), now);
                 DeliveryState before = movedIn(service, contact.contact(), event);
                 if (before != null) {
                     delivery.state = before;
@@ -100,12 +108,12 @@ class LogDeliveries {
     }
 
     /** How far a contact had come at a service, as its own fields say; null when they say nothing of it. */
-    private static @Nullable DeliveryState movedIn(ServiceAdapter service, Contact contact, ContactsLogged event) {
+    private static @Nullable DeliveryState movedIn(ServiceAccount service, Contact contact, ContactsLogged event) {
         if (event.origins().isEmpty()) {
             return null;
         }
         return ConfirmationMarks.of(contact.details()).stream()
-                .filter(mark -> Objects.equals(event.origins().get(mark.origin()), service.serviceId()))
+                .filter(mark -> Objects.equals(event.origins().get(mark.origin()), service.id()))
                 .map(mark -> DeliveryTransitions.movedIn(mark.kind()))
                 .findFirst()
                 .orElse(null);
@@ -117,11 +125,12 @@ class LogDeliveries {
     void changed(ContactsChanged event) {
         Instant now = clock.instant();
         StateTally tally = new StateTally();
-        Map<Long, Delivery> found = deliveries.of(event.ids());
-        for (ServiceAdapter service : adapters) {
+        Map<DeliveryKey, Delivery> found =
+                repository.of(event.ids()).stream().collect(Collectors.toMap(Delivery::key, Function.identity()));
+        for (ServiceAccount service : accounts.all()) {
             EligibilitySnapshot rules = deliveries.rules(service, now);
             for (ContactsChanged.Change change : event.changes()) {
-                Delivery delivery = found.get(Delivery.id(change.after().id(), service.serviceId()));
+                Delivery delivery = found.get(new DeliveryKey(change.after().id(), service.id()));
                 if (delivery != null) {
                     review(delivery, rules, change.before(), change.after().contact(), tally);
                 }
@@ -135,23 +144,23 @@ class LogDeliveries {
     @EventListener
     void deleted(ContactsDeleted event) {
         StateTally tally = new StateTally();
-        Map<Long, Delivery> found = deliveries.of(event.ids());
-        found.values().forEach(delivery -> tally.went(delivery.serviceId, delivery.state));
-        Long[] ids = found.keySet().toArray(Long[]::new);
-        db.createNativeQuery("insert into delivery_past select :change, d.* from unnest(:ids) as w(id)"
-                        + " join delivery d on d.id = w.id")
+        repository.of(event.ids()).forEach(delivery -> tally.went(delivery.serviceId, delivery.state));
+        Long[] contacts = event.ids().toArray(Long[]::new);
+        db.createNativeQuery("insert into delivery_past select :change, d.* from unnest(:contacts) as w(id)"
+                        + " join delivery d on d.contact_id = w.id")
                 .setParameter("change", event.changeId())
-                .setParameter("ids", ids)
+                .setParameter("contacts", contacts)
                 .executeUpdate();
-        db.createNativeQuery("insert into withdrawal select d.id, d.service_id, r.number, :now, null"
-                        + " from unnest(:ids) as w(id) join delivery d on d.id = w.id"
-                        + " join remote_contact r on r.delivery_id = d.id where d.service_id = any(:takeBack)")
+        db.createNativeQuery("insert into withdrawal select d.contact_id, d.service_id, r.number, :now, null"
+                        + " from unnest(:contacts) as w(id) join delivery d on d.contact_id = w.id"
+                        + " join remote_contact r on r.contact_id = d.contact_id and r.service_id = d.service_id"
+                        + " where d.service_id = any(:takeBack)")
                 .setParameter("now", clock.instant())
-                .setParameter("ids", ids)
+                .setParameter("contacts", contacts)
                 .setParameter("takeBack", takingBack())
                 .executeUpdate();
-        db.createNativeQuery("delete from delivery where id = any(:ids)")
-                .setParameter("ids", ids)
+        db.createNativeQuery("delete from delivery where contact_id = any(:contacts)")
+                .setParameter("contacts", contacts)
                 .executeUpdate();
         counts.store(tally);
         deliveries.tellLanes();
@@ -162,49 +171,46 @@ class LogDeliveries {
     @Order(BEFORE_OTHERS)
     void restored(ContactsRestored event) {
         List<Long> contactIds = event.contacts().stream().map(LoggedContact::id).toList();
-        db.createNativeQuery("insert into delivery select p.* except (p.change_id) from unnest(:ids) as w(id)"
-                        + " join delivery_past p on p.id = w.id and p.change_id = :change")
+        Long[] contacts = contactIds.toArray(Long[]::new);
+        db.createNativeQuery("insert into delivery select p.* except (p.change_id) from unnest(:contacts) as w(id)"
+                        + " join delivery_past p on p.change_id = :change and p.contact_id = w.id")
                 .setParameter("change", event.deletedBy())
-                .setParameter("ids", deliveries.ids(contactIds))
+                .setParameter("contacts", contacts)
                 .executeUpdate();
         StateTally tally = new StateTally();
-        Map<Long, Delivery> back = deliveries.of(contactIds);
-        back.values().forEach(delivery -> tally.came(delivery.serviceId, delivery.state));
-        Long[] ids = back.keySet().toArray(Long[]::new);
-        db.createNativeQuery("delete from withdrawal where delivery_id = any(:ids)")
-                .setParameter("ids", ids)
+        List<Delivery> back = repository.of(contactIds);
+        back.forEach(delivery -> tally.came(delivery.serviceId, delivery.state));
+        db.createNativeQuery("delete from withdrawal where contact_id = any(:contacts)")
+                .setParameter("contacts", contacts)
                 .executeUpdate();
-        goAgainWhereDeleted(back, ids, tally);
+        goAgainWhereDeleted(back, contactIds, tally);
         counts.store(tally);
         deliveries.tellLanes();
     }
 
     /** What was deleted at a service meanwhile has to go there anew. */
-    private void goAgainWhereDeleted(Map<Long, Delivery> back, Long[] ids, StateTally tally) {
+    private void goAgainWhereDeleted(List<Delivery> back, List<Long> contactIds, StateTally tally) {
         Set<Integer> takingBack = Set.of(takingBack());
-        Set<Long> known = new HashSet<>(db.createNativeQuery(
-                        "select r.delivery_id from unnest(:ids) as w(id) join remote_contact r on r.delivery_id = w.id",
-                        Long.class)
-                .setParameter("ids", ids)
-                .getResultList());
-        for (Delivery delivery : back.values()) {
-            if (takingBack.contains(delivery.serviceId) && !known.contains(delivery.id)) {
+        Set<DeliveryKey> known =
+                withdrawals.known(contactIds).stream().map(RemoteContact::key).collect(Collectors.toSet());
+        for (Delivery delivery : back) {
+            if (takingBack.contains(delivery.serviceId) && !known.contains(delivery.key())) {
                 delivery.apply(DeliveryEvent.CONTENT_CHANGED, null, clock.instant(), tally);
             }
         }
     }
 
     private Integer[] takingBack() {
-        return adapters.stream()
-                .filter(adapter -> adapter.rules().takesBack())
-                .map(ServiceAdapter::serviceId)
+        return accounts.all().stream()
+                .filter(account -> account.rules().takesBack())
+                .map(ServiceAccount::id)
                 .toArray(Integer[]::new);
     }
 
     private void review(Delivery delivery, EligibilitySnapshot rules, Contact before, Contact after, StateTally tally) {
-        ServiceAdapter service = rules.service();
-        AdifFields now = service.render(after);
-        if (!service.render(before).equals(now)) {
+        ServiceAccount service = rules.service();
+        AdifFields now = service.kind().render(after);
+        if (!service.kind().render(before).equals(now)) {
             contentChanged(delivery, rules, now, tally);
         }
         rules.apply(delivery, after, tally);
@@ -227,7 +233,7 @@ class LogDeliveries {
         return !db.createNativeQuery(
                         "select 1 from confirmation where contact_id = :contact and service_id = :service",
                         Integer.class)
-                .setParameter("contact", delivery.contactId())
+                .setParameter("contact", delivery.contactId)
                 .setParameter("service", delivery.serviceId)
                 .setMaxResults(1)
                 .getResultList()

@@ -55,9 +55,9 @@ public class RuleReview {
     @Transactional
     public int tryRefusedAgain(int serviceId) {
         StateTally tally = new StateTally();
-        EligibilitySnapshot rules = deliveries.rules(deliveries.adapter(serviceId), clock.instant());
+        EligibilitySnapshot rules = deliveries.rules(deliveries.account(serviceId), clock.instant());
         List<Delivery> refused = db.createQuery(
-                        "from Delivery where serviceId = :service and state = :state order by serviceId, state, id",
+                        "from Delivery where serviceId = :service and state = :state order by serviceId, state, contactId",
                         Delivery.class)
                 .setParameter("service", serviceId)
                 .setParameter("state", DeliveryState.REFUSED)
@@ -81,7 +81,7 @@ public class RuleReview {
     @Transactional(readOnly = true)
     public boolean anyHeldInWords(int serviceId) {
         return !db.createQuery(
-                        "select id from Delivery where serviceId = :service and state = :held and holdSubject is null",
+                        "select contactId from Delivery where serviceId = :service and state = :held and holdSubject is null",
                         Long.class)
                 .setParameter("service", serviceId)
                 .setParameter("held", DeliveryState.HELD)
@@ -98,8 +98,8 @@ public class RuleReview {
     @Transactional
     public @Nullable Long reviewWhatPasses(int serviceId, long afterId) {
         TypedQuery<Delivery> held = db.createQuery(
-                        "from Delivery where serviceId = :service and state = :state and id > :after and holdRule in :rules"
-                                + " order by serviceId, state, id",
+                        "from Delivery where serviceId = :service and state = :state and contactId > :after and holdRule in :rules"
+                                + " order by serviceId, state, contactId",
                         Delivery.class)
                 .setParameter(
                         "rules",
@@ -117,7 +117,7 @@ public class RuleReview {
     @Transactional
     public @Nullable Long review(int serviceId, DeliveryState state, long afterId) {
         TypedQuery<Delivery> all = db.createQuery(
-                "from Delivery where serviceId = :service and state = :state and id > :after order by serviceId, state, id",
+                "from Delivery where serviceId = :service and state = :state and contactId > :after order by serviceId, state, contactId",
                 Delivery.class);
         return review(all, serviceId, state, afterId);
     }
@@ -129,14 +129,14 @@ public class RuleReview {
                 .setMaxResults(MAX_AT_ONCE)
                 .getResultList();
         reviewed(serviceId, state, some);
-        return some.size() < MAX_AT_ONCE ? null : some.get(some.size() - 1).id;
+        return some.size() < MAX_AT_ONCE ? null : some.get(some.size() - 1).contactId();
     }
 
     private void reviewed(int serviceId, DeliveryState state, List<Delivery> held) {
         Map<Long, LoggedContact> contacts =
                 log.find(held.stream().map(Delivery::contactId).toList());
         StateTally tally = new StateTally();
-        EligibilitySnapshot rules = deliveries.rules(deliveries.adapter(serviceId), clock.instant());
+        EligibilitySnapshot rules = deliveries.rules(deliveries.account(serviceId), clock.instant());
         List<Long> moved = new ArrayList<>();
         for (Delivery delivery : held) {
             LoggedContact contact = contacts.get(delivery.contactId());

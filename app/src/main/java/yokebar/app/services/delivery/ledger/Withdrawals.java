@@ -2,6 +2,7 @@ package yokebar.app.services.delivery.ledger;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.util.Collection;
 import java.util.List;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -27,26 +28,37 @@ public class Withdrawals {
 
     /** Keeps what the service calls the contact; one that was deleted here meanwhile is to be deleted there. */
     @Transactional
-    public void numbered(long deliveryId, int serviceId, String number, boolean stillHere) {
+    public void numbered(DeliveryKey key, String number, boolean stillHere) {
         RemoteContact remote = new RemoteContact();
-        remote.deliveryId = deliveryId;
+        remote.contactId = key.contactId();
+        remote.serviceId = key.serviceId();
         remote.number = number;
         db.merge(remote);
-        if (!stillHere && services.adapter(serviceId).rules().takesBack()) {
+        if (!stillHere && services.account(key.serviceId()).rules().takesBack()) {
             Withdrawal withdrawal = new Withdrawal();
-            withdrawal.deliveryId = deliveryId;
-            withdrawal.serviceId = serviceId;
+            withdrawal.contactId = key.contactId();
+            withdrawal.serviceId = key.serviceId();
             withdrawal.number = number;
             withdrawal.askedAt = clock.instant();
             db.merge(withdrawal);
         }
     }
 
+    /** What services call these contacts. */
+    @Transactional(readOnly = true)
+    public List<RemoteContact> known(Collection<Long> contactIds) {
+        return db.createNativeQuery(
+                        "select r.* from unnest(:contacts) as w(id) join remote_contact r on r.contact_id = w.id",
+                        RemoteContact.class)
+                .setParameter("contacts", contactIds.toArray(Long[]::new))
+                .getResultList();
+    }
+
     /** What is to be deleted at a service, the oldest first. */
     @Transactional(readOnly = true)
     public List<Withdrawal> of(int serviceId, int most) {
         return db.createQuery(
-                        "from Withdrawal where serviceId = :service and trouble is null order by deliveryId",
+                        "from Withdrawal where serviceId = :service and trouble is null order by contactId",
                         Withdrawal.class)
                 .setParameter("service", serviceId)
                 .setMaxResults(most)
@@ -54,9 +66,9 @@ public class Withdrawals {
     }
 
     @Transactional
-    public void withdrawn(long deliveryId) {
+    public void withdrawn(DeliveryKey key) {
         for (Class<?> kind : List.of(Withdrawal.class, RemoteContact.class)) {
-            Object stored = db.find(kind, deliveryId);
+            Object stored = db.find(kind, key);
             if (stored != null) {
                 db.remove(stored);
             }
@@ -64,8 +76,8 @@ public class Withdrawals {
     }
 
     @Transactional
-    public void notWithdrawn(long deliveryId, String trouble) {
-        Withdrawal withdrawal = db.find(Withdrawal.class, deliveryId);
+    public void notWithdrawn(DeliveryKey key, String trouble) {
+        Withdrawal withdrawal = db.find(Withdrawal.class, key);
         if (withdrawal != null) {
             withdrawal.trouble = Texts.shortened(trouble);
             events.publishEvent(new LaneChanged(withdrawal.serviceId));

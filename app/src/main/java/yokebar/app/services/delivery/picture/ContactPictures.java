@@ -14,9 +14,9 @@ import yokebar.app.log.SealsChanged;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.services.delivery.LaneChanged;
+import yokebar.app.services.delivery.ServiceAccount;
 import yokebar.app.services.delivery.Services;
 import yokebar.app.services.delivery.Texts;
-import yokebar.app.services.delivery.ledger.Delivery;
 
 /** Pictures put to contacts. They follow a contact to services that show pictures, once its contact is there. */
 @Service
@@ -58,11 +58,7 @@ public class ContactPictures {
 
     @Transactional(readOnly = true)
     public Standing standing(long contactId) {
-        String service = services.active().stream()
-                .filter(id -> services.adapter(id).showsPictures())
-                .map(services::name)
-                .findFirst()
-                .orElse(null);
+        String service = services.forPictures().map(ServiceAccount::name).orElse(null);
         ContactPicture picture = db.find(ContactPicture.class, contactId);
         return picture == null || picture.content == null
                 ? new Standing(false, service, null, null)
@@ -127,13 +123,13 @@ public class ContactPictures {
     /** The next pictures that a service has not got, of contacts it has. */
     @Transactional(readOnly = true)
     public List<Due> due(int serviceId, int most) {
-        if (!services.adapter(serviceId).showsPictures()) {
+        if (services.forPictures().filter(account -> account.id() == serviceId).isEmpty()) {
             return List.of();
         }
         List<Tuple> rows = db.createNativeQuery(
                         "select p.contact_id, r.number from contact_picture p"
-                                + " join delivery d on d.id = p.contact_id * " + Delivery.SERVICES + " + :service"
-                                + " join remote_contact r on r.delivery_id = d.id"
+                                + " join delivery d on d.contact_id = p.contact_id and d.service_id = :service"
+                                + " join remote_contact r on r.contact_id = d.contact_id and r.service_id = d.service_id"
                                 + " where d.state in ('ACCEPTED', 'CONFIRMED') and p.trouble is null"
                                 + " and (p.content is null or p.sent_at is null or p.sent_number <> r.number)"
                                 + " order by p.contact_id limit " + most,

@@ -170,7 +170,7 @@ class TryoutTest extends AppTest {
         sendJson("POST", "/api/tryouts/" + id + "/import", Map.of());
         settled(id);
         assertThat(jdbc.queryForList(
-                        "select d.state from contact c join delivery d on d.id = c.id * 64 + 1 order by c.call_sign",
+                        "select d.state from contact c join delivery d on d.contact_id = c.id and d.service_id = 1 order by c.call_sign",
                         String.class))
                 .startsWith("ACCEPTED")
                 .endsWith("CONFIRMED");
