@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import LanePanel from './LanePanel.svelte';
+  import AnotherAccount from './delivery/AnotherAccount.svelte';
   import LaneStrip from './delivery/LaneStrip.svelte';
   import { LaneStore } from './delivery/lanes.svelte';
   import { useStore } from '../platform/page/stores';
@@ -24,20 +25,25 @@
       <LaneStrip {lane} selected={lane.id === chosen?.id} onchoose={() => (lanes.chosen = lane.id)} />
     {/each}
   </div>
+{:else if lanes.all.length > 0}
+  <p class="muted">No service is in use. Contacts stay in the log until you take one into use.</p>
 {:else if !lanes.problem}
   <p class="muted">Reading the services…</p>
 {/if}
 
-{#if unused.length > 0}
-  <div class="unused">
-    {#each unused as lane (lane.id)}
-      <span>
-        <strong>{lane.name}</strong> <span class="muted">{SAYS[lane.name] ?? ''}</span>
-        <Button kind="ghost" size="small" on:click={() => lanes.use(lane.id)}>Take into use</Button>
-      </span>
-    {/each}
-  </div>
-{/if}
+<div class="unused">
+  {#each unused as lane (lane.id)}
+    <span>
+      <strong>{lane.name}</strong>
+      <span class="muted">{lane.name === lane.kind ? '' : `at ${lane.kind}. `}{SAYS[lane.kind] ?? ''}</span>
+      <Button kind="ghost" size="small" on:click={() => lanes.use(lane.id)}>Take into use</Button>
+      {#if lane.removable}
+        <Button kind="ghost" size="small" on:click={() => lanes.remove(lane.id)}>Remove</Button>
+      {/if}
+    </span>
+  {/each}
+  <span><AnotherAccount {lanes} /></span>
+</div>
 
 {#if chosen}
   {#key chosen.id}<LanePanel lane={chosen} />{/key}

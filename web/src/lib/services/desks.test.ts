@@ -11,6 +11,7 @@ import AccountForm from './delivery/AccountForm.svelte';
 import CardDesk from './card/CardDesk.svelte';
 import IdentityDesk from './delivery/IdentityDesk.svelte';
 import LaneChoices from './delivery/LaneChoices.svelte';
+import LanesPage from './LanesPage.svelte';
 import MailPage from './mail/MailPage.svelte';
 import WhenToSend from './delivery/WhenToSend.svelte';
 
@@ -358,5 +359,28 @@ describe('what goes there and when', () => {
     await fireEvent.change(screen.getByLabelText(/every/), { target: { value: '5' } });
     await asked('PUT /api/services/1');
     expect(server.sent['PUT /api/services/1']).toEqual({ everyMinutes: 5 });
+  });
+});
+
+describe('the services', () => {
+  it('get another account at a kind of service, and lose one that nothing went through', async () => {
+    const club = lane({}, { id: 5, name: 'Society', kind: 'Quayside', inUse: false, removable: true });
+    const lanes = [lane({}), club];
+    server.on('GET /api/services', [lane({})]);
+    await store(LaneStore).load();
+    render(LanesPage);
+    server
+      .on('GET /api/services/kinds', ['Postbag', 'Quayside'])
+      .on('POST /api/services', club)
+      .on('GET /api/services', lanes)
+      .on('DELETE /api/services/5', [lane({})]);
+    await press('Another account…');
+    await fireEvent.change(await screen.findByLabelText('At'), { target: { value: 'Quayside' } });
+    await type('Called', 'Society');
+    await press('Add it');
+    await screen.findByText(/at Quayside\. Contact by contact/);
+    expect(server.sent['POST /api/services']).toEqual({ kind: 'Quayside', name: 'Society' });
+    await press('Remove');
+    await vi.waitFor(() => expect(screen.queryByText('Society')).toBeNull());
   });
 });

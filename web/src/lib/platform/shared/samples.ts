@@ -18,7 +18,9 @@ export const hookup = (more: Partial<Hookup> = {}): Hookup => ({
 export const lane = (counts: Record<string, number>, more: Partial<Lane> = {}): Lane => ({
   id: 1,
   name: 'Countersign',
+  kind: 'Countersign',
   inUse: true,
+  removable: false,
   byHand: false,
   signed: true,
   access: { account: 'Account name', secret: 'Account password', hint: '' },

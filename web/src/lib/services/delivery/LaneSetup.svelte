@@ -32,11 +32,9 @@
         <em>Send automatically</em>.
       </p>
     {/if}
-    {#if lane.name !== 'Countersign'}
-      <Button kind="ghost" size="small" on:click={() => lanes.change(lane.id, { inUse: false })}
-        >Take {lane.name} out of use</Button
-      >
-    {/if}
+    <Button kind="ghost" size="small" on:click={() => lanes.change(lane.id, { inUse: false })}
+      >Take {lane.name} out of use</Button
+    >
   </section>
 </div>
 

@@ -120,6 +120,21 @@ export class LaneStore {
     this.chosen = id;
   }
 
+  /** The kinds of services that another account can be added at. */
+  async kinds(): Promise<string[]> {
+    return got(api.GET('/api/services/kinds'));
+  }
+
+  /** Adds another account at a kind of service. */
+  async add(kind: string, name: string): Promise<void> {
+    await got(api.POST('/api/services', { body: { kind, name } }));
+    await this.load();
+  }
+
+  async remove(id: number): Promise<void> {
+    this.all = await got(api.DELETE('/api/services/{id}', { params: { path: { id } } }));
+  }
+
   /** Tries the settings of a service. */
   async test(id: number): Promise<{ works: boolean; sentence: string }> {
     return got(api.POST('/api/services/{id}/test', { params: { path: { id } } }));

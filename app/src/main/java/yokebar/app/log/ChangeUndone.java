@@ -1,4 +1,10 @@
 package yokebar.app.log;
 
-/** A change is being taken back. Published inside the first transaction that does. */
-public record ChangeUndone(long changeId) {}
+import java.util.List;
+
+/**
+ * A change is being taken back. Published inside the first transaction that does.
+ *
+ * @param brought ids of the contacts that it brought, which are taken out
+ */
+public record ChangeUndone(long changeId, List<Long> brought) {}

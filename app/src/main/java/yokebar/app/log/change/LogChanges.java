@@ -72,6 +72,12 @@ public class LogChanges {
                 .executeUpdate();
     }
 
+    private List<Long> broughtBy(long changeId) {
+        return db.createNativeQuery("select contact_id from contact_added where change_id = :change", Long.class)
+                .setParameter("change", changeId)
+                .getResultList();
+    }
+
     @Transactional(readOnly = true)
     public List<ChangeView> latest() {
         return db.createQuery("from LogChange order by id desc", LogChange.class)
@@ -126,7 +132,7 @@ public class LogChanges {
                 throw new Rejection("change", "That was undone already.");
             }
             undone.undoneBy = change.number();
-            events.publishEvent(new ChangeUndone(undoes));
+            events.publishEvent(new ChangeUndone(undoes, broughtBy(undoes)));
         }
         events.publishEvent(new ChangeUpdated(change.number()));
         return change;

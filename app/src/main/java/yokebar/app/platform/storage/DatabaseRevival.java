@@ -31,7 +31,8 @@ class DatabaseRevival {
         DataSource source = database.getObject();
         try (Connection connection = source.getConnection();
                 Statement statement = connection.createStatement();
-                ResultSet row = statement.executeQuery("select max(id) from station")) {
+                ResultSet row =
+                        statement.executeQuery("select max(\"installed_rank\") from \"flyway_schema_history\"")) {
             return row.next();
         } catch (SQLException e) {
             LOG.debug("The database does not answer", e);

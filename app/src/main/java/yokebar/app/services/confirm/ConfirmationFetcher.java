@@ -114,7 +114,7 @@ class ConfirmationFetcher implements SmartLifecycle {
             LOG.debug("An edit came in between; the next look decides on what is there then", e);
         } catch (RuntimeException e) {
             if (running) {
-                LOG.error("Fetching confirmations from service {} failed; it is tried again", serviceId, e);
+                LOG.error("Fetching the confirmations of service {} failed; it is tried again", serviceId, e);
             }
         }
     }

@@ -17,6 +17,7 @@ import yokebar.app.sources.hookup.HookupView;
  * @param name of the account
  * @param kind of the service
  * @param inUse whether contacts get a state there
+ * @param removable whether the account can be removed: not in use, not the only one of its kind, and nothing went through it
  * @param byHand whether nothing goes there over a network
  * @param signed whether contacts are signed there
  * @param access what the operator has to give
@@ -40,6 +41,7 @@ record LaneView(
         String name,
         String kind,
         boolean inUse,
+        boolean removable,
         boolean byHand,
         boolean signed,
         ServiceAdapter.Access access,

@@ -3,13 +3,13 @@ package yokebar.app.services.delivery;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Tuple;
 import java.time.Instant;
-import java.time.OffsetDateTime;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.log.store.ContactIds;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.log.store.LogLine;
 import yokebar.app.platform.rejection.Rejection;
@@ -36,30 +36,39 @@ class Lanes {
 
     private final EntityManager db;
     private final Services services;
+    private final ServiceAccounts accounts;
     private final DeliveryCounts counts;
     private final Identities identities;
     private final Enrolment enrolment;
     private final ServiceLines lines;
     private final HandoverRequests requests;
     private final ContactLog log;
+    private final ContactIds contactIds;
+    private final ReceivedConfirmations confirmations;
 
     Lanes(
             EntityManager db,
             Services services,
+            ServiceAccounts accounts,
             DeliveryCounts counts,
             Identities identities,
             Enrolment enrolment,
             ServiceLines lines,
             HandoverRequests requests,
-            ContactLog log) {
+            ContactLog log,
+            ContactIds contactIds,
+            ReceivedConfirmations confirmations) {
         this.db = db;
         this.services = services;
+        this.accounts = accounts;
         this.counts = counts;
         this.identities = identities;
         this.enrolment = enrolment;
         this.lines = lines;
         this.requests = requests;
         this.log = log;
+        this.contactIds = contactIds;
+        this.confirmations = confirmations;
     }
 
     @Transactional(readOnly = true)
@@ -82,6 +91,7 @@ class Lanes {
                 account.name(),
                 account.rules().serviceName(),
                 row.inUse,
+                accounts.whyItStays(serviceId) == null,
                 account.rules().byHand(),
                 account.rules().signed(),
                 account.kind().access(),
@@ -110,7 +120,7 @@ class Lanes {
                 requests.progress(serviceId, due),
                 count("select count(*) from Withdrawal where serviceId = :service", serviceId),
                 withdrawalTrouble(serviceId),
-                unmatched(serviceId),
+                confirmations.unmatched(serviceId),
                 identities.installed(serviceId).stream().map(this::view).toList(),
                 enrolment.waiting(serviceId).stream().map(Lanes::view).toList(),
                 handovers(serviceId));
@@ -139,16 +149,6 @@ class Lanes {
                 .getSingleResult();
     }
 
-    /** The table belongs to the package of confirmations, which depends on this one. */
-    private long unmatched(int serviceId) {
-        return ((Number) db.createNativeQuery(
-                                "select count(*) from confirmation where service_id = :service and contact_id is null"
-                                        + " and not set_aside")
-                        .setParameter("service", serviceId)
-                        .getSingleResult())
-                .longValue();
-    }
-
     private @Nullable String withdrawalTrouble(int serviceId) {
         return db.createQuery(
                         "select trouble from Withdrawal where serviceId = :service and trouble is not null",
@@ -167,13 +167,7 @@ class Lanes {
      * @param handovers how many batches that makes
      * @param held what stays and why, the largest first
      */
-    record Outlook(List<DueContacts> going, long handovers, List<HeldBack> held) {}
-
-    /**
-     * @param from the first of them starts, UTC
-     * @param until the last of them starts, UTC
-     */
-    record DueContacts(String ownCall, long contacts, Instant from, Instant until) {}
+    record Outlook(List<ContactIds.OwnCallSpan> going, long handovers, List<HeldBack> held) {}
 
     /**
      * Contacts held for one reason, and what can be done about all of them.
@@ -188,20 +182,7 @@ class Lanes {
     @Transactional(readOnly = true)
     public Outlook outlook(int serviceId) {
         ServiceAccount account = services.account(serviceId);
-        List<Tuple> byCall = db.createNativeQuery(
-                        "select c.own_call, count(*), min(c.started_at), max(c.started_at) from delivery d"
-                                + " join contact c on c.id = d.contact_id where d.service_id = :service and d.state = any(:states) and d.handover_id is null"
-                                + " group by c.own_call order by 2 desc",
-                        Tuple.class)
-                .setParameter("service", serviceId)
-                .setParameter(
-                        "states",
-                        account.rules().takesChanges() ? new String[] {"DUE", "CHANGED"} : new String[] {"DUE"})
-                .getResultList();
-        List<DueContacts> going = byCall.stream()
-                .map(row -> new DueContacts(
-                        row.get(0, String.class), number(row, 1), instant(row.get(2)), instant(row.get(3))))
-                .toList();
+        List<ContactIds.OwnCallSpan> going = contactIds.byOwnCall(waiting(serviceId));
         long batches = going.stream()
                 .mapToLong(one -> (one.contacts() + account.kind().maxBatchSize() - 1)
                         / account.kind().maxBatchSize())
@@ -237,10 +218,6 @@ class Lanes {
         return row.get(column, Number.class).longValue();
     }
 
-    private static Instant instant(Object value) {
-        return value instanceof OffsetDateTime time ? time.toInstant() : (Instant) value;
-    }
-
     /**
      * The ids of contacts held for one reason.
      *
@@ -269,15 +246,19 @@ class Lanes {
     /** The contacts that wait to go and start within a span, by number. */
     @Transactional(readOnly = true)
     public List<Long> due(int serviceId, Instant from, Instant until) {
-        return db.createNativeQuery(
-                        "select c.id from contact c join delivery d on d.contact_id = c.id"
-                                + " and d.service_id = :service where c.started_at between :from and :until"
-                                + " and d.state in ('DUE', 'CHANGED') and d.handover_id is null order by c.id limit "
-                                + MAX_AT_ONCE,
+        return contactIds.startingBetween(waiting(serviceId), from, until, MAX_AT_ONCE);
+    }
+
+    /** The contacts that wait to go and lie in no batch yet. */
+    private List<Long> waiting(int serviceId) {
+        boolean changesGo = services.rules(serviceId).takesChanges();
+        return db.createQuery(
+                        "select contactId from Delivery where serviceId = :service and state in :states and handoverId is null",
                         Long.class)
                 .setParameter("service", serviceId)
-                .setParameter("from", from)
-                .setParameter("until", until)
+                .setParameter(
+                        "states",
+                        changesGo ? List.of(DeliveryState.DUE, DeliveryState.CHANGED) : List.of(DeliveryState.DUE))
                 .getResultList();
     }
 

@@ -107,19 +107,9 @@ public class ServiceAccounts {
     /** Removes an account through which nothing ever went. What proves contacts must stay. */
     @Transactional
     public void remove(int id) {
-        ServiceAccount account = get(id);
-        ServiceRow row = db.find(ServiceRow.class, id);
-        if (all().stream().filter(other -> other.kind() == account.kind()).count() == 1) {
-            throw new Rejection(
-                    "service", account.name() + " is the only one of its kind and stays. Take it out of use.");
-        }
-        if (row.inUse) {
-            throw new Rejection("service", account.name() + " is in use. Take it out of use before you remove it.");
-        }
-        if (row.confirmationsUntil != null || anyHandover(id)) {
-            throw new Rejection(
-                    "service",
-                    account.name() + " has taken contacts or confirmed some, and that is kept. Leave it out of use.");
+        String why = whyItStays(id);
+        if (why != null) {
+            throw new Rejection("service", why);
         }
         for (String table :
                 List.of("delivery", "delivery_past", "delivery_tally", "signing_identity", "identity_request")) {
@@ -127,8 +117,25 @@ public class ServiceAccounts {
                     .setParameter("id", id)
                     .executeUpdate();
         }
-        db.remove(row);
+        db.remove(db.find(ServiceRow.class, id));
         changed(id);
+    }
+
+    /** Why an account cannot be removed, in a sentence; null when it can. */
+    @Nullable
+    String whyItStays(int id) {
+        ServiceAccount account = get(id);
+        ServiceRow row = db.find(ServiceRow.class, id);
+        if (all().stream().filter(other -> other.kind() == account.kind()).count() == 1) {
+            return account.name() + " is the only one of its kind and stays. Take it out of use.";
+        }
+        if (row.inUse) {
+            return account.name() + " is in use. Take it out of use before you remove it.";
+        }
+        if (row.confirmationsUntil != null || anyHandover(id)) {
+            return account.name() + " has taken contacts or confirmed some, and that is kept. Leave it out of use.";
+        }
+        return null;
     }
 
     private boolean anyHandover(int id) {

@@ -80,7 +80,7 @@ class Outbox {
         if (letters().size() >= MAX_LETTERS) {
             throw new Rejection("letter", "The outbox holds " + MAX_LETTERS + " letters; send those first.");
         }
-        Optional<MailBatches.Letter> letter = batches.pack(batches.service(), MAX_CONTACTS);
+        Optional<MailBatches.Letter> letter = batches.pack(MAX_CONTACTS);
         letter.ifPresent(packed -> {
             for (RadioMail.Part part : RadioMail.cut(packed.key(), packed.content())) {
                 MailPart row = new MailPart();
@@ -149,20 +149,18 @@ class Outbox {
     @Transactional(readOnly = true)
     public List<LetterView> letters() {
         List<Tuple> rows = db.createNativeQuery(
-                        "select p.handover_id, max(cardinality(h.contact_ids)), count(*), count(taken_at),"
-                                + " sum(bytes), sum(sent_bytes)"
-                                + " from mail_part p join handover h on h.id = p.handover_id"
-                                + " group by p.handover_id order by p.handover_id",
+                        "select handover_id, count(*), count(taken_at), sum(bytes), sum(sent_bytes) from mail_part"
+                                + " group by handover_id order by handover_id",
                         Tuple.class)
                 .getResultList();
         return rows.stream()
                 .map(row -> new LetterView(
                         number(row, 0),
+                        batches.contacts(number(row, 0)),
                         (int) number(row, 1),
                         (int) number(row, 2),
-                        (int) number(row, 3),
-                        number(row, 4),
-                        number(row, 5)))
+                        number(row, 3),
+                        number(row, 4)))
                 .toList();
     }
 

@@ -31,6 +31,7 @@ import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
 import yokebar.app.log.ContactsRestored;
+import yokebar.app.log.store.ContactIds;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.sources.hookup.Coupling;
 import yokebar.app.sources.hookup.Hookups;
@@ -58,6 +59,7 @@ class SecondCopy extends Coupling implements SmartLifecycle {
     private final SafetySettings settings;
     private final UncopiedContacts uncopied;
     private final ContactLog log;
+    private final ContactIds contactIds;
     private final Hookups hookups;
     private final TaskScheduler scheduler;
     private final Clock clock;
@@ -75,6 +77,7 @@ class SecondCopy extends Coupling implements SmartLifecycle {
             SafetySettings settings,
             UncopiedContacts uncopied,
             ContactLog log,
+            ContactIds contactIds,
             Hookups hookups,
             TaskScheduler scheduler,
             Clock clock) {
@@ -83,6 +86,7 @@ class SecondCopy extends Coupling implements SmartLifecycle {
         this.settings = settings;
         this.uncopied = uncopied;
         this.log = log;
+        this.contactIds = contactIds;
         this.hookups = hookups;
         this.scheduler = scheduler;
         this.clock = clock;
@@ -214,11 +218,11 @@ class SecondCopy extends Coupling implements SmartLifecycle {
             StringBuilder text = new StringBuilder();
             AdiWriter adi = new AdiWriter(text);
             adi.header(clock.instant());
-            List<Long> ids = uncopied.contactsAfter(0);
+            List<Long> ids = contactIds.after(0, UncopiedContacts.AT_ONCE);
             while (!ids.isEmpty()) {
                 contacts += records(adi, ids).size();
                 write(out, text);
-                ids = uncopied.contactsAfter(ids.get(ids.size() - 1));
+                ids = contactIds.after(ids.get(ids.size() - 1), UncopiedContacts.AT_ONCE);
             }
             write(out, text);
             out.force(true);

@@ -70,11 +70,6 @@ class UncopiedContacts {
         delete("delete from second_copy_edit where id = any(:ids)", edits);
     }
 
-    /** Ids of the log's contacts after this one, five hundred at most. */
-    List<Long> contactsAfter(long id) {
-        return ids("select id from contact where id > " + id + " order by id limit " + AT_ONCE);
-    }
-
     private List<Long> ids(String query) {
         return transaction.execute(
                 status -> db.createNativeQuery(query, Long.class).getResultList());

@@ -29,13 +29,13 @@ public class MailBatches {
     public record Letter(long handoverId, String key, int contacts, byte[] content) {}
 
     /**
-     * Claims what is due at a service that takes signed batches.
+     * Claims what is due at the service that takes signed batches.
      *
-     * @return empty when nothing is due
+     * @return empty when nothing is due, or no such service is in use
      */
     @Transactional
-    public Optional<Letter> pack(int serviceId, int most) {
-        return packing.prepareForMail(serviceId, most).map(handover -> letter(handover.number()));
+    public Optional<Letter> pack(int most) {
+        return service().flatMap(id -> packing.prepareForMail(id, most)).map(handover -> letter(handover.number()));
     }
 
     /** A batch that lies packed. */
@@ -65,17 +65,19 @@ public class MailBatches {
         desk.askAbout(handoverId);
     }
 
-    /** The service that signed batches go to. */
-    public int service() {
-        return services.active().stream()
-                .filter(services::signs)
-                .findFirst()
-                .orElseThrow(() -> new IllegalStateException("no service takes signed batches"));
+    /** How many contacts a batch holds. */
+    public int contacts(long handoverId) {
+        return desk.contacts(handoverId);
+    }
+
+    /** The service that signed batches go to; the first where there are several, empty when none is in use. */
+    private Optional<Integer> service() {
+        return services.active().stream().filter(services::signs).findFirst();
     }
 
     /** Contacts that are due there and lie in no batch yet. */
     @Transactional(readOnly = true)
     public long due() {
-        return counts.waiting(service());
+        return service().map(counts::waiting).orElse(0L);
     }
 }

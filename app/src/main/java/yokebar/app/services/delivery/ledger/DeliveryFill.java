@@ -1,16 +1,18 @@
 package yokebar.app.services.delivery.ledger;
 
-import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.SealsChanged;
+import yokebar.app.log.store.ContactIds;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.platform.storage.BulkInsert;
 import yokebar.app.services.delivery.LaneChanged;
@@ -22,7 +24,8 @@ import yokebar.core.log.contact.LoggedContact;
 public class DeliveryFill {
     private static final int AT_ONCE = 1000;
 
-    private final EntityManager db;
+    private final DeliveryRepository repository;
+    private final ContactIds contactIds;
     private final BulkInsert bulk;
     private final Services services;
     private final Deliveries deliveries;
@@ -32,7 +35,8 @@ public class DeliveryFill {
     private final ApplicationEventPublisher events;
 
     DeliveryFill(
-            EntityManager db,
+            DeliveryRepository repository,
+            ContactIds contactIds,
             BulkInsert bulk,
             Services services,
             Deliveries deliveries,
@@ -40,7 +44,8 @@ public class DeliveryFill {
             ContactLog log,
             Clock clock,
             ApplicationEventPublisher events) {
-        this.db = db;
+        this.repository = repository;
+        this.contactIds = contactIds;
         this.bulk = bulk;
         this.services = services;
         this.deliveries = deliveries;
@@ -57,19 +62,14 @@ public class DeliveryFill {
      */
     @Transactional
     public @Nullable Long step(int serviceId, long afterContactId) {
-        List<Long> missing = db.createNativeQuery(
-                        "select c.id from contact c left join delivery d on d.contact_id = c.id"
-                                + " and d.service_id = :service where c.id > :after and d.contact_id is null"
-                                + " order by c.id limit " + AT_ONCE,
-                        Long.class)
-                .setParameter("service", serviceId)
-                .setParameter("after", afterContactId)
-                .getResultList();
-        if (missing.isEmpty()) {
+        List<Long> next = contactIds.after(afterContactId, AT_ONCE);
+        if (next.isEmpty()) {
             services.setFilledTo(serviceId, null);
             events.publishEvent(new LaneChanged(serviceId));
             return null;
         }
+        Set<Long> missing = new LinkedHashSet<>(next);
+        repository.at(serviceId, next).forEach(delivery -> missing.remove(delivery.contactId));
         Map<Long, LoggedContact> contacts = log.find(missing);
         StateTally tally = new StateTally();
         Instant now = clock.instant();
@@ -83,9 +83,9 @@ public class DeliveryFill {
         }
         bulk.insert(rows);
         counts.store(tally);
-        long last = missing.get(missing.size() - 1);
+        long last = next.get(next.size() - 1);
         services.setFilledTo(serviceId, last);
-        events.publishEvent(new SealsChanged(missing));
+        events.publishEvent(new SealsChanged(List.copyOf(missing)));
         events.publishEvent(new LaneChanged(serviceId));
         return last;
     }

@@ -22,6 +22,7 @@ import yokebar.app.log.ContactsLogged;
 import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.SealsChanged;
 import yokebar.app.platform.storage.BulkInsert;
+import yokebar.app.services.delivery.ReceivedConfirmations;
 import yokebar.app.services.delivery.ServiceAccount;
 import yokebar.app.services.delivery.ServiceAccounts;
 import yokebar.app.services.delivery.Services;
@@ -52,6 +53,7 @@ class LogDeliveries {
     private final Services services;
     private final Deliveries deliveries;
     private final Withdrawals withdrawals;
+    private final ReceivedConfirmations confirmations;
     private final DeliveryCounts counts;
     private final Clock clock;
     private final ApplicationEventPublisher events;
@@ -64,6 +66,7 @@ class LogDeliveries {
             Services services,
             Deliveries deliveries,
             Withdrawals withdrawals,
+            ReceivedConfirmations confirmations,
             DeliveryCounts counts,
             Clock clock,
             ApplicationEventPublisher events) {
@@ -74,6 +77,7 @@ class LogDeliveries {
         this.services = services;
         this.deliveries = deliveries;
         this.withdrawals = withdrawals;
+        this.confirmations = confirmations;
         this.counts = counts;
         this.clock = clock;
         this.events = events;
@@ -221,22 +225,11 @@ class LogDeliveries {
         if (delivery.state == DeliveryState.CHANGED && ContentHash.isOf(delivery.contentHash, now)) {
             // Edited and edited back: the service has what the log says.
             delivery.apply(DeliveryEvent.CONTENT_RESTORED, null, rules.at(), tally);
-            if (isConfirmed(delivery)) {
+            if (confirmations.has(delivery.serviceId, delivery.contactId)) {
                 delivery.apply(DeliveryEvent.CONFIRMED, null, rules.at(), tally);
             }
         } else if (!settled || rules.service().rules().takesChanges() && !ContentHash.isOf(delivery.contentHash, now)) {
             delivery.apply(DeliveryEvent.CONTENT_CHANGED, delivery.reason, rules.at(), tally);
         }
-    }
-
-    private boolean isConfirmed(Delivery delivery) {
-        return !db.createNativeQuery(
-                        "select 1 from confirmation where contact_id = :contact and service_id = :service",
-                        Integer.class)
-                .setParameter("contact", delivery.contactId)
-                .setParameter("service", delivery.serviceId)
-                .setMaxResults(1)
-                .getResultList()
-                .isEmpty();
     }
 }

@@ -113,10 +113,10 @@ public class SplitAndJoin {
     void undone(ChangeUndone event) {
         // What came for the contact of a split since then.
         db.createNativeQuery("update intake_journal set contact_id = (select min(from_contact) from journal_moved"
-                        + " where change_id = :change) where contact_id in"
-                        + " (select contact_id from contact_added where change_id = :change)"
+                        + " where change_id = :change) where contact_id = any(:brought)"
                         + " and exists (select 1 from journal_moved where change_id = :change)")
                 .setParameter("change", event.changeId())
+                .setParameter("brought", event.brought().toArray(Long[]::new))
                 .executeUpdate();
         db.createNativeQuery("update intake_journal j set contact_id = (select m.from_contact from journal_moved m"
                         + " where m.change_id = :change and m.journal_id = j.id) where j.id in"

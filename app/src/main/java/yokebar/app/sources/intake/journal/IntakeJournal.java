@@ -13,6 +13,7 @@ import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.JourneySource;
 import yokebar.app.log.JourneyStep;
+import yokebar.app.log.store.ContactIds;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.intake.Decision;
 import yokebar.app.sources.intake.decide.IntakeBatch;
@@ -39,9 +40,11 @@ public class IntakeJournal implements IntakeBatch.KnownRecords, JourneySource {
     private static final int MAX_DAYS = 36_500;
 
     private final EntityManager db;
+    private final ContactIds contactIds;
 
-    IntakeJournal(EntityManager db) {
+    IntakeJournal(EntityManager db, ContactIds contactIds) {
         this.db = db;
+        this.contactIds = contactIds;
     }
 
     /** A line of the journal. */
@@ -83,14 +86,16 @@ public class IntakeJournal implements IntakeBatch.KnownRecords, JourneySource {
         sql.append(
                 wanted.call() == null
                         ? "intake_journal j"
-                        : "(select i.id from contact c join intake_journal i on i.contact_id = c.id"
-                                + " where c.call_sign = :call"
+                        : "(select i.id from unnest(:contacts) as c(id) join intake_journal i on i.contact_id = c.id"
                                 + " union select journal_id from set_aside where call_sign = :call) as w(id)"
                                 + " join intake_journal j on j.id = w.id");
         sql.append(" where 1 = 1");
         Map<String, Object> values = new HashMap<>();
         put(values, sql, "below", wanted.below(), " and j.id < :below");
         put(values, sql, "call", wanted.call(), "");
+        if (wanted.call() != null) {
+            values.put("contacts", contactIds.ofCall(wanted.call()).toArray(Long[]::new));
+        }
         put(values, sql, "source", wanted.source(), " and j.source = :source");
         put(
                 values,

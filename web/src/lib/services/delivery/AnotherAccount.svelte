@@ -1,0 +1,68 @@
+<script lang="ts">
+  import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
+  import { Problem } from '../../platform/api/client';
+  import type { LaneStore } from './lanes.svelte';
+
+  let { lanes }: { lanes: LaneStore } = $props();
+
+  let kinds = $state.raw<string[] | undefined>(undefined);
+  let kind = $state('');
+  let name = $state('');
+  let problem = $state<Problem | undefined>(undefined);
+
+  async function attempt(what: () => Promise<void>) {
+    problem = undefined;
+    try {
+      await what();
+    } catch (e) {
+      problem = e instanceof Problem ? e : new Problem(String(e));
+    }
+  }
+
+  const open = () =>
+    attempt(async () => {
+      kinds = await lanes.kinds();
+      kind = kinds[0] ?? '';
+    });
+
+  function add(event: SubmitEvent) {
+    event.preventDefault();
+    void attempt(async () => {
+      await lanes.add(kind, name);
+      kinds = undefined;
+      name = '';
+    });
+  }
+</script>
+
+{#if kinds}
+  <form onsubmit={add} aria-label="Another account">
+    <Select size="sm" labelText="At" bind:selected={kind}>
+      {#each kinds as one (one)}
+        <SelectItem value={one} text={one} />
+      {/each}
+    </Select>
+    <TextInput
+      size="sm"
+      labelText="Called"
+      placeholder="Society"
+      bind:value={name}
+      invalid={problem !== undefined}
+      invalidText={problem?.message}
+    />
+    <Button type="submit" size="small">Add it</Button>
+    <Button kind="ghost" size="small" on:click={() => (kinds = undefined)}>Cancel</Button>
+  </form>
+{:else}
+  <Button kind="ghost" size="small" on:click={open}>Another account…</Button>
+  {#if problem}<p class="problem" role="alert">{problem.message}</p>{/if}
+{/if}
+
+<style>
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: flex-end;
+    gap: 8px;
+  }
+</style>
