@@ -14,9 +14,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.Map;
 import java.util.function.BooleanSupplier;
+import org.awaitility.Awaitility;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -170,16 +170,12 @@ public abstract class RunningTest {
     }
 
     protected static void await(String what, Duration within, BooleanSupplier condition) {
-        Instant until = Instant.now().plus(within);
-        while (!condition.getAsBoolean()) {
-            assertThat(Instant.now()).as("waited for: " + what).isBefore(until);
-            Thread.onSpinWait();
-            try {
-                Thread.sleep(10);
-            } catch (InterruptedException e) {
-                throw new IllegalStateException(e);
-            }
-        }
+        Awaitility.await(what)
+                .atMost(within)
+                .pollInSameThread()
+                .pollDelay(Duration.ZERO)
+                .pollInterval(Duration.ofMillis(10))
+                .until(condition::getAsBoolean);
     }
 
     protected static Path temporaryFolder() {

@@ -6,7 +6,6 @@ import java.net.URI;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -106,16 +105,11 @@ class KillNineTest {
     }
 
     private static void awaitAllAccepted(YokebarProcess yokebar) throws Exception {
-        Instant until = Instant.now().plusSeconds(120);
-        while (true) {
-            JsonNode lane = yokebar.get("api/services").get(0);
+        Until.within(Duration.ofSeconds(120), "all accepted", () -> {
             long total = total(yokebar);
-            if (total > 0 && lane.path("counts").path("ACCEPTED").asLong() == total) {
-                return;
-            }
-            assertThat(Instant.now()).as("all accepted; the lane says " + lane).isBefore(until);
-            Thread.sleep(200);
-        }
+            JsonNode lane = yokebar.get("api/services").get(0);
+            return total > 0 && lane.path("counts").path("ACCEPTED").asLong() == total;
+        });
     }
 
     private static long total(YokebarProcess yokebar) throws Exception {

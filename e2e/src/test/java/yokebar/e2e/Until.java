@@ -1,26 +1,25 @@
 package yokebar.e2e;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import java.time.Duration;
-import java.time.Instant;
 import java.util.concurrent.Callable;
+import org.awaitility.Awaitility;
 
 /** Waiting for something to become true without keeping a core from those who are to make it so. */
 final class Until {
-    private static final long LOOK_EVERY_MS = 15;
+    private static final Duration LOOK_EVERY = Duration.ofMillis(15);
 
     private Until() {}
 
-    static void itIs(String what, Callable<Boolean> condition) throws Exception {
+    static void itIs(String what, Callable<Boolean> condition) {
         within(Duration.ofSeconds(60), what, condition);
     }
 
-    static void within(Duration longest, String what, Callable<Boolean> condition) throws Exception {
-        Instant end = Instant.now().plus(longest);
-        while (!condition.call()) {
-            assertThat(Instant.now()).as("waited for: " + what).isBefore(end);
-            Thread.sleep(LOOK_EVERY_MS);
-        }
+    static void within(Duration longest, String what, Callable<Boolean> condition) {
+        Awaitility.await(what)
+                .atMost(longest)
+                .pollInSameThread()
+                .pollDelay(Duration.ZERO)
+                .pollInterval(LOOK_EVERY)
+                .until(condition);
     }
 }

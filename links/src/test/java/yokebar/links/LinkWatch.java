@@ -1,9 +1,8 @@
 package yokebar.links;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
-import java.time.Instant;
+import java.time.Duration;
 import java.util.function.BooleanSupplier;
+import org.awaitility.Awaitility;
 
 /** Waiting for a condition in the tests of the links. */
 public final class LinkWatch {
@@ -22,14 +21,11 @@ public final class LinkWatch {
     }
 
     public static void await(String what, BooleanSupplier condition) {
-        Instant until = Instant.now().plusSeconds(SECONDS);
-        while (!condition.getAsBoolean()) {
-            assertThat(Instant.now()).as("waited for: " + what).isBefore(until);
-            try {
-                Thread.sleep(5);
-            } catch (InterruptedException e) {
-                throw new IllegalStateException(e);
-            }
-        }
+        Awaitility.await(what)
+                .atMost(Duration.ofSeconds(SECONDS))
+                .pollInSameThread()
+                .pollDelay(Duration.ZERO)
+                .pollInterval(Duration.ofMillis(5))
+                .until(condition::getAsBoolean);
     }
 }

@@ -2,7 +2,6 @@ package yokebar.app.operate.line;
 
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -17,6 +16,7 @@ import yokebar.app.sources.intake.TypedContacts;
 import yokebar.app.sources.radio.RadioTuning;
 import yokebar.app.station.callbook.Callbook;
 import yokebar.app.station.position.Positions;
+import yokebar.core.basics.recent.LastEntries;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.Provenance;
 import yokebar.core.log.contact.Source;
@@ -39,14 +39,7 @@ class LineController {
     private final Positions positions;
     private final RadioTuning tuning;
     /** What was logged lately, for pages that did not get the answer and try again. */
-    private final Map<String, LineAnswer> logged = new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, LineAnswer> eldest) {
-            return size() > MAX_REMEMBERED;
-        }
-    };
+    private final Map<String, LineAnswer> logged = new LastEntries<>(MAX_REMEMBERED);
 
     LineController(
             LineReading reading, TypedContacts contacts, Callbook callbook, Positions positions, RadioTuning tuning) {

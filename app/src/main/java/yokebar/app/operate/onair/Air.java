@@ -31,6 +31,7 @@ import yokebar.core.basics.call.CallParts;
 import yokebar.core.basics.geo.Locator;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.Modes;
+import yokebar.core.basics.recent.LastEntries;
 import yokebar.core.sources.spot.ClusterLine;
 import yokebar.core.sources.spot.ClusterText;
 import yokebar.core.sources.spot.Heard;
@@ -56,23 +57,9 @@ class Air implements FeedLine.Ear {
     private final HeardList heard = new HeardList(OLDEST, MAX_STATIONS);
     private final OwnSignal ownSignal = new OwnSignal();
     /** What a program is told to answer a station, by the number of its entry. */
-    private final Map<Long, Decode> decodes = new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1L;
+    private final Map<Long, Decode> decodes = new LastEntries<>(MAX_DECODES);
 
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Long, Decode> eldest) {
-            return size() > MAX_DECODES;
-        }
-    };
-
-    private final Map<Call, Locator> locators = new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Call, Locator> eldest) {
-            return size() > MAX_DECODES;
-        }
-    };
+    private final Map<Call, Locator> locators = new LastEntries<>(MAX_DECODES);
 
     private final Map<Long, ClusterMessage> messages = new LinkedHashMap<>();
     private long messageNumber;

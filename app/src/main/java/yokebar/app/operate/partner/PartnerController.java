@@ -116,14 +116,13 @@ class PartnerController {
                         known == null ? null : known.town()),
                 known,
                 whereabouts(call, situation, new PartnerSources(typedLocator, lines, known), positionId, now),
-                search.workedBefore().of(Kind.BASE_CALL, base).cells(),
+                PartnerView.WorkedCell.of(search.workedBefore().of(Kind.BASE_CALL, base)),
                 situation == null
                         ? List.of()
-                        : search.workedBefore()
+                        : PartnerView.WorkedCell.of(search.workedBefore()
                                 .of(
                                         Kind.ENTITY,
-                                        Integer.toString(situation.entity().number()))
-                                .cells(),
+                                        Integer.toString(situation.entity().number()))),
                 lines.subList(0, Math.min(SHOWN, lines.size())),
                 search.workedBefore().of(Kind.BASE_CALL, base).contacts(),
                 confirmed.size(),

@@ -6,6 +6,8 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import yokebar.app.log.store.LogLine;
 import yokebar.app.station.callbook.KnownStation;
+import yokebar.core.basics.band.Band;
+import yokebar.core.basics.mode.ModeGroup;
 import yokebar.core.operate.need.Worked;
 
 /**
@@ -30,13 +32,27 @@ record PartnerView(
         @Nullable String qth,
         @Nullable KnownStation callbook,
         @Nullable Whereabouts whereabouts,
-        List<Worked.Cell> station,
-        List<Worked.Cell> ofEntity,
+        List<WorkedCell> station,
+        List<WorkedCell> ofEntity,
         List<LogLine> earlier,
         int contacts,
         int confirmed,
         @Nullable Instant lastConfirmed,
         @Nullable LocalDate lastHandedIn) {
+
+    /**
+     * What was worked on one band in one mode group.
+     *
+     * @param contacts at least one
+     * @param confirmed how many of them anybody confirmed
+     */
+    record WorkedCell(Band band, ModeGroup group, int contacts, int confirmed) {
+        static List<WorkedCell> of(Worked worked) {
+            return worked.cells().stream()
+                    .map(cell -> new WorkedCell(cell.band(), cell.group(), cell.contacts(), cell.confirmed()))
+                    .toList();
+        }
+    }
 
     /** @param number of ADIF's country-code list */
     record EntityView(int number, String name, String continent, int cqZone, int ituZone) {}

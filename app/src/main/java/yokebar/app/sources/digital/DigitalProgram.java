@@ -4,10 +4,10 @@ import java.net.InetSocketAddress;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import yokebar.app.sources.hookup.Coupling;
+import yokebar.core.basics.recent.LastEntries;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.links.platform.status.LinkState;
 import yokebar.links.platform.status.LinkStatus;
@@ -28,14 +28,7 @@ final class DigitalProgram extends Coupling {
     private volatile boolean gone;
     private volatile LinkMessage.@Nullable Status status;
     /** What was said to contacts of this run, so that a repeated message gets the same word. */
-    private final Map<String, byte[]> taken = new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, byte[]> eldest) {
-            return size() > MAX_REMEMBERED;
-        }
-    };
+    private final Map<String, byte[]> taken = new LastEntries<>(MAX_REMEMBERED);
 
     DigitalProgram(String instance, String name, InetSocketAddress address, Clock clock) {
         super(hookupId(instance), Kind.PROGRAM, name, clock);

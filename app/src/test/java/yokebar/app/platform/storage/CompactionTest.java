@@ -9,7 +9,7 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.ResultSet;
 import java.sql.Statement;
-import java.time.Instant;
+import java.time.Duration;
 import javax.sql.DataSource;
 import org.h2.jdbcx.JdbcDataSource;
 import org.junit.jupiter.api.BeforeEach;
@@ -101,12 +101,10 @@ class CompactionTest {
         Compaction compaction = new Compaction(durable);
         compaction.start();
         // What was written a moment ago is kept for a crash; that moment is shorter here.
-        Instant until = Instant.now().plusSeconds(30);
-        while (Files.size(file) >= before / 2 && Instant.now().isBefore(until)) {
+        await().atMost(Duration.ofSeconds(30)).pollInSameThread().untilAsserted(() -> {
             compaction.compactWhenCalm();
-            Thread.sleep(100);
-        }
-        assertThat(Files.size(file)).isLessThan(before / 2);
+            assertThat(Files.size(file)).isLessThan(before / 2);
+        });
         assertThat(count(durable)).isEqualTo(rows);
     }
 

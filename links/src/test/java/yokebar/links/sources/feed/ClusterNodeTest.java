@@ -2,6 +2,7 @@ package yokebar.links.sources.feed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static yokebar.links.LinkWatch.await;
 
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -14,9 +15,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
-import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -71,14 +70,6 @@ class ClusterNodeTest {
         node = new ClusterNode(setting, Clock.systemUTC(), listener, status -> {});
         node.start();
         return node;
-    }
-
-    private static void await(String what, BooleanSupplier condition) {
-        long until = System.nanoTime() + TimeUnit.SECONDS.toNanos(20);
-        while (!condition.getAsBoolean()) {
-            assertThat(System.nanoTime()).as(what).isLessThan(until);
-            Thread.onSpinWait();
-        }
     }
 
     @Test

@@ -2,6 +2,7 @@ package yokebar.links.sources.followed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static yokebar.links.LinkWatch.await;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
@@ -11,14 +12,12 @@ import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
-import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -56,14 +55,6 @@ class FileFollowerTest {
                 status -> {});
         follower.start();
         return follower;
-    }
-
-    private static void await(String what, BooleanSupplier condition) {
-        Instant until = Instant.now().plusSeconds(20);
-        while (!condition.getAsBoolean()) {
-            assertThat(Instant.now()).as("waited for " + what).isBefore(until);
-            Thread.onSpinWait();
-        }
     }
 
     private void awaitTaken(int distinct) {

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +20,7 @@ import yokebar.app.station.profile.Station;
 import yokebar.app.station.reference.ReferenceData;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.entity.Situation;
+import yokebar.core.basics.recent.LastEntries;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.Provenance;
 import yokebar.core.log.contact.Source;
@@ -47,14 +47,7 @@ public class Completion {
     private final Callbook callbook;
     private final ReferenceData reference;
     private final Clock clock;
-    private final Map<String, Made> before = new LinkedHashMap<>() {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<String, Made> eldest) {
-            return size() > MAX_REMEMBERED;
-        }
-    };
+    private final Map<String, Made> before = new LastEntries<>(MAX_REMEMBERED);
 
     Completion(
             Radios radios,
