@@ -20,6 +20,12 @@ for name in $which; do
     sources) java -Xmx700m -cp "$classpath" yokebar.bench.SourceFigures | grep '^sources' ;;
     # Likewise with a log of its own of a million contacts.
     services) java -Xmx700m -cp "$classpath" yokebar.bench.ServiceFigures | grep '^services' ;;
+    # Not among those run without arguments: it compares the index with what libraries would make of it.
+    index)
+      for candidate in columns bitmaps library; do
+        java -Xmx4g -cp "$classpath" yokebar.bench.index.IndexFigures "$candidate" | grep '^index'
+      done
+      ;;
     guard) java -cp "$classpath" yokebar.app.platform.web.GuardFigures ;;
     air) java -Xmx2g -cp "$classpath" yokebar.bench.AirFigures ;;
     *)

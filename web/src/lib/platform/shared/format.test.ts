@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ago, counted, grouped, kiloHertz, until } from './format';
+import { ago, counted, form, grouped, kiloHertz, until } from './format';
 
 describe('format', () => {
   it('groups numbers', () => {
@@ -7,6 +7,9 @@ describe('format', () => {
     expect(grouped(7)).toBe('7');
     expect(counted(1, 'contact')).toBe('1 contact');
     expect(counted(2, 'contact')).toBe('2 contacts');
+    expect(counted(0, 'contact')).toBe('0 contacts');
+    expect(form(1, { one: 'this one', other: 'these' })).toBe('this one');
+    expect(form(21, { one: 'this one', other: 'these' })).toBe('these');
   });
 
   it('writes frequencies in kHz', () => {

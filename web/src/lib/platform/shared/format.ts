@@ -89,7 +89,17 @@ export function until(instant: string, now: number): string {
   return seconds < 60 ? `in ${seconds} s` : `in ${Math.ceil(seconds / 60)} min`;
 }
 
+const PLURALS = new Intl.PluralRules('en');
+
+/** The forms of a text by number, by the rules of its language; `other` is the one for all not named. */
+export type Forms = Partial<Record<Intl.LDMLPluralRule, string>> & { other: string };
+
+/** The form for a number: `record` of `{ one: 'record', other: 'records' }`. */
+export function form(n: number, forms: Forms): string {
+  return forms[PLURALS.select(n)] ?? forms.other;
+}
+
 /** `1 contact`, `12 contacts`. */
 export function counted(n: number, one: string): string {
-  return `${grouped(n)} ${n === 1 ? one : `${one}s`}`;
+  return `${grouped(n)} ${form(n, { one, other: `${one}s` })}`;
 }

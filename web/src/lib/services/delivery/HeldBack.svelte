@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import type { HeldReason, Lane, LogLine, Remedy } from '../../platform/api/client';
-  import { grouped, utcDate, utcMinute } from '../../platform/shared/format';
+  import { form, grouped, utcDate, utcMinute } from '../../platform/shared/format';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { LaneStore } from './lanes.svelte';
   import { ChangeStore } from '../../log/change/changes.svelte';
@@ -22,7 +22,7 @@
     lines.filter((line) => line.seals.some((seal) => seal.service === lane.id && seal.hold === key));
 
   function label(remedy: Remedy, one: HeldReason): string {
-    const these = one.contacts === 1 ? 'this one' : `these ${grouped(one.contacts)}`;
+    const these = form(one.contacts, { one: 'this one', other: `these ${grouped(one.contacts)}` });
     switch (remedy) {
       case 'CLEAR_WAY':
         return `They were direct: clear the propagation mode of ${these}`;

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Tryout } from '../../platform/api/client';
-  import { grouped } from '../../platform/shared/format';
+  import { form, grouped } from '../../platform/shared/format';
 
   /** What would become, or became, of the records of a log. */
   let { tryout }: { tryout: Tryout } = $props();
@@ -20,7 +20,7 @@
   <div class="all">
     <dt>{grouped(picture.counts.read)}</dt>
     <dd>
-      {picture.counts.read === 1 ? 'record' : 'records'}{#if picture.counts.firstDay}, {picture.counts
+      {form(picture.counts.read, { one: 'record', other: 'records' })}{#if picture.counts.firstDay}, {picture.counts
           .firstDay} to {picture.counts.lastDay}{/if}
     </dd>
   </div>

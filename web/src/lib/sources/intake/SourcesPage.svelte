@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { clock } from '../../platform/shared/clock.svelte';
-  import { ago, grouped } from '../../platform/shared/format';
+  import { ago, counted, grouped } from '../../platform/shared/format';
   import Notch from '../../platform/shared/Notch.svelte';
   import { STATE_WORDS } from '../hookup/hookups.svelte';
   import FollowForm from './FollowForm.svelte';
@@ -38,7 +38,7 @@
 
   async function letGo(id: number, name: string) {
     const contacts = await intake.letGo(id);
-    said = `${contacts === 1 ? 'One contact' : `${grouped(contacts)} contacts`} of ${name} may go to the services now.`;
+    said = `${counted(contacts, 'contact')} of ${name} may go to the services now.`;
   }
 </script>
 

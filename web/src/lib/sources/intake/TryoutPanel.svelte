@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button, ProgressBar } from 'carbon-components-svelte';
-  import { grouped } from '../../platform/shared/format';
+  import { counted, grouped } from '../../platform/shared/format';
   import Counts from './Counts.svelte';
   import { DECISION_WORDS } from './journal.svelte';
   import type { TryoutStore } from './tryout.svelte';
@@ -63,8 +63,7 @@
   {#if picture.troubles.length > 0}
     <details open={picture.counts.refused <= 10}>
       <summary>
-        {picture.counts.refused === 1 ? 'One record' : `${grouped(picture.counts.refused)} records`} that cannot
-        be taken; the others go through
+        {counted(picture.counts.refused, 'record')} that cannot be taken; the others go through
       </summary>
       <table class="list" aria-label="Records that cannot be taken">
         <thead><tr><th class="num">Record</th><th class="num">Line</th><th>What is wrong</th></tr></thead>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import type { Finding } from '../../platform/api/client';
+  import { counted } from '../../platform/shared/format';
   import type { SearchStore } from './search.svelte';
 
   /** How a search goes, what it found, and the way to use it. */
@@ -46,7 +47,7 @@
   {/if}
   {#if others.length > 0}
     <details open={!view.running && wanted.length === 0}>
-      <summary>{others.length === 1 ? 'One other port' : `${others.length} other ports`}</summary>
+      <summary>{counted(others.length, 'other port')}</summary>
       {#each others as finding (finding.address)}
         <p>
           {finding.sentence}

@@ -11,7 +11,7 @@ import yokebar.core.basics.entity.Entity;
 import yokebar.core.basics.entity.Situation;
 
 /** A made-up log of decades: some stations met often, most once, from all over the world; the same every time. */
-final class LongLog {
+public final class LongLog {
     private static final String[] PREFIXES = {
         "OZ", "SM", "LA", "DL", "EA", "ZP", "PY", "JA", "VK", "K", "W", "N", "G", "F", "I", "OH", "SP", "OK", "HB",
         "CT", "CU", "EI", "GM", "ON", "PA", "LZ", "YO", "UA", "UR", "LU", "CX", "CE", "HK", "YV", "ZS", "9A", "S5",
@@ -39,7 +39,7 @@ final class LongLog {
     private LongLog() {}
 
     /** Contacts number from to until as ADI text; no two are the same contact. */
-    static byte[] adi(int from, int until) {
+    public static byte[] adi(int from, int until) {
         StringBuilder text = new StringBuilder((until - from) * 420).append("Long log\n<ADIF_VER:5>3.1.4 <EOH>\n");
         for (int i = from; i < until; i++) {
             contact(text, i);

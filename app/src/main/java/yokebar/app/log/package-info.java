@@ -3,6 +3,7 @@
 @ApplicationModule(
         id = "log",
         allowedDependencies = {
+            "platform.configuration",
             "platform.live",
             "platform.rejection",
             "platform.storage",

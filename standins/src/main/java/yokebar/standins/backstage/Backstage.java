@@ -18,6 +18,12 @@ public final class Backstage implements AutoCloseable {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final TypeReference<Map<String, String>> WORDS = new TypeReference<>() {};
 
+    private static final Map<String, String> TYPES = Map.of(
+            "page.html", "text/html; charset=utf-8",
+            "page.css", "text/css; charset=utf-8",
+            "page.js", "text/javascript; charset=utf-8",
+            "panels.json", "application/json");
+
     private final DigitalProgram program;
     private final LinkedProgram linked;
     private final PortableDevice portable;
@@ -63,7 +69,7 @@ public final class Backstage implements AutoCloseable {
                 .on("/api/node/", request -> air.node(request.path(), words(request)))
                 .on("/api/skimmer/", request -> answer(air.skimmer(request.path(), words(request))))
                 .on("/api/time/", request -> answer(devices.time(request.path(), words(request))))
-                .on("/", request -> page());
+                .on("/", request -> page(request.path()));
         http.start();
     }
 
@@ -149,12 +155,18 @@ public final class Backstage implements AutoCloseable {
         return Answer.json(404, Map.of("words", "Backstage has no such knob"));
     }
 
-    private static Answer page() throws IOException {
-        try (InputStream in = Backstage.class.getResourceAsStream("page.html")) {
+    /** The page and its parts; what is asked for under another name is not there. */
+    private static Answer page(String path) throws IOException {
+        String file = path.isEmpty() ? "page.html" : path;
+        String type = TYPES.get(file);
+        if (type == null) {
+            return Answer.json(404, Map.of("words", "Backstage has no such page"));
+        }
+        try (InputStream in = Backstage.class.getResourceAsStream(file)) {
             if (in == null) {
-                throw new IllegalStateException("page.html is missing");
+                throw new IllegalStateException(file + " is missing");
             }
-            return new Answer(200, "text/html; charset=utf-8", in.readAllBytes());
+            return new Answer(200, type, in.readAllBytes());
         }
     }
 }

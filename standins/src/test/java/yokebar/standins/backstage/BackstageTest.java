@@ -2,15 +2,15 @@ package yokebar.standins.backstage;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -23,12 +23,6 @@ import yokebar.standins.countersign.Countersign;
 
 /** The page that turns the knobs, and the knobs behind it, on a whole world. */
 class BackstageTest {
-    private static final Pattern FORM = Pattern.compile("<form data-post=\"([^\"]+)\">(.*?)</form>", Pattern.DOTALL);
-    private static final Pattern INPUT = Pattern.compile("<input[^>]* name=\"(\\w+)\"[^>]*>");
-    private static final Pattern VALUE = Pattern.compile(" value=\"([^\"]*)\"");
-    private static final Pattern BUTTON =
-            Pattern.compile("<button data-click=\"([^\"]+)\"(?: data-body='(\\{[^']*\\})')?");
-
     @TempDir
     private Path folder;
 
@@ -54,54 +48,73 @@ class BackstageTest {
         return backstage.post("api/" + knob, words);
     }
 
+    private static List<JsonNode> knobs(JsonNode panels, JsonNode panel) {
+        List<JsonNode> knobs = new ArrayList<>();
+        panel.path("knobs").forEach(knobs::add);
+        panel.path("templates")
+                .forEach(name -> panels.path("templates").path(name.asString()).forEach(knobs::add));
+        return knobs;
+    }
+
+    private void isThere(String knob, Map<String, String> words) throws Exception {
+        Answered answered = turn(knob, words);
+        assertThat(answered.status())
+                .as(knob + " " + words + ": " + answered.words())
+                .isIn(200, 400);
+    }
+
     @Test
-    void everythingThatStandsOnThePageIsThere() throws Exception {
-        Answered page = backstage.get("");
-        assertThat(page.header("Content-Type")).startsWith("text/html");
-        String html = new String(page.body(), StandardCharsets.UTF_8);
-        Set<String> knobs = new TreeSet<>();
-        Matcher form = FORM.matcher(html);
-        while (form.find()) {
-            for (String knob : places(form.group(1))) {
-                Map<String, String> words = inputs(form.group(2));
-                Answered answered = turn(knob, words);
-                assertThat(answered.status())
-                        .as(knob + " " + words + ": " + answered.words())
-                        .isIn(200, 400);
-                knobs.add(knob);
+    void everyKnobOnThePageIsThereAndSaysWhatItDoes() throws Exception {
+        assertThat(backstage.get("").header("Content-Type")).startsWith("text/html");
+        assertThat(backstage.get("page.css").header("Content-Type")).startsWith("text/css");
+        assertThat(backstage.get("page.js").header("Content-Type")).startsWith("text/javascript");
+        assertThat(backstage.get("somewhere-else").status()).isEqualTo(404);
+        JsonNode panels = backstage.get("panels.json").json();
+        Set<String> turned = new TreeSet<>();
+        for (JsonNode panel : panels.path("groups").findValues("panels").stream()
+                .flatMap(JsonNode::valueStream)
+                .toList()) {
+            String place = panel.path("id").asString() + "/";
+            for (JsonNode knob : knobs(panels, panel)) {
+                assertThat(knob.path("effect").asString("")).as(place + knob).endsWith(".");
+                if (knob.has("inputs")) {
+                    Map<String, String> words = new LinkedHashMap<>();
+                    knob.path("inputs")
+                            .forEach(input -> words.put(
+                                    input.path("name").asString(),
+                                    input.path("value").asString("")));
+                    words.values().removeIf(String::isEmpty);
+                    isThere(place + knob.path("post").asString(), words);
+                    turned.add(place + knob.path("post").asString());
+                }
+                for (JsonNode button : knob.path("buttons")) {
+                    Map<String, String> words = new LinkedHashMap<>();
+                    button.path("body").forEachEntry((name, value) -> words.put(name, value.asString()));
+                    isThere(place + button.path("post").asString(), words);
+                    turned.add(place + button.path("post").asString());
+                }
             }
         }
-        Matcher button = BUTTON.matcher(html);
-        while (button.find()) {
-            for (String knob : places(button.group(1))) {
-                Answered answered = backstage.post("api/" + knob, button.group(2) == null ? "" : button.group(2));
-                assertThat(answered.status()).as(knob + ": " + answered.words()).isIn(200, 400);
-                knobs.add(knob);
-            }
-        }
-        assertThat(knobs).hasSizeGreaterThan(70).contains("air/scene", "quayside/page", "vhf/garble", "mail/drop");
+        assertThat(turned).hasSizeGreaterThan(70).contains("air/scene", "quayside/page", "vhf/garble", "mail/drop");
     }
 
-    /** A panel that stands for several has its knobs at each of them. */
-    private static Set<String> places(String knob) {
-        if (knob.contains("/")) {
-            return Set.of(knob);
-        }
-        boolean ofRadios = Set.of("turn", "tune", "mode", "watts", "key", "power", "cable", "garble")
-                .contains(knob);
-        return ofRadios ? Set.of("radio/" + knob, "vhf/" + knob) : Set.of("quayside/" + knob, "postbag/" + knob);
-    }
-
-    private static Map<String, String> inputs(String form) {
-        Map<String, String> words = new LinkedHashMap<>();
-        Matcher input = INPUT.matcher(form);
-        while (input.find()) {
-            Matcher value = VALUE.matcher(input.group());
-            if (value.find()) {
-                words.put(input.group(1), value.group(1));
+    @Test
+    void everyValueOfThePageHasALabel() throws Exception {
+        JsonNode panels = backstage.get("panels.json").json();
+        Map<String, JsonNode> byId = new TreeMap<>();
+        panels.path("groups").findValues("panels").stream()
+                .flatMap(JsonNode::valueStream)
+                .forEach(panel -> byId.put(panel.path("id").asString(), panel));
+        JsonNode state = backstage.get("api/state").json();
+        assertThat(byId.keySet()).containsExactlyInAnyOrderElementsOf(state.propertyNames());
+        byId.forEach((id, panel) -> {
+            for (String value : state.path(id).propertyNames()) {
+                assertThat(panel.path("values").has(value)
+                                || panels.path("values").has(value))
+                        .as(id + "." + value)
+                        .isTrue();
             }
-        }
-        return words;
+        });
     }
 
     @Test

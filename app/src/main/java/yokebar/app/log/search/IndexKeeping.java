@@ -19,8 +19,9 @@ import java.util.zip.CRC32C;
 import java.util.zip.CheckedOutputStream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.core.log.index.IndexFile;
 import yokebar.core.log.index.LogIndex;
 
@@ -38,7 +39,12 @@ public class IndexKeeping {
 
     private final Path file;
 
-    IndexKeeping(@Value("${yokebar.home}") Path home) {
+    @Autowired
+    IndexKeeping(YokebarProperties properties) {
+        this(properties.home());
+    }
+
+    IndexKeeping(Path home) {
         this.file = home.resolve("search-index");
     }
 

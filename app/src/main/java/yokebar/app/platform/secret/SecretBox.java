@@ -19,8 +19,9 @@ import javax.crypto.spec.GCMParameterSpec;
 import javax.crypto.spec.SecretKeySpec;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.platform.storage.FolderRights;
 
 /**
@@ -42,7 +43,12 @@ public class SecretBox {
     /** The first seals; any of them opens. */
     private volatile List<SecretKeySpec> keys;
 
-    SecretBox(@Value("${yokebar.home}") Path home) throws IOException {
+    @Autowired
+    SecretBox(YokebarProperties properties) throws IOException {
+        this(properties.home());
+    }
+
+    SecretBox(Path home) throws IOException {
         earlierFile = home.resolve("secrets-earlier.key");
         List<SecretKeySpec> all = new ArrayList<>();
         all.add(new SecretKeySpec(keyBytes(home.resolve("secrets.key")), "AES"));

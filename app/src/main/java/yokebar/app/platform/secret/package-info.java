@@ -1,6 +1,8 @@
 /** Passwords and keys, encrypted at rest. */
 @NullMarked
-@ApplicationModule(id = "platform.secret", allowedDependencies = "platform.storage")
+@ApplicationModule(
+        id = "platform.secret",
+        allowedDependencies = {"platform.configuration", "platform.storage"})
 package yokebar.app.platform.secret;
 
 import org.jspecify.annotations.NullMarked;

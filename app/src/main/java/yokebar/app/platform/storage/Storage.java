@@ -9,13 +9,13 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.health.contributor.Health;
 import org.springframework.boot.health.contributor.HealthIndicator;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Lazy;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
+import yokebar.app.platform.configuration.YokebarProperties;
 
 /**
  * Whether the log can be stored: there is room, and the folder is there and may be written. Looked at once a second, with some
@@ -77,16 +77,16 @@ public class Storage implements HealthIndicator {
     public record Changed() {}
 
     Storage(
-            @Value("${yokebar.home}") Path home,
-            @Value("${yokebar.disk-reserve-mb:0}") long reserveMb,
+            YokebarProperties properties,
             ApplicationEventPublisher events,
             DatabaseRevival revival,
             DatabaseErrors errors) {
         this.revival = revival;
         this.errors = errors;
-        this.home = home;
-        this.stopBelow = reserveMb > 0 ? reserveMb << 20 : STOP_BELOW_BYTES;
-        this.goAbove = reserveMb > 0 ? (reserveMb << 20) * 4 / 3 : GO_ABOVE_BYTES;
+        this.home = properties.home();
+        long reserveBytes = properties.diskReserveMb() << 20;
+        this.stopBelow = reserveBytes > 0 ? reserveBytes : STOP_BELOW_BYTES;
+        this.goAbove = reserveBytes > 0 ? reserveBytes * 4 / 3 : GO_ABOVE_BYTES;
         this.events = events;
     }
 

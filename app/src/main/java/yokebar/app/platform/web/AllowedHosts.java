@@ -1,11 +1,13 @@
 package yokebar.app.platform.web;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
+import yokebar.app.platform.configuration.YokebarProperties;
 
 /**
  * The names this application answers to. A page on another site can make the operator's browser send requests here under a
@@ -16,12 +18,13 @@ class AllowedHosts {
     private final Set<String> added = new TreeSet<>();
 
     /** @param added names besides those of this computer itself, with commas between */
-    AllowedHosts(@Value("${yokebar.allowed-hosts:}") String added) {
-        for (String name : added.split(",")) {
-            if (!name.isBlank()) {
-                this.added.add(name.strip().toLowerCase(Locale.ROOT));
-            }
-        }
+    @Autowired
+    AllowedHosts(YokebarProperties properties) {
+        this(properties.allowedHosts());
+    }
+
+    AllowedHosts(List<String> names) {
+        names.forEach(name -> added.add(name.strip().toLowerCase(Locale.ROOT)));
     }
 
     /** @param authority a host, with or without a port, as in the header {@code Host} */

@@ -18,10 +18,10 @@ import java.util.concurrent.atomic.AtomicLong;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.hookup.Coupling;
 import yokebar.app.sources.hookup.Hookups;
@@ -75,13 +75,13 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
             Hookups hookups,
             ApplicationEventPublisher events,
             Clock clock,
-            @Value("${yokebar.link-port}") int port) {
+            YokebarProperties properties) {
         super(ID, "Digital link", clock);
         this.records = records;
         this.hookups = hookups;
         this.events = events;
         this.clock = clock;
-        this.port = port;
+        this.port = properties.linkPort();
     }
 
     @Override

@@ -3,6 +3,7 @@
 @ApplicationModule(
         id = "sources.digital",
         allowedDependencies = {
+            "platform.configuration",
             "platform.live",
             "platform.rejection",
             "platform.storage",

@@ -38,7 +38,7 @@ record FeedDraft(
                     "host", "The address is a name or a number of a computer, without http and without a port.");
         }
         if (port < 1 || port > 65_535) {
-            throw new Rejection("port", "A port is a number from 1 to 65535; nodes often use 7300 or 8000.");
+            throw new Rejection("port", "A port is a number from 1 to 65535; who runs the node says which.");
         }
         int alive = keepAliveSeconds == null ? USUAL_KEEP_ALIVE_S : keepAliveSeconds;
         if (alive < 0 || alive > LONGEST_KEEP_ALIVE_S) {

@@ -3,6 +3,7 @@
 @ApplicationModule(
         id = "sources.intake",
         allowedDependencies = {
+            "platform.configuration",
             "log",
             "log :: change",
             "log :: search",

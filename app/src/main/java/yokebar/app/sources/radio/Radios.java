@@ -11,11 +11,11 @@ import java.util.concurrent.ConcurrentSkipListMap;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.hookup.Hookups;
 import yokebar.core.sources.radio.ModeMapping;
@@ -47,7 +47,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
             Clock clock,
             RadioDialects dialects,
             KeyRescueProcess rescue,
-            @Value("${yokebar.radio-share-port}") int firstSharePort) {
+            YokebarProperties properties) {
         this.db = db;
         this.transaction = transaction;
         this.hookups = hookups;
@@ -55,7 +55,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         this.clock = clock;
         this.dialects = dialects;
         this.rescue = rescue;
-        this.firstSharePort = firstSharePort;
+        this.firstSharePort = properties.radioSharePort();
     }
 
     @Override

@@ -14,9 +14,9 @@ import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.sources.hookup.Hookup;
 import yokebar.app.sources.hookup.Hookups;
 import yokebar.app.sources.radio.RadioView;
@@ -52,15 +52,14 @@ public class DeviceSearches {
             Rotors rotors,
             Hookups hookups,
             ApplicationEventPublisher events,
-            @Value("${yokebar.simulated-devices}") List<String> simulated,
-            @Value("${yokebar.simulated-serial}") Path simulatedSerial) {
+            YokebarProperties properties) {
         this.dialects = dialects;
         this.radios = radios;
         this.rotors = rotors;
         this.hookups = hookups;
         this.events = events;
-        this.simulated = simulated;
-        this.simulatedSerial = simulatedSerial;
+        this.simulated = properties.simulatedDevices();
+        this.simulatedSerial = properties.simulatedSerial();
     }
 
     public SearchView view() {

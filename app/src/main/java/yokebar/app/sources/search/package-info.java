@@ -2,7 +2,14 @@
 @NullMarked
 @ApplicationModule(
         id = "sources.search",
-        allowedDependencies = {"platform.live", "platform.storage", "sources.hookup", "sources.radio", "sources.rotor"})
+        allowedDependencies = {
+            "platform.configuration",
+            "platform.live",
+            "platform.storage",
+            "sources.hookup",
+            "sources.radio",
+            "sources.rotor"
+        })
 package yokebar.app.sources.search;
 
 import org.jspecify.annotations.NullMarked;

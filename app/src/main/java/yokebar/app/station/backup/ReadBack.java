@@ -10,10 +10,10 @@ import java.util.concurrent.ScheduledFuture;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.TaskScheduler;
 import org.springframework.stereotype.Component;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.sources.intake.AdiImport;
 
 /**
@@ -30,8 +30,8 @@ class ReadBack implements SmartLifecycle {
     private final Clock clock;
     private @Nullable ScheduledFuture<?> reading;
 
-    ReadBack(@Value("${yokebar.home}") Path home, AdiImport files, TaskScheduler scheduler, Clock clock) {
-        this.home = home;
+    ReadBack(YokebarProperties properties, AdiImport files, TaskScheduler scheduler, Clock clock) {
+        this.home = properties.home();
         this.files = files;
         this.scheduler = scheduler;
         this.clock = clock;

@@ -15,9 +15,10 @@ import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.platform.lifecycle.RestartAsked;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.platform.storage.DatabasePassword;
@@ -39,7 +40,12 @@ class Restore {
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Restore(@Value("${yokebar.home}") Path home, ApplicationEventPublisher events, Clock clock) {
+    @Autowired
+    Restore(YokebarProperties properties, ApplicationEventPublisher events, Clock clock) {
+        this(properties.home(), events, clock);
+    }
+
+    Restore(Path home, ApplicationEventPublisher events, Clock clock) {
         this.home = home.toAbsolutePath();
         this.events = events;
         this.clock = clock;

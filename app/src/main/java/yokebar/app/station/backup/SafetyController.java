@@ -5,7 +5,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -15,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.platform.storage.Storage;
 
 /** Second copy, backups and restoring over HTTP. */
@@ -36,14 +36,14 @@ class SafetyController {
             Storage storage,
             SecondCopy copy,
             KeyCopy keyCopy,
-            @Value("${yokebar.home}") Path home) {
+            YokebarProperties properties) {
         this.storage = storage;
         this.copy = copy;
         this.keyCopy = keyCopy;
         this.settings = settings;
         this.backups = backups;
         this.restore = restore;
-        this.home = home;
+        this.home = properties.home();
     }
 
     /**

@@ -7,10 +7,10 @@ import java.nio.file.InvalidPathException;
 import java.nio.file.Path;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.platform.rejection.Rejection;
 
 /** Where the second copy and the backups go, and when. */
@@ -22,9 +22,9 @@ class SafetySettings {
     private final Path home;
     private final ApplicationEventPublisher events;
 
-    SafetySettings(EntityManager db, @Value("${yokebar.home}") Path home, ApplicationEventPublisher events) {
+    SafetySettings(EntityManager db, YokebarProperties properties, ApplicationEventPublisher events) {
         this.db = db;
-        this.home = home;
+        this.home = properties.home();
         this.events = events;
     }
 

@@ -21,7 +21,6 @@ import java.util.concurrent.locks.ReentrantLock;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.TaskScheduler;
@@ -33,6 +32,7 @@ import yokebar.app.log.ContactsLogged;
 import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.store.ContactIds;
 import yokebar.app.log.store.ContactLog;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.sources.hookup.Coupling;
 import yokebar.app.sources.hookup.Hookups;
 import yokebar.core.log.adif.AdiWriter;
@@ -73,7 +73,7 @@ class SecondCopy extends Coupling implements SmartLifecycle {
     private @Nullable ScheduledFuture<?> trying;
 
     SecondCopy(
-            @Value("${yokebar.home}") Path home,
+            YokebarProperties properties,
             SafetySettings settings,
             UncopiedContacts uncopied,
             ContactLog log,
@@ -82,7 +82,7 @@ class SecondCopy extends Coupling implements SmartLifecycle {
             TaskScheduler scheduler,
             Clock clock) {
         super(ID, Kind.COPY, "Second copy", clock);
-        this.home = home;
+        this.home = properties.home();
         this.settings = settings;
         this.uncopied = uncopied;
         this.log = log;

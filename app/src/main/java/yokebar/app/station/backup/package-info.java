@@ -3,6 +3,7 @@
 @ApplicationModule(
         id = "station.backup",
         allowedDependencies = {
+            "platform.configuration",
             "log",
             "log :: store",
             "platform.lifecycle",

@@ -10,8 +10,8 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.core.basics.band.Licence;
 
 /** The licences to choose from: those that come with Yokebar and those in the data folder's {@code licences.txt}. */
@@ -22,9 +22,9 @@ public class Licences {
     private final Map<String, Licence> byId = new LinkedHashMap<>();
     private final @Nullable String problem;
 
-    Licences(@Value("${yokebar.home}") Path home) {
+    Licences(YokebarProperties properties) {
         Licence.shipped().forEach(licence -> byId.put(licence.id(), licence));
-        problem = addOwn(home.resolve("licences.txt"));
+        problem = addOwn(properties.home().resolve("licences.txt"));
     }
 
     private @Nullable String addOwn(Path file) {

@@ -2,7 +2,13 @@
 @NullMarked
 @ApplicationModule(
         id = "station.profile",
-        allowedDependencies = {"platform.live", "platform.rejection", "station.reference", "station.settings"})
+        allowedDependencies = {
+            "platform.configuration",
+            "platform.live",
+            "platform.rejection",
+            "station.reference",
+            "station.settings"
+        })
 package yokebar.app.station.profile;
 
 import org.jspecify.annotations.NullMarked;

@@ -7,9 +7,9 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.core.basics.entity.Entities;
 
 /**
@@ -26,8 +26,8 @@ public class ReferenceData {
     private final ApplicationEventPublisher events;
     private volatile Entities entities;
 
-    ReferenceData(@Value("${yokebar.home}") Path home, ApplicationEventPublisher events) {
-        this.file = home.resolve("reference").resolve("entities.txt");
+    ReferenceData(YokebarProperties properties, ApplicationEventPublisher events) {
+        this.file = properties.home().resolve("reference").resolve("entities.txt");
         this.events = events;
         this.entities = newest();
     }

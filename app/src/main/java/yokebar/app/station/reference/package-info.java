@@ -2,7 +2,7 @@
 @NullMarked
 @ApplicationModule(
         id = "station.reference",
-        allowedDependencies = {"platform.web", "station.settings"})
+        allowedDependencies = {"platform.configuration", "platform.web", "station.settings"})
 package yokebar.app.station.reference;
 
 import org.jspecify.annotations.NullMarked;

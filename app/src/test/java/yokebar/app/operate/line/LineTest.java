@@ -127,34 +127,6 @@ class LineTest extends AppTest {
     }
 
     @Test
-    void theWayToThePartner() throws Exception {
-        sendJson("POST", "/api/station/places", Map.of("name", "Where the way begins", "locator", "HM49kq"));
-        long place = get("/api/station")
-                .path("places")
-                .valueStream()
-                .filter(one -> one.path("name").asString().equals("Where the way begins"))
-                .findFirst()
-                .orElseThrow()
-                .path("id")
-                .asLong();
-        put("/api/positions/1", Map.of("placeId", place));
-        JsonNode there =
-                get("/api/partner?call=ZP5QXA&locator=GG14&positionId=1").path("whereabouts");
-        assertThat(there.path("source").asString()).isEqualTo("TYPED");
-        assertThat(there.has("sunrise")).isTrue();
-        JsonNode way = there.path("path");
-        assertThat(way.path("distanceKm").asDouble()).isBetween(7500.0, 8200.0);
-        assertThat(way.path("longPathDegrees").asDouble())
-                .isEqualTo((way.path("bearingDegrees").asDouble() + 180) % 360);
-        // A locator that is none is no reason to know nothing.
-        assertThat(get("/api/partner?call=ZP5QXA&locator=nowhere")
-                        .path("whereabouts")
-                        .path("source")
-                        .asString())
-                .isEqualTo("ENTITY");
-    }
-
-    @Test
     void whatSticksGoesIntoEachContactUnlessAnotherIsTyped() throws Exception {
         for (String text : new String[] {"zp5qxa 20m cw", "k1qab 20m cw 10w"}) {
             sendJson(
@@ -189,25 +161,6 @@ class LineTest extends AppTest {
         log("zp5qxa 145.700 fm", "repeater");
         assertThat(get("/api/log/rows?search=via:rpt").path("found").asInt()).isEqualTo(1);
         put("/api/station/preferences", Map.of("channels", ""));
-    }
-
-    @Test
-    void thePartnerIsKnownFromTheLogAndTheCall() throws Exception {
-        importText(contact("ZP5QXA", "name", "Ana", "gridsquare", "GG14", "comment", "nice garden"));
-        JsonNode partner = get("/api/partner?call=zp5qxa");
-        assertThat(partner.path("entity").path("name").asString()).isEqualTo("Paraguay");
-        assertThat(partner.path("name").asString()).isEqualTo("Ana");
-        assertThat(partner.path("whereabouts").path("locator").asString()).isEqualTo("GG14");
-        assertThat(partner.path("earlier").get(0).path("more").path("COMMENT").asString())
-                .isEqualTo("nice garden");
-        JsonNode guest = get("/api/partner?call=OZ/ZP5QXA");
-        assertThat(guest.path("entity").path("name").asString()).isEqualTo("Denmark");
-        assertThat(guest.path("earlier")).hasSize(1);
-        assertThat(guest.path("whereabouts").path("source").asString()).isEqualTo("ENTITY");
-        assertThat(get("/api/partner?call=K1QAB/MM").path("entity").isMissingNode())
-                .isTrue();
-        assertThat(sendJson("GET", "/api/partner?call=%20", Map.of()).statusCode())
-                .isEqualTo(422);
     }
 
     @Test

@@ -24,11 +24,11 @@ import yokebar.standins.world.World;
 public abstract class ServiceTest extends AppTest {
     public static final int COUNTERSIGN = 1;
 
-    static final int QUAYSIDE = 2;
+    protected static final int QUAYSIDE = 2;
 
-    static final int POSTBAG = 3;
+    protected static final int POSTBAG = 3;
 
-    static final int PAPER = 4;
+    protected static final int PAPER = 4;
 
     @TempDir
     public Path folder;
@@ -37,9 +37,9 @@ public abstract class ServiceTest extends AppTest {
 
     public Countersign countersign;
 
-    Quayside quayside;
+    protected Quayside quayside;
 
-    Postbag postbag;
+    protected Postbag postbag;
 
     @BeforeEach
     void startServices() throws Exception {
@@ -58,7 +58,7 @@ public abstract class ServiceTest extends AppTest {
         postbag.close();
     }
 
-    void useCountersign() throws Exception {
+    protected void useCountersign() throws Exception {
         put(
                 "/api/services/1",
                 Map.of(
@@ -72,7 +72,7 @@ public abstract class ServiceTest extends AppTest {
                         86_400));
     }
 
-    void installIdentity(String call, String from, String until) throws Exception {
+    protected void installIdentity(String call, String from, String until) throws Exception {
         byte[] file = countersign
                 .authority()
                 .issue(call, Instant.parse(from + "T00:00:00Z"), Instant.parse(until + "T23:59:59Z"), "lamp-oil");
@@ -80,17 +80,17 @@ public abstract class ServiceTest extends AppTest {
     }
 
     /** A call the station may use for some days. */
-    void useEventCall(String call, String from, String until) throws Exception {
+    protected void useEventCall(String call, String from, String until) throws Exception {
         sendJson("POST", "/api/station/calls", Map.of("callSign", call, "validFrom", from, "validUntil", until));
     }
 
-    void useQuayside() throws Exception {
+    protected void useQuayside() throws Exception {
         put(
                 "/api/services/2",
                 Map.of("inUse", true, "address", quayside.address(), "password", Quayside.KEY, "when", "AT_ONCE"));
     }
 
-    void usePostbag() throws Exception {
+    protected void usePostbag() throws Exception {
         put(
                 "/api/services/3",
                 Map.of(
@@ -108,7 +108,7 @@ public abstract class ServiceTest extends AppTest {
                         86_400));
     }
 
-    JsonNode lane(int serviceId) {
+    protected JsonNode lane(int serviceId) {
         try {
             for (JsonNode lane : get("/api/services")) {
                 if (lane.path("id").asInt() == serviceId) {
@@ -121,7 +121,7 @@ public abstract class ServiceTest extends AppTest {
         throw new IllegalStateException("no lane " + serviceId);
     }
 
-    String state(String call, int serviceId) {
+    protected String state(String call, int serviceId) {
         List<String> states = jdbc.queryForList(
                 "select d.state from contact c join delivery d on d.contact_id = c.id and d.service_id = ? where c.call_sign = ?",
                 String.class,
@@ -130,15 +130,15 @@ public abstract class ServiceTest extends AppTest {
         return states.isEmpty() ? "" : states.get(0);
     }
 
-    void awaitState(String call, int serviceId, String state) {
+    protected void awaitState(String call, int serviceId, String state) {
         await(call + " " + state, () -> state(call, serviceId).equals(state));
     }
 
-    long idOf(String call) {
+    protected long idOf(String call) {
         return jdbc.queryForObject("select id from contact where call_sign = ?", Long.class, call);
     }
 
-    void edit(String call, Map<String, String> changes) throws Exception {
+    protected void edit(String call, Map<String, String> changes) throws Exception {
         long id = idOf(call);
         int version = get("/api/contacts/" + id).path("version").asInt();
         HttpResponse<String> answer =
@@ -147,7 +147,7 @@ public abstract class ServiceTest extends AppTest {
     }
 
     /** A contact as the other side logged it, seen from here. */
-    static Map<String, String> theirs(String call, String time) {
+    protected static Map<String, String> theirs(String call, String time) {
         Map<String, String> fields = new LinkedHashMap<>();
         fields.put("STATION_CALLSIGN", "CU9QYB");
         fields.put("CALL", call);

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.lang.reflect.Proxy;
+import java.util.List;
 import java.util.Map;
 
 /** What the checks of {@code Host}, {@code Origin} and the headers of the answer cost each request, in microseconds. */
@@ -19,7 +20,7 @@ public final class GuardFigures {
     private GuardFigures() {}
 
     public static void main(String[] args) throws ServletException, IOException {
-        RequestGuard guard = new RequestGuard(new AllowedHosts("shack.example,station.example"));
+        RequestGuard guard = new RequestGuard(new AllowedHosts(List.of("shack.example", "station.example")));
         HttpServletRequest request = of(HttpServletRequest.class);
         HttpServletResponse response = of(HttpServletResponse.class);
         int[] served = new int[1];

@@ -17,8 +17,8 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Service;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.links.sources.followed.FilePosition;
 import yokebar.links.sources.followed.FileRecords;
 
@@ -37,14 +37,12 @@ public class FoundLogs {
     private final FollowedFiles followed;
     private final List<Path> roots;
 
-    FoundLogs(FollowedFiles followed, @Value("${yokebar.log-folders}") String more) {
+    FoundLogs(FollowedFiles followed, YokebarProperties properties) {
         this.followed = followed;
         Path home = Path.of(System.getProperty("user.home"));
         this.roots = Stream.concat(
                         FOLDERS.stream().map(home::resolve),
-                        Stream.of(more.split(","))
-                                .filter(text -> !text.isBlank())
-                                .map(text -> Path.of(text.strip())))
+                        properties.logFolders().stream().map(text -> Path.of(text.strip())))
                 .toList();
     }
 

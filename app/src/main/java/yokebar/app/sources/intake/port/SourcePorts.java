@@ -6,11 +6,11 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentSkipListMap;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.hookup.Hookups;
 import yokebar.app.sources.intake.ArrivalPath;
@@ -41,15 +41,14 @@ public class SourcePorts implements SmartLifecycle {
             Intake intake,
             Hookups hookups,
             Clock clock,
-            @Value("${yokebar.adif-udp-port}") int datagramPort,
-            @Value("${yokebar.adif-tcp-port}") int streamPort) {
+            YokebarProperties properties) {
         this.db = db;
         this.transaction = transaction;
         this.intake = intake;
         this.hookups = hookups;
         this.clock = clock;
-        this.datagramPort = datagramPort;
-        this.streamPort = streamPort;
+        this.datagramPort = properties.adifUdpPort();
+        this.streamPort = properties.adifTcpPort();
     }
 
     @Override

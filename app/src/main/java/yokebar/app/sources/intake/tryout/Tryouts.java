@@ -15,11 +15,11 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Service;
 import yokebar.app.log.ChangeKind;
 import yokebar.app.log.change.LogChanges;
+import yokebar.app.platform.configuration.YokebarProperties;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.intake.ArrivalPath;
 import yokebar.app.sources.intake.decide.Intake;
@@ -49,12 +49,12 @@ class Tryouts implements SmartLifecycle {
 
     private volatile boolean running;
 
-    Tryouts(Intake intake, Trial trial, LogChanges changes, Clock clock, @Value("${yokebar.home}") Path home) {
+    Tryouts(Intake intake, Trial trial, LogChanges changes, Clock clock, YokebarProperties properties) {
         this.intake = intake;
         this.trial = trial;
         this.changes = changes;
         this.clock = clock;
-        this.folder = home.resolve(FOLDER);
+        this.folder = properties.home().resolve(FOLDER);
     }
 
     private static Thread daemon(Runnable task, String name) {

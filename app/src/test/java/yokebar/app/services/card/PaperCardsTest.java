@@ -1,4 +1,4 @@
-package yokebar.app.services.delivery;
+package yokebar.app.services.card;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import yokebar.app.services.delivery.ServiceTest;
 
 /** Paper cards, from the wish to the card that came. */
 class PaperCardsTest extends ServiceTest {

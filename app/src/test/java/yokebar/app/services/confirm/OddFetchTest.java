@@ -1,4 +1,4 @@
-package yokebar.app.services.delivery;
+package yokebar.app.services.confirm;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -10,6 +10,7 @@ import java.util.function.IntFunction;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import yokebar.app.services.delivery.ServiceTest;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 

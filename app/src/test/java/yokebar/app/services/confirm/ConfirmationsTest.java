@@ -1,4 +1,4 @@
-package yokebar.app.services.delivery;
+package yokebar.app.services.confirm;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import yokebar.app.services.delivery.ServiceTest;
 
 /** What comes back: cards, near misses, and confirmations that wait for their contact. */
 class ConfirmationsTest extends ServiceTest {

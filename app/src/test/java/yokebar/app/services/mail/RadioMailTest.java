@@ -1,4 +1,4 @@
-package yokebar.app.services.delivery;
+package yokebar.app.services.mail;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import yokebar.app.services.delivery.ServiceTest;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.mail.MailGateway;
 
