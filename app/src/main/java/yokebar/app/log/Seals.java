@@ -16,6 +16,9 @@ public interface Seals {
     /** Gives where every contact stands, contact by contact. */
     void forEach(Receiver receiver);
 
+    /** Gives where some contacts stand. */
+    void forEach(Collection<Long> contactIds, Receiver receiver);
+
     /** Takes where one contact stands at one service. */
     @FunctionalInterface
     interface Receiver {

@@ -5,7 +5,7 @@ import yokebar.core.log.index.Entry;
 
 /** An index that could hold the log. */
 interface IndexCandidate {
-    /** In what the read by people fields a plain word is looked for. */
+    /** In which fields a plain word is looked for. */
     List<String> WORD_FIELDS = List.of("CALL", "NAME", "QTH", "COUNTRY", "GRIDSQUARE", "COMMENT", "STATE", "NOTES");
 
     String name();

@@ -29,7 +29,7 @@ public final class IndexFigures {
     private static final List<Question> QUESTIONS = List.of(
             question("", List.of(), List.of(), "", 0, ALWAYS, "", ""),
             question(
-                    "20m cw",
+                    "20m mode:cw",
                     List.of(new Field("BAND", List.of("20M")), new Field("MODE", List.of("CW"))),
                     List.of(),
                     "",
@@ -113,7 +113,7 @@ public final class IndexFigures {
         for (String field : COUNTED) {
             counts += median(() -> index.values(QUESTIONS.get(1), field));
         }
-        System.out.printf("index: %s:   six counts of \"20m cw\" %.1f ms%n", index.name(), counts);
+        System.out.printf("index: %s:   six counts of \"20m mode:cw\" %.1f ms%n", index.name(), counts);
         List<Entry> later = entries(CONTACTS, CONTACTS + TRIES + 5, entities);
         int[] next = {0};
         double added = median(() -> {

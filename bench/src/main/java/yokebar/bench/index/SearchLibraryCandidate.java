@@ -6,8 +6,10 @@ import java.util.List;
 import java.util.Locale;
 import org.apache.lucene.document.Document;
 import org.apache.lucene.document.Field.Store;
-import org.apache.lucene.document.LongField;
+import org.apache.lucene.document.LongPoint;
+import org.apache.lucene.document.NumericDocValuesField;
 import org.apache.lucene.document.SortedDocValuesField;
+import org.apache.lucene.document.StoredField;
 import org.apache.lucene.document.StringField;
 import org.apache.lucene.facet.FacetsCollector;
 import org.apache.lucene.facet.FacetsCollectorManager;
@@ -56,8 +58,9 @@ final class SearchLibraryCandidate implements IndexCandidate {
     public void add(List<Entry> entries) throws IOException {
         for (Entry entry : entries) {
             Document document = new Document();
-            document.add(new LongField(START, entry.startSecond(), Store.NO));
-            document.add(new LongField(ID, entry.id(), Store.YES));
+            document.add(new LongPoint(START, entry.startSecond()));
+            document.add(new NumericDocValuesField(START, entry.startSecond()));
+            document.add(new StoredField(ID, entry.id()));
             entry.fields().forEach((name, value) -> {
                 document.add(new StringField(name, value.toUpperCase(Locale.ROOT), Store.NO));
                 document.add(new SortedDocValuesField(name, new BytesRef(value)));
@@ -74,7 +77,7 @@ final class SearchLibraryCandidate implements IndexCandidate {
     private static Query query(Question question) {
         BooleanQuery.Builder all = new BooleanQuery.Builder();
         all.add(new MatchAllDocsQuery(), Occur.FILTER);
-        all.add(LongField.newRangeQuery(START, question.fromSecond(), question.untilSecond() - 1), Occur.FILTER);
+        all.add(LongPoint.newRangeQuery(START, question.fromSecond(), question.untilSecond() - 1), Occur.FILTER);
         question.equal().forEach(field -> all.add(anyOf(field), Occur.FILTER));
         question.not().forEach(field -> all.add(anyOf(field), Occur.MUST_NOT));
         if (!question.callStart().isEmpty()) {

@@ -272,7 +272,9 @@ public class LogSearch implements SmartLifecycle {
             index.add(now.values().stream()
                     .map(c -> Entry.of(c.id(), c.contact(), reference.entities()))
                     .toList());
-            markAgain(touched);
+            // Nothing is counted yet.
+            Map<Integer, String> names = marks();
+            seals.forEach(touched, (contact, service, state) -> mark(contact, names.get(service), state));
         }
         if (!kept.clean()) {
             readMarks();
@@ -365,11 +367,20 @@ public class LogSearch implements SmartLifecycle {
 
     private void markAgain(Collection<Long> ids) {
         Map<Integer, String> names = marks();
-        seals.of(ids).forEach((id, states) -> {
-            forget(id);
-            states.forEach(seal -> mark(id, names.get(seal.service()), seal.state()));
-            learn(id);
+        seals.forEach(ids, (contact, service, state) -> {
+            String name = names.get(service);
+            if (name != null && ServiceMarks.CONFIRMED.equals(state) != isConfirmed(contact, name)) {
+                forget(contact);
+                index.mark(contact, name, state);
+                learn(contact);
+            } else {
+                mark(contact, name, state);
+            }
         });
+    }
+
+    private boolean isConfirmed(long contact, String name) {
+        return ServiceMarks.CONFIRMED.equals(index.text(contact, name));
     }
 
     /** What a service says that is not known any more is not searched for. */

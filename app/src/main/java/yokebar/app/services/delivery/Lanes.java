@@ -251,14 +251,11 @@ class Lanes {
 
     /** The contacts that wait to go and lie in no batch yet. */
     private List<Long> waiting(int serviceId) {
-        boolean changesGo = services.rules(serviceId).takesChanges();
         return db.createQuery(
                         "select contactId from Delivery where serviceId = :service and state in :states and handoverId is null",
                         Long.class)
                 .setParameter("service", serviceId)
-                .setParameter(
-                        "states",
-                        changesGo ? List.of(DeliveryState.DUE, DeliveryState.CHANGED) : List.of(DeliveryState.DUE))
+                .setParameter("states", services.rules(serviceId).statesThatGo())
                 .getResultList();
     }
 

@@ -118,6 +118,12 @@ public final class LogIndex {
         }
     }
 
+    /** One field of a contact; null when the contact or the field is not there. */
+    public @Nullable String text(long id, String field) {
+        int slot = slots.slotOf(id);
+        return slot < 0 ? null : columns.columnOrEmpty(field).text(slot);
+    }
+
     /** A contact as it is in here. */
     public Optional<Entry> entry(long id) {
         int slot = slots.slotOf(id);

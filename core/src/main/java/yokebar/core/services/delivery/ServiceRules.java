@@ -57,6 +57,11 @@ public record ServiceRules(
         return way == null || !waysNever.contains(way) && (choices.relayed() || !waysOnRequest.contains(way));
     }
 
+    /** The states in which a contact waits to go there, in the order in which they go. */
+    public List<DeliveryState> statesThatGo() {
+        return takesChanges ? List.of(DeliveryState.CHANGED, DeliveryState.DUE) : List.of(DeliveryState.DUE);
+    }
+
     private static final Map<String, ServiceRules> ALL = read(DataLines.textBeside(ServiceRules.class, "services.txt"));
 
     public ServiceRules {

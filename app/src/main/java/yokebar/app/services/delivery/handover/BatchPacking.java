@@ -238,11 +238,8 @@ public class BatchPacking {
 
     private List<Delivery> waiting(ServiceAccount service, int most, long afterId) {
         int serviceId = service.id();
-        List<DeliveryState> states = service.rules().takesChanges()
-                ? List.of(DeliveryState.CHANGED, DeliveryState.DUE)
-                : List.of(DeliveryState.DUE);
         List<Delivery> waiting = new ArrayList<>();
-        for (DeliveryState state : states) {
+        for (DeliveryState state : service.rules().statesThatGo()) {
             waiting.addAll(db.createQuery(
                             "from Delivery where serviceId = :service and state = :state and contactId > :after"
                                     + " and handoverId is null" + IN_ORDER,

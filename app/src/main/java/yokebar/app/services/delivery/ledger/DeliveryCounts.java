@@ -45,9 +45,9 @@ public class DeliveryCounts {
     /** Contacts that wait to go, new or changed. */
     public long due(int serviceId) {
         Map<DeliveryState, Long> counts = counts(serviceId);
-        boolean changesGo = services.account(serviceId).rules().takesChanges();
-        return counts.getOrDefault(DeliveryState.DUE, 0L)
-                + (changesGo ? counts.getOrDefault(DeliveryState.CHANGED, 0L) : 0);
+        return services.rules(serviceId).statesThatGo().stream()
+                .mapToLong(state -> counts.getOrDefault(state, 0L))
+                .sum();
     }
 
     /** Those that are due and lie in no batch yet. */

@@ -24,6 +24,9 @@ class DeliverySeals implements Seals {
             "select contact_id, service_id, state from delivery where contact_id >= ? and (contact_id > ? or service_id > ?)"
                     + " order by contact_id, service_id limit " + AT_ONCE;
 
+    private static final String SOME = "select d.contact_id, d.service_id, d.state from unnest(?) as w(id)"
+            + " join delivery d on d.contact_id = w.id";
+
     private final DeliveryRepository repository;
     private final DataSource database;
     private final ServiceAccounts accounts;
@@ -82,7 +85,29 @@ class DeliverySeals implements Seals {
                 }
             } while (read == AT_ONCE);
         } catch (SQLException e) {
-            throw new IllegalStateException("Where the contacts stand could not be read for searching.", e);
+            throw notRead(e);
         }
+    }
+
+    @Override
+    public void forEach(Collection<Long> contactIds, Receiver receiver) {
+        if (contactIds.isEmpty()) {
+            return;
+        }
+        try (Connection connection = database.getConnection();
+                PreparedStatement some = connection.prepareStatement(SOME)) {
+            some.setArray(1, connection.createArrayOf("bigint", contactIds.toArray()));
+            try (ResultSet rows = some.executeQuery()) {
+                while (rows.next()) {
+                    receiver.stands(rows.getLong(1), rows.getInt(2), rows.getString(3));
+                }
+            }
+        } catch (SQLException e) {
+            throw notRead(e);
+        }
+    }
+
+    private static IllegalStateException notRead(SQLException cause) {
+        return new IllegalStateException("Where the contacts stand could not be read for searching.", cause);
     }
 }
