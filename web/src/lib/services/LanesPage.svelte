@@ -31,19 +31,21 @@
   <p class="muted">Reading the services…</p>
 {/if}
 
-<div class="unused">
-  {#each unused as lane (lane.id)}
-    <span>
-      <strong>{lane.name}</strong>
-      <span class="muted">{lane.name === lane.kind ? '' : `at ${lane.kind}. `}{SAYS[lane.kind] ?? ''}</span>
-      <Button kind="ghost" size="small" on:click={() => lanes.use(lane.id)}>Take into use</Button>
-      {#if lane.removable}
-        <Button kind="ghost" size="small" on:click={() => lanes.remove(lane.id)}>Remove</Button>
-      {/if}
-    </span>
-  {/each}
-  <span><AnotherAccount {lanes} /></span>
-</div>
+{#if lanes.all.length > 0}
+  <div class="unused">
+    {#each unused as lane (lane.id)}
+      <span>
+        <strong>{lane.name}</strong>
+        <span class="muted">{lane.name === lane.kind ? '' : `at ${lane.kind}. `}{SAYS[lane.kind] ?? ''}</span>
+        <Button kind="ghost" size="small" on:click={() => lanes.use(lane.id)}>Take into use</Button>
+        {#if lane.removable}
+          <Button kind="ghost" size="small" on:click={() => lanes.remove(lane.id)}>Remove</Button>
+        {/if}
+      </span>
+    {/each}
+    <span><AnotherAccount {lanes} /></span>
+  </div>
+{/if}
 
 {#if chosen}
   {#key chosen.id}<LanePanel lane={chosen} />{/key}

@@ -50,8 +50,10 @@
       invalid={problem !== undefined}
       invalidText={problem?.message}
     />
-    <Button type="submit" size="small">Add it</Button>
-    <Button kind="ghost" size="small" on:click={() => (kinds = undefined)}>Cancel</Button>
+    <div class="beside-fields">
+      <Button type="submit" size="small">Add it</Button>
+      <Button kind="ghost" size="small" on:click={() => (kinds = undefined)}>Cancel</Button>
+    </div>
   </form>
 {:else}
   <Button kind="ghost" size="small" on:click={open}>Another account…</Button>
@@ -62,7 +64,11 @@
   form {
     display: flex;
     flex-wrap: wrap;
-    align-items: flex-end;
     gap: 8px;
+  }
+
+  /* Below the labels, also while a sentence stands below a field. */
+  .beside-fields {
+    padding-top: 20px;
   }
 </style>

@@ -20,7 +20,7 @@ function text(value, unit = '') {
   if (Array.isArray(value)) return value.length === 0 ? 'none' : value.map((one) => text(one)).join('\n');
   if (value !== null && typeof value === 'object') return Object.values(value).map((one) => text(one)).join('  ');
   const number = typeof value === 'number' && value >= 10000 ? value.toLocaleString('en').replaceAll(',', ' ') : value;
-  return unit ? `${number} ${unit}` : String(number);
+  return unit ? `${number}${unit.startsWith('°') ? '' : ' '}${unit}` : String(number);
 }
 
 async function turn(panel, knob, path, body) {
@@ -91,6 +91,8 @@ async function draw() {
     document.querySelector('main').append(made('h2', { id, textContent: group.name }), grid);
   }
   await refresh();
+  // What the address names has been drawn only now.
+  document.getElementById(location.hash.slice(1))?.scrollIntoView();
   setInterval(refresh, EVERY_MS);
 }
 
