@@ -69,8 +69,8 @@ class ProgramsTest {
             String sent = wavelet.contact(Map.of("CALL", "ZP5QXA", "NAME", "", "COMMENT", "hé"));
             assertThat(text(packet()))
                     .isEqualTo(sent)
-                    .contains("<CALL:6>ZP5QXA", "<COMMENT:3>hé")
-                    .doesNotContain("<NAME");
+                    .contains("<call:6>ZP5QXA", "<comment:3>hé")
+                    .doesNotContain("<name");
             assertThat(wavelet.repeat()).isEqualTo(sent);
             assertThat(text(packet())).isEqualTo(sent);
             assertThat(wavelet.made()).isEqualTo(1);
@@ -83,7 +83,7 @@ class ProgramsTest {
     @Test
     void ofACallNobodyHasNothingElseIsKnown() throws Exception {
         try (DigitalProgram wavelet = new DigitalProgram(world, MAY, 3, folder, ear.getLocalPort())) {
-            assertThat(wavelet.contact(Map.of("CALL", "OZ9QZX"))).doesNotContain("<GRIDSQUARE", "<NAME", "<QTH");
+            assertThat(wavelet.contact(Map.of("CALL", "OZ9QZX"))).doesNotContain("<gridsquare", "<name", "<country");
             packet();
             assertThat(wavelet.history(40, 30).split("<eor>")).hasSizeGreaterThanOrEqualTo(40);
         }
@@ -93,8 +93,8 @@ class ProgramsTest {
     void itWorksByItselfUntilItIsStopped() throws Exception {
         try (DigitalProgram wavelet = new DigitalProgram(world, Clock.systemUTC(), 3, folder, ear.getLocalPort())) {
             wavelet.setSecondsBetween(0.02);
-            assertThat(text(packet())).contains("<CALL:");
-            assertThat(text(packet())).contains("<CALL:");
+            assertThat(text(packet())).contains("<call:");
+            assertThat(text(packet())).contains("<call:");
             wavelet.setSecondsBetween(0);
             assertThat(wavelet.secondsBetween()).isZero();
         }
@@ -113,9 +113,9 @@ class ProgramsTest {
     void aContactOnTheDigitalLinkIsToldAgainUntilItIsTaken() throws Exception {
         try (LinkedProgram linked = new LinkedProgram(world, MAY, 3, "w2", "Wavelet 2", ear.getLocalPort(), 2)) {
             linked.tune(7_074_000);
-            linked.contact("ZP5QXA");
+            linked.contact("EA2QLP");
             JsonNode first = JSON.readTree(text(next("contact")));
-            assertThat(first.toString()).contains("ZP5QXA", "w2");
+            assertThat(first.toString()).contains("EA2QLP", "w2");
             DatagramPacket again = next("contact");
             assertThat(JSON.readTree(text(again)).path("id")).isEqualTo(first.path("id"));
             assertThat(linked.waiting()).isEqualTo(1);
