@@ -56,8 +56,10 @@
     </div>
   </form>
 {:else}
-  <Button kind="ghost" size="small" on:click={open}>Another account…</Button>
-  {#if problem}<p class="problem" role="alert">{problem.message}</p>{/if}
+  <div class="in-line">
+    <Button kind="ghost" size="small" on:click={open}>Another account…</Button>
+    {#if problem}<p class="problem" role="alert">{problem.message}</p>{/if}
+  </div>
 {/if}
 
 <style>
@@ -65,6 +67,11 @@
     display: flex;
     flex-wrap: wrap;
     gap: 8px;
+  }
+
+  /* The button's own padding stands out to the left, so that its words are in line with what is above. */
+  .in-line {
+    margin-left: -16px;
   }
 
   /* Below the labels, also while a sentence stands below a field. */
