@@ -41,6 +41,7 @@ function knobRow(panel, knob, state) {
       placeholder: input.hint ?? '',
     });
     if (index > 0) field.setAttribute('aria-label', input.label);
+    field.title = input.label ?? knob.name;
     controls.append(field);
   });
   if (knob.inputs) {
