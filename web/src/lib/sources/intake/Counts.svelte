@@ -20,8 +20,8 @@
   <div class="all">
     <dt>{grouped(picture.counts.read)}</dt>
     <dd>
-      {form(picture.counts.read, { one: 'record', other: 'records' })}{#if picture.counts.firstDay}, {picture.counts
-          .firstDay} to {picture.counts.lastDay}{/if}
+      {form(picture.counts.read, { one: 'record', other: 'records' })}{#if picture.counts.firstDay}, {picture
+          .counts.firstDay} to {picture.counts.lastDay}{/if}
     </dd>
   </div>
   {#each rows as { n, words } (words)}
