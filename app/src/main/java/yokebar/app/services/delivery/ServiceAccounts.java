@@ -133,7 +133,8 @@ public class ServiceAccounts {
             return account.name() + " is in use. Take it out of use before you remove it.";
         }
         if (row.confirmationsUntil != null || anyHandover(id)) {
-            return account.name() + " has taken contacts or confirmed some, and that is kept. Leave it out of use.";
+            return account.name()
+                    + " has taken contacts or confirmed some, and that is kept, so the account stays, out of use.";
         }
         return null;
     }

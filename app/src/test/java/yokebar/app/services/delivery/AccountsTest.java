@@ -3,7 +3,9 @@ package yokebar.app.services.delivery;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
@@ -45,22 +47,42 @@ class AccountsTest extends ServiceTest {
     @Test
     void twoAccountsOfOneKindTakeEachContactOnce() throws Exception {
         useQuayside();
-        int club = addAccount();
-        try (Quayside books = new Quayside(Clock.systemUTC(), folder.resolve("club"), 0)) {
+        int society = addAccount();
+        try (Quayside books = new Quayside(Clock.systemUTC(), folder.resolve("society"), 0)) {
             importText(contact("ZP5QXA"));
             awaitState("ZP5QXA", QUAYSIDE, "ACCEPTED");
             put(
-                    "/api/services/" + club,
+                    "/api/services/" + society,
                     Map.of("inUse", true, "address", books.address(), "password", Quayside.KEY, "when", "AT_ONCE"));
-            awaitState("ZP5QXA", club, "ACCEPTED");
+            awaitState("ZP5QXA", society, "ACCEPTED");
             assertThat(books.books()).hasSize(1);
             assertThat(quayside.books()).hasSize(1);
             assertThat(found("society:accepted")).isEqualTo(1);
             assertThat(found("quayside:accepted")).isEqualTo(1);
-            assertThat(remove(club).body()).contains("is in use");
-            put("/api/services/" + club, Map.of("inUse", false));
-            assertThat(remove(club).body()).contains("has taken contacts or confirmed some");
+            assertThat(remove(society).body()).contains("is in use");
+            put("/api/services/" + society, Map.of("inUse", false));
+            assertThat(remove(society).body()).contains("has taken contacts or confirmed some");
         }
+    }
+
+    @Test
+    void anAccountComesBackWithTheSettingsFile() throws Exception {
+        int society = addAccount();
+        put("/api/services/" + society, Map.of("address", quayside.address(), "password", Quayside.KEY));
+        byte[] file = text("/api/settings").getBytes(StandardCharsets.UTF_8);
+        remove(society);
+        JsonNode restored = JSON.readTree(
+                upload("/api/settings", "settings.json", file, Map.of()).body());
+        assertThat(restored.path("problems")).isEmpty();
+        List<JsonNode> back = get("/api/services")
+                .valueStream()
+                .filter(lane -> lane.path("name").asString().equals(NAME))
+                .toList();
+        assertThat(back).hasSize(1);
+        assertThat(back.get(0).path("kind").asString()).isEqualTo("Quayside");
+        assertThat(back.get(0).path("address").asString()).isEqualTo(quayside.address());
+        assertThat(back.get(0).path("id").asInt()).as("an id is given once").isGreaterThan(society);
+        assertThat(back.get(0).path("hasPassword").asBoolean()).isFalse();
     }
 
     @Test

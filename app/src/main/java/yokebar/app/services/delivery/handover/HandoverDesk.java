@@ -4,7 +4,6 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
@@ -67,29 +66,6 @@ public class HandoverDesk {
         this.log = log;
         this.clock = clock;
         this.events = events;
-    }
-
-    /** The handovers of a service in a state, the oldest first. */
-    @Transactional(readOnly = true)
-    public List<OpenHandover> in(int serviceId, Handover.State state) {
-        return db.createQuery(
-                        "select new yokebar.app.services.delivery.handover.OpenHandover(id, serviceId, via, attempts, nextTryAt,"
-                                + " receiptNumber) from Handover where serviceId = :service and state = :state"
-                                + " order by serviceId, state, id",
-                        OpenHandover.class)
-                .setParameter("service", serviceId)
-                .setParameter("state", state)
-                .getResultList();
-    }
-
-    /** Whether a handover of a service is on its way. */
-    @Transactional(readOnly = true)
-    public boolean anyOpen(int serviceId) {
-        return db.createQuery("select count(*) from Handover where serviceId = :service and state in :open", Long.class)
-                        .setParameter("service", serviceId)
-                        .setParameter("open", List.of(Handover.State.PREPARED, Handover.State.GIVEN))
-                        .getSingleResult()
-                > 0;
     }
 
     /** It lies with the gateway, whole. What the service makes of it nobody knows yet. */
@@ -209,32 +185,6 @@ public class HandoverDesk {
                 .setParameter("network", Handover.Via.NETWORK)
                 .getResultList()
                 .forEach(this::drop);
-    }
-
-    /** How many contacts a handover holds. */
-    @Transactional(readOnly = true)
-    public int contacts(long handoverId) {
-        return db.createQuery("select contactIds from Handover where id = :id", long[].class)
-                .setParameter("id", handoverId)
-                .getSingleResult()
-                .length;
-    }
-
-    /** Whether it was not dropped. */
-    @Transactional(readOnly = true)
-    public boolean exists(long handoverId) {
-        return db.find(Handover.class, handoverId) != null;
-    }
-
-    @Transactional(readOnly = true)
-    public Handover get(long handoverId) {
-        return db.find(Handover.class, handoverId);
-    }
-
-    /** The batch as it is sent; it is there until it is known what became of it. */
-    @Transactional(readOnly = true)
-    public byte[] content(long handoverId) {
-        return db.find(HandoverContent.class, handoverId).content;
     }
 
     /** The service has the batch, and perhaps said at once what became of it. */

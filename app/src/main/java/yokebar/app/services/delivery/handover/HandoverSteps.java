@@ -25,15 +25,22 @@ class HandoverSteps {
     private static final Pauses REPORT_PAUSES = new Pauses(Duration.ofSeconds(1), Duration.ofMinutes(5));
 
     private final HandoverDesk desk;
+    private final HandoverRepository handovers;
     private final Withdrawals withdrawals;
     private final ContactPictures pictures;
     private final ServiceLines lines;
     private final Clock clock;
 
     HandoverSteps(
-            HandoverDesk desk, Withdrawals withdrawals, ContactPictures pictures, ServiceLines lines, Clock clock) {
+            HandoverDesk desk,
+            HandoverRepository handovers,
+            Withdrawals withdrawals,
+            ContactPictures pictures,
+            ServiceLines lines,
+            Clock clock) {
         this.pictures = pictures;
         this.desk = desk;
+        this.handovers = handovers;
         this.withdrawals = withdrawals;
         this.lines = lines;
         this.clock = clock;
@@ -45,10 +52,10 @@ class HandoverSteps {
         if (beginning == HandoverDesk.Beginning.DROPPED) {
             return true;
         }
-        Handover handover = desk.get(handoverId);
+        Handover handover = handovers.get(handoverId);
         ServiceLine line = lines.line(serviceId);
         try {
-            byte[] content = desk.content(handoverId);
+            byte[] content = handovers.content(handoverId);
             Submission submission = beginning == HandoverDesk.Beginning.ASK
                     ? arrived(line, content, handover)
                     : line.handOver(l -> l.submit(content, handover.idempotencyKey));
@@ -79,7 +86,7 @@ class HandoverSteps {
 
     /** @return whether the line still works */
     boolean askForReport(long handoverId) {
-        Handover handover = desk.get(handoverId);
+        Handover handover = handovers.get(handoverId);
         ServiceLine line = lines.line(handover.serviceId);
         try {
             if (handover.receiptNumber == null) {
@@ -105,7 +112,7 @@ class HandoverSteps {
     }
 
     private boolean askWhetherItArrived(Handover handover, ServiceLine line) throws ServiceRefused, ServiceUnreachable {
-        byte[] content = desk.content(handover.number());
+        byte[] content = handovers.content(handover.number());
         Submission submission = arrived(line, content, handover);
         if (submission == null) {
             desk.tryAgain(

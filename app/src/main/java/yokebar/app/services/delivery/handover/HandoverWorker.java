@@ -54,6 +54,7 @@ public class HandoverWorker implements SmartLifecycle {
     private static final int FILLS_AT_ONCE = 20;
 
     private final HandoverDesk desk;
+    private final HandoverRepository handovers;
     private final Services services;
     private final DeliveryCounts counts;
     private final ReviewRounds reviews;
@@ -78,6 +79,7 @@ public class HandoverWorker implements SmartLifecycle {
 
     HandoverWorker(
             HandoverDesk desk,
+            HandoverRepository handovers,
             Services services,
             DeliveryCounts counts,
             ReviewRounds reviews,
@@ -90,6 +92,7 @@ public class HandoverWorker implements SmartLifecycle {
             HandoverRequests requests,
             Clock clock) {
         this.desk = desk;
+        this.handovers = handovers;
         this.services = services;
         this.counts = counts;
         this.reviews = reviews;
@@ -223,7 +226,7 @@ public class HandoverWorker implements SmartLifecycle {
             boolean underWay = fill(serviceId);
             if (services.complete(serviceId) && lines.line(serviceId).ready()) {
                 step(serviceId);
-                underWay |= desk.anyOpen(serviceId) || requests.any(serviceId);
+                underWay |= handovers.anyOpen(serviceId) || requests.any(serviceId);
             } else {
                 underWay |= services.complete(serviceId);
             }
@@ -290,7 +293,7 @@ public class HandoverWorker implements SmartLifecycle {
         if (!setup.paused() && !sendAll(serviceId, setup)) {
             return;
         }
-        for (OpenHandover handover : desk.in(serviceId, Handover.State.GIVEN)) {
+        for (OpenHandover handover : handovers.in(serviceId, Handover.State.GIVEN)) {
             if (!running || handover.due(clock.instant()) && !steps.askForReport(handover.id())) {
                 return;
             }
@@ -299,7 +302,7 @@ public class HandoverWorker implements SmartLifecycle {
 
     /** @return whether the line still works */
     private boolean sendAll(int serviceId, Services.Setup setup) {
-        for (OpenHandover handover : desk.in(serviceId, Handover.State.PREPARED)) {
+        for (OpenHandover handover : handovers.in(serviceId, Handover.State.PREPARED)) {
             if (handover.via() == Handover.Via.NETWORK
                     && (!running || !handover.due(clock.instant()) || !steps.send(handover.id(), serviceId))) {
                 return false;
@@ -340,9 +343,9 @@ public class HandoverWorker implements SmartLifecycle {
 
     /** Sends a batch; one dropped because of an edit in between has not gone, and what is asked for is still asked for. */
     private boolean send(long handoverId, int serviceId, HandoverRequests.Request request) {
-        int contacts = desk.contacts(handoverId);
+        int contacts = handovers.contacts(handoverId);
         boolean works = steps.send(handoverId, serviceId);
-        if (desk.exists(handoverId)) {
+        if (handovers.exists(handoverId)) {
             request.went(contacts);
         }
         return works;

@@ -10,12 +10,19 @@ import yokebar.app.services.delivery.ledger.DeliveryCounts;
 @Service
 public class MailBatches {
     private final HandoverDesk desk;
+    private final HandoverRepository handovers;
     private final BatchPacking packing;
     private final Services services;
     private final DeliveryCounts counts;
 
-    MailBatches(HandoverDesk desk, BatchPacking packing, Services services, DeliveryCounts counts) {
+    MailBatches(
+            HandoverDesk desk,
+            HandoverRepository handovers,
+            BatchPacking packing,
+            Services services,
+            DeliveryCounts counts) {
         this.desk = desk;
+        this.handovers = handovers;
         this.packing = packing;
         this.services = services;
         this.counts = counts;
@@ -41,8 +48,9 @@ public class MailBatches {
     /** A batch that lies packed. */
     @Transactional(readOnly = true)
     public Letter letter(long handoverId) {
-        Handover handover = desk.get(handoverId);
-        return new Letter(handoverId, handover.idempotencyKey, handover.contactIds.length, desk.content(handoverId));
+        Handover handover = handovers.get(handoverId);
+        return new Letter(
+                handoverId, handover.idempotencyKey, handover.contactIds.length, handovers.content(handoverId));
     }
 
     /** The gateway has all of it: handed over, not proven. */
@@ -67,7 +75,7 @@ public class MailBatches {
 
     /** How many contacts a batch holds. */
     public int contacts(long handoverId) {
-        return desk.contacts(handoverId);
+        return handovers.contacts(handoverId);
     }
 
     /** The service that signed batches go to; the first where there are several, empty when none is in use. */
