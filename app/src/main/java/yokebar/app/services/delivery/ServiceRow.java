@@ -55,7 +55,7 @@ public class ServiceRow extends RowWithSecret {
     @JdbcTypeCode(SqlTypes.VARCHAR)
     When sendWhen = When.BY_HAND;
 
-    int everyMinutes;
+    int everyMinutes = 30;
 
     boolean paused;
 
