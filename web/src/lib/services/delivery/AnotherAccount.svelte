@@ -69,9 +69,9 @@
     gap: 8px;
   }
 
-  /* The button's own padding stands out to the left, so that its words are in line with what is above. */
-  .in-line {
-    margin-left: -16px;
+  /* Its words are in line with what is above. */
+  .in-line :global(.bx--btn) {
+    padding-left: 0;
   }
 
   /* Below the labels, also while a sentence stands below a field. */
