@@ -30,4 +30,15 @@ public record YokebarProperties(
         @DefaultValue List<String> allowedHosts,
         @DefaultValue List<String> simulatedDevices,
         Path simulatedSerial,
-        @DefaultValue("0") long diskReserveMb) {}
+        @DefaultValue("0") long diskReserveMb) {
+
+    public YokebarProperties {
+        logFolders = filled(logFolders);
+        allowedHosts = filled(allowedHosts);
+    }
+
+    /** A comma too many must not stand for the folder Yokebar runs in, or for a host without a name. */
+    private static List<String> filled(List<String> texts) {
+        return texts.stream().map(String::strip).filter(text -> !text.isEmpty()).toList();
+    }
+}

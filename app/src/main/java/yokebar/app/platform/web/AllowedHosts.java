@@ -24,7 +24,7 @@ class AllowedHosts {
     }
 
     AllowedHosts(List<String> names) {
-        names.forEach(name -> added.add(name.strip().toLowerCase(Locale.ROOT)));
+        names.forEach(name -> added.add(name.toLowerCase(Locale.ROOT)));
     }
 
     /** @param authority a host, with or without a port, as in the header {@code Host} */

@@ -85,11 +85,11 @@ public class ServiceAccounts {
                     "kind", "\"" + kind + "\" is no kind of service. Choose " + String.join(", ", kinds()) + ".");
         }
         ServiceRow row = new ServiceRow();
+        row.name = checked(name.strip());
         row.id = ((Number) db.createNativeQuery("select next value for service_seq")
                         .getSingleResult())
                 .intValue();
         row.kind = kind;
-        row.name = checked(name.strip());
         row.hookupId = kind.toLowerCase(Locale.ROOT) + "-" + row.id;
         row.fetchEverySeconds = rowOfKind(kind).fetchEverySeconds;
         db.persist(row);

@@ -42,7 +42,7 @@ public class FoundLogs {
         Path home = Path.of(System.getProperty("user.home"));
         this.roots = Stream.concat(
                         FOLDERS.stream().map(home::resolve),
-                        properties.logFolders().stream().map(text -> Path.of(text.strip())))
+                        properties.logFolders().stream().map(Path::of))
                 .toList();
     }
 
