@@ -4,41 +4,16 @@
   import SavedMark from '../../platform/shared/SavedMark.svelte';
   import { PositionStore } from '../../station/position/positions.svelte';
   import { OnAirStore } from './on-air.svelte';
-  import { LaneStore } from '../../services/delivery/lanes.svelte';
+  import GoalRow from './GoalRow.svelte';
   import { ChoicesStore } from './choices.svelte';
   import { useStore } from '../../platform/page/stores';
 
   const positions = useStore(PositionStore);
   const onAirStore = useStore(OnAirStore);
-  const lanes = useStore(LaneStore);
   const choices = useStore(ChoicesStore);
-
-  const KINDS: { id: GoalChoice['kind']; name: string }[] = [
-    { id: 'ENTITY', name: 'entity' },
-    { id: 'CQ_ZONE', name: 'zone' },
-    { id: 'STATE', name: 'state' },
-    { id: 'SQUARE', name: 'square' },
-    { id: 'PREFIX', name: 'prefix' },
-    { id: 'REFERENCE', name: 'island, summit or park' },
-    { id: 'BASE_CALL', name: 'station' },
-  ];
-  const SCOPES: { id: GoalChoice['scope']; name: string }[] = [
-    { id: 'EVER', name: 'once' },
-    { id: 'BAND', name: 'on every band' },
-    { id: 'MODE', name: 'in every mode' },
-    { id: 'BAND_AND_MODE', name: 'on every band in every mode' },
-  ];
-  const BARS: { id: GoalChoice['bar']; name: string }[] = [
-    { id: 'WORKED', name: 'worked' },
-    { id: 'CONFIRMED', name: 'confirmed' },
-  ];
 
   const store = $derived(choices);
   const goals = $derived(store.chosen?.goals ?? []);
-  const services = $derived([
-    ...lanes.all.map((lane) => ({ id: lane.id, name: lane.name })),
-    { id: 0, name: 'marks from imported logs' },
-  ]);
   let preview = $state.raw<{ onAir: number; needed: number; byGoal: number[] } | undefined>(undefined);
   const calls = $derived({
     watch: store.chosen?.watch.join(' ') ?? '',
@@ -56,14 +31,6 @@
   const change = (at: number, more: Partial<GoalChoice>) =>
     void store.save({ goals: goals.map((goal, i) => (i === at ? { ...goal, ...more } : goal)) });
   const list = (text: string) => text.split(/[\s,;]+/).filter(Boolean);
-
-  function service(at: number, id: number) {
-    const goal = goals[at];
-    if (goal) {
-      const has = goal.services.includes(id);
-      change(at, { services: has ? goal.services.filter((s) => s !== id) : [...goal.services, id] });
-    }
-  }
 </script>
 
 {#if store.problem && !store.chosen}<p class="trouble" role="alert">{store.problem}</p>{/if}
@@ -75,47 +42,13 @@
         <p class="muted">No goal yet, so nothing on the air counts as needed. Add one.</p>
       {/if}
       {#each goals as goal, i (i)}
-        <div class="goal">
-          <span>each</span>
-          <select
-            aria-label={`Goal ${i + 1}: what`}
-            value={goal.kind}
-            onchange={(e) => change(i, { kind: e.currentTarget.value as GoalChoice['kind'] })}
-          >
-            {#each KINDS as kind (kind.id)}<option value={kind.id}>{kind.name}</option>{/each}
-          </select>
-          <select
-            aria-label={`Goal ${i + 1}: how often`}
-            value={goal.scope}
-            onchange={(e) => change(i, { scope: e.currentTarget.value as GoalChoice['scope'] })}
-          >
-            {#each SCOPES as scope (scope.id)}<option value={scope.id}>{scope.name}</option>{/each}
-          </select>
-          <select
-            aria-label={`Goal ${i + 1}: when it is had`}
-            value={goal.bar}
-            onchange={(e) => change(i, { bar: e.currentTarget.value as GoalChoice['bar'] })}
-          >
-            {#each BARS as bar (bar.id)}<option value={bar.id}>{bar.name}</option>{/each}
-          </select>
-          {#if goal.bar === 'CONFIRMED'}
-            <div class="keys by">
-              <span class="muted">by</span>
-              {#each services as one (one.id)}
-                <button aria-pressed={goal.services.includes(one.id)} onclick={() => service(i, one.id)}
-                  >{one.name}</button
-                >
-              {/each}
-              {#if goal.services.length === 0}<span class="muted">anybody</span>{/if}
-            </div>
-          {/if}
-          <span class="muted now">
-            {preview?.byGoal[i] === undefined ? '' : `${preview.byGoal[i]} on the air now`}
-          </span>
-          <button class="more" onclick={() => void store.save({ goals: goals.filter((_, at) => at !== i) })}
-            >Remove</button
-          >
-        </div>
+        <GoalRow
+          {goal}
+          number={i + 1}
+          onAirNow={preview?.byGoal[i]}
+          onchange={(more) => change(i, more)}
+          onremove={() => void store.save({ goals: goals.filter((_, at) => at !== i) })}
+        />
       {/each}
       <p class="sum">
         {#if preview}With these goals <strong>{preview.needed}</strong> of {preview.onAir} stations on the air now
@@ -126,7 +59,7 @@
         size="small"
         on:click={() =>
           void store.save({
-            goals: [...goals, { kind: 'ENTITY', scope: 'EVER', bar: 'WORKED', services: [] }],
+            goals: [...goals, { kind: 'ENTITY', granularity: 'EVER', bar: 'WORKED', services: [] }],
           })}>Add a goal</Button
       >
       <SavedMark saved={store.savedAt > 0} problem={store.problem} />
@@ -170,25 +103,6 @@
     align-items: start;
   }
 
-  .goal {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 8px;
-    padding: 8px 0;
-    border-top: 1px solid var(--yb-line);
-  }
-
-  .now {
-    margin-left: auto;
-  }
-
-  .by {
-    flex-basis: 100%;
-    order: 9;
-    padding-left: 36px;
-  }
-
   .sum {
     margin: 12px 0;
     min-height: 20px;
@@ -198,7 +112,6 @@
     font-weight: 600;
   }
 
-  select,
   textarea {
     padding: 4px 8px;
     border: 1px solid var(--yb-line-strong);

@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, screen } from '@testing-library/svelte';
 import { describe, expect, it, vi } from 'vitest';
-import type { AirAlert, AirChoices, AlertChoice } from '../../platform/api/client';
+import type { AirAlert, AirChoices, AlertChoice, StationView } from '../../platform/api/client';
 import { OnAirStore } from './on-air.svelte';
 import { LatestStore } from '../../log/latest.svelte';
+import { StationStore } from '../../station/profile/station.svelte';
 import type { Page } from '../../../page';
 import type { FakeServer } from '../../platform/shared/fake-server';
 import { type Show, onPage, press } from '../../platform/shared/on-page';
@@ -23,7 +24,7 @@ const store = <T>(one: abstract new (...args: never[]) => T) => page.stores.get(
 
 onPage((fresh) => ({ server, page, render } = fresh));
 
-const change = (label: string, value: string) =>
+const change = (label: string | RegExp, value: string) =>
   fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
 const alertChoice = (kind: AlertChoice['kind']): AlertChoice => ({
@@ -35,7 +36,7 @@ const alertChoice = (kind: AlertChoice['kind']): AlertChoice => ({
 });
 
 const choices = (more: Partial<AirChoices> = {}): AirChoices => ({
-  goals: [{ kind: 'ENTITY', scope: 'EVER', bar: 'WORKED', services: [] }],
+  goals: [{ kind: 'ENTITY', granularity: 'EVER', bar: 'WORKED', services: [] }],
   alerts: [alertChoice('WATCHED'), alertChoice('NEW_ENTITY')],
   watch: ['ZP5QXA'],
   ignore: [],
@@ -72,7 +73,7 @@ describe('the goals', () => {
     await change('Goal 1: how often', 'BAND');
     await vi.waitFor(() => expect(saves()).toBe(1));
     expect(server.sent['PUT /api/onair/choices']).toMatchObject({
-      goals: [{ kind: 'ENTITY', scope: 'BAND' }],
+      goals: [{ kind: 'ENTITY', granularity: 'BAND' }],
     });
     await screen.findByText(/No goal yet/);
     server.on('PUT /api/onair/choices', choices());
@@ -81,6 +82,21 @@ describe('the goals', () => {
     server.on('PUT /api/onair/choices', choices({ goals: [] }));
     await press('Remove');
     await screen.findByText(/No goal yet/);
+  });
+
+  it('may count the contacts with one call and since a day only', async () => {
+    await show();
+    store(StationStore).view = {
+      ownCall: 'CU9QYB',
+      calls: [{ callSign: 'CU9QLZ' }],
+    } as StationView;
+    await screen.findByRole('option', { name: 'CU9QLZ' });
+    await change('Goal 1: with which of your calls', 'CU9QLZ');
+    await vi.waitFor(() => expect(saves()).toBe(1));
+    expect(server.sent['PUT /api/onair/choices']).toMatchObject({ goals: [{ ownCalls: ['CU9QLZ'] }] });
+    await change(/Goal 1: since which day/, '2026-01-01');
+    await vi.waitFor(() => expect(saves()).toBe(2));
+    expect(server.sent['PUT /api/onair/choices']).toMatchObject({ goals: [{ since: '2026-01-01' }] });
   });
 
   it('what is changed while another change is being saved is built upon it', async () => {

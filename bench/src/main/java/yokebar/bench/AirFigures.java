@@ -22,11 +22,12 @@ import yokebar.core.log.adif.AdifRecord;
 import yokebar.core.log.contact.ContactAdif;
 import yokebar.core.log.contact.Reading;
 import yokebar.core.log.index.Entry;
-import yokebar.core.operate.need.Facts;
+import yokebar.core.log.tally.ContactCredits;
+import yokebar.core.log.tally.ContactOrigin;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.operate.need.Goal;
-import yokebar.core.operate.need.Kind;
-import yokebar.core.operate.need.Proofs;
-import yokebar.core.operate.need.WorkedBefore;
 import yokebar.core.operate.onair.Appraiser;
 import yokebar.core.operate.onair.Atlas;
 import yokebar.core.operate.onair.Audible;
@@ -76,10 +77,11 @@ public final class AirFigures {
         HeardList list = new HeardList(HOUR, 5_000);
         Atlas atlas = new Atlas(Entities.shipped(), new Locator("HM49kq").centre(), LocalDate.now(ZoneOffset.UTC));
         OperatorGoals aims = new OperatorGoals(
+                ContactOrigin.UNKNOWN,
                 List.of(
-                        new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, Proofs.NONE),
-                        new Goal(Kind.CQ_ZONE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE),
-                        new Goal(Kind.PREFIX, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE)),
+                        Goal.ofWholeLog(CreditKind.ENTITY, Goal.Granularity.BAND, Goal.Bar.CONFIRMED, Proofs.NONE),
+                        Goal.ofWholeLog(CreditKind.CQ_ZONE, Goal.Granularity.EVER, Goal.Bar.WORKED, Proofs.NONE),
+                        Goal.ofWholeLog(CreditKind.PREFIX, Goal.Granularity.EVER, Goal.Bar.WORKED, Proofs.NONE)),
                 CallPatterns.of(List.of("ZP*")),
                 CallPatterns.NONE,
                 hz -> true,
@@ -136,16 +138,16 @@ public final class AirFigures {
         WorkedBefore before = new WorkedBefore();
         int counted = 0;
         for (int from = 0; from < CONTACTS; from += PART) {
-            List<Facts> facts = new ArrayList<>();
+            List<ContactCredits> credits = new ArrayList<>();
             AdiReader reader =
                     new AdiReader(new ByteArrayInputStream(LongLog.adi(from, Math.min(from + PART, CONTACTS))));
             for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
                 if (ContactAdif.read(record.fields(), new Call("CU9QYB")) instanceof Reading.Readable readable) {
                     Entry entry = Entry.of(++counted, readable.contact(), Entities.shipped());
-                    facts.add(Facts.of(entry, counted % 3 == 0 ? PROVEN : Proofs.NONE));
+                    credits.add(ContactCredits.of(entry, counted % 3 == 0 ? PROVEN : Proofs.NONE));
                 }
             }
-            before.add(facts);
+            before.add(credits);
         }
         return before;
     }

@@ -13,12 +13,12 @@ import yokebar.core.log.adif.AdifRecord;
 import yokebar.core.log.contact.ContactAdif;
 import yokebar.core.log.contact.Reading;
 import yokebar.core.log.index.Entry;
+import yokebar.core.log.tally.ContactCredits;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.operate.line.LineText;
-import yokebar.core.operate.need.Facts;
-import yokebar.core.operate.need.Kind;
 import yokebar.core.operate.need.NewOnes;
-import yokebar.core.operate.need.Proofs;
-import yokebar.core.operate.need.WorkedBefore;
 
 /** How long it takes to say who a call is and what it would bring, beside a million contacts. */
 public final class WhoFigures {
@@ -42,24 +42,24 @@ public final class WhoFigures {
         Entities entities = Entities.shipped();
         WorkedBefore before = new WorkedBefore();
         List<Call> calls = new ArrayList<>();
-        List<Facts> some = new ArrayList<>();
+        List<ContactCredits> some = new ArrayList<>();
         int counted = 0;
         for (int from = 0; from < CONTACTS; from += PART) {
-            List<Facts> facts = new ArrayList<>();
+            List<ContactCredits> credits = new ArrayList<>();
             AdiReader reader =
                     new AdiReader(new ByteArrayInputStream(LongLog.adi(from, Math.min(from + PART, CONTACTS))));
             for (AdifRecord record = reader.next(); record != null; record = reader.next()) {
                 if (ContactAdif.read(record.fields(), new Call("CU9QYB")) instanceof Reading.Readable readable) {
-                    facts.add(Facts.of(
+                    credits.add(ContactCredits.of(
                             Entry.of(++counted, readable.contact(), entities),
                             counted % 3 == 0 ? PROVEN : Proofs.NONE));
                     if (calls.size() < 200_000) {
                         calls.add(readable.contact().call());
-                        some.add(facts.get(facts.size() - 1));
+                        some.add(credits.get(credits.size() - 1));
                     }
                 }
             }
-            before.add(facts);
+            before.add(credits);
         }
         double entityNanos =
                 quickest(calls.size(), i -> entities.of(calls.get(i), TODAY).hashCode());
@@ -73,9 +73,10 @@ public final class WhoFigures {
                 i -> LineText.read(LINES.get(i % LINES.size())).tokens().size());
         System.out.printf("who: reading a contact line %.4f ms (target 1)%n", lineNanos / 1e6);
         double wholeNanos = quickest(calls.size(), i -> {
-            Facts facts = some.get(i);
-            return before.of(Kind.BASE_CALL, CallParts.of(calls.get(i)).base()).contacts()
-                    + NewOnes.of(before, facts, "Somewhere").size();
+            ContactCredits credits = some.get(i);
+            return before.of(CreditKind.BASE_CALL.key(CallParts.of(calls.get(i)).base()))
+                            .contacts()
+                    + NewOnes.of(before, credits, "Somewhere").size();
         });
         System.out.printf(
                 "who: worked before and what it brings %.4f ms a call beside %d contacts (target 0.1)%n",

@@ -34,11 +34,10 @@ import yokebar.app.station.reference.ReferenceData;
 import yokebar.app.station.reference.ReferenceDataChanged;
 import yokebar.core.log.contact.LoggedContact;
 import yokebar.core.log.index.Entry;
-import yokebar.core.log.index.LogFields;
 import yokebar.core.log.index.LogIndex;
-import yokebar.core.operate.need.Facts;
-import yokebar.core.operate.need.Proofs;
-import yokebar.core.operate.need.WorkedBefore;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Scope;
+import yokebar.core.log.tally.WorkedBefore;
 
 /**
  * The log's index and what was worked before, kept in step with the log: read at the start, then told of every change after its
@@ -48,7 +47,6 @@ import yokebar.core.operate.need.WorkedBefore;
 @Service
 public class LogSearch implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(LogSearch.class);
-    private static final int LEARN_AT_ONCE = 20_000;
     /** Numbers are given out in blocks of 500; so many may be stored after higher ones. */
     private static final int NUMBERS_AHEAD = 20_000;
 
@@ -67,7 +65,6 @@ public class LogSearch implements SmartLifecycle {
         return thread;
     });
     private final AtomicInteger loaded = new AtomicInteger();
-    private final WorkedBefore workedBefore = new WorkedBefore();
     /** The owner's alone. */
     private LogIndex index = new LogIndex();
     /** What was told while the counting of what was worked before went on. */
@@ -78,6 +75,7 @@ public class LogSearch implements SmartLifecycle {
     private volatile boolean running;
     private volatile boolean ready;
     private final ServiceMarks marks;
+    private final LogCounts counts;
 
     LogSearch(
             LogLoad load,
@@ -92,6 +90,7 @@ public class LogSearch implements SmartLifecycle {
         this.log = log;
         this.seals = seals;
         this.marks = new ServiceMarks(seals);
+        this.counts = new LogCounts(marks);
         this.reference = reference;
     }
 
@@ -115,7 +114,17 @@ public class LogSearch implements SmartLifecycle {
 
     /** What was worked before; it answers at once and may be a moment behind. */
     public WorkedBefore workedBefore() {
-        return workedBefore;
+        return counts.workedBefore();
+    }
+
+    /**
+     * Counts what was worked in some scopes of the log, too, and no longer in others. Returns at once; {@link #workedBefore} knows
+     * them a moment later, and whoever asks the index something after this waits for them.
+     *
+     * @param kinds what is counted of each scope
+     */
+    public void countScopes(Map<Scope, Set<CreditKind>> kinds) {
+        told(() -> counts.countScopes(index, kinds));
     }
 
     /** Whether the whole log has been read since the start. */
@@ -182,7 +191,7 @@ public class LogSearch implements SmartLifecycle {
     @TransactionalEventListener
     void deleted(ContactsDeleted event) {
         told(() -> {
-            event.ids().forEach(id -> forget(id));
+            event.ids().forEach(id -> uncount(id));
             index.remove(event.ids());
         });
     }
@@ -198,9 +207,9 @@ public class LogSearch implements SmartLifecycle {
         if (running) {
             owner.execute(() -> {
                 ready = false;
-                workedBefore.clear();
+                counts.clear();
                 readWhole();
-                learnFrom(0);
+                countFrom(0);
             });
         }
     }
@@ -253,7 +262,7 @@ public class LogSearch implements SmartLifecycle {
             if (loaded.get() > 0) {
                 LOG.info("{} contacts ready for searching after {} ms", loaded, millisSince(began));
             }
-            owner.execute(() -> learnFrom(0));
+            owner.execute(() -> countFrom(0));
         } catch (RuntimeException e) {
             failed = true;
             if (running) {
@@ -300,27 +309,13 @@ public class LogSearch implements SmartLifecycle {
     }
 
     /** Counts what was worked before, piece by piece, so that searches go on in between. */
-    private void learnFrom(int place) {
+    private void countFrom(int place) {
         if (!running) {
             return;
         }
-        List<Facts> facts = new ArrayList<>(LEARN_AT_ONCE);
-        List<String> fields = new ArrayList<>(Facts.FIELDS);
-        fields.add(LogFields.CONFIRMED_BY);
-        fields.addAll(marks().values());
-        List<Integer> services = List.copyOf(marks().keySet());
-        int given = index.forEachRow(place, LEARN_AT_ONCE, fields, values -> {
-            Proofs proofs = ServiceMarks.elsewhere(values[Facts.FIELDS.size()]);
-            for (int i = 0; i < services.size(); i++) {
-                if (ServiceMarks.CONFIRMED.equals(values[Facts.FIELDS.size() + 1 + i])) {
-                    proofs = proofs.and(services.get(i));
-                }
-            }
-            facts.add(Facts.of(values, proofs));
-        });
-        workedBefore.add(facts);
-        if (given == LEARN_AT_ONCE) {
-            owner.execute(() -> learnFrom(place + LEARN_AT_ONCE));
+        int next = counts.countFrom(index, place);
+        if (next >= 0) {
+            owner.execute(() -> countFrom(next));
         } else {
             ready = true;
             waitingForCounts.forEach(Runnable::run);
@@ -343,9 +338,7 @@ public class LogSearch implements SmartLifecycle {
             }
         }
         index.add(fresh);
-        workedBefore.add(fresh.stream()
-                .map(entry -> Facts.of(entry, ServiceMarks.provenElsewhere(entry)))
-                .toList());
+        counts.addFresh(fresh);
         readAgain(known);
         markAgain(fresh.stream().map(Entry::id).toList());
     }
@@ -358,9 +351,9 @@ public class LogSearch implements SmartLifecycle {
         Set<String> names = new HashSet<>(marks().values());
         log.find(ids).values().forEach(contact -> {
             if (index.has(contact.id())) {
-                forget(contact.id());
+                uncount(contact.id());
                 index.replace(Entry.of(contact.id(), contact.contact(), reference.entities()), names);
-                learn(contact.id());
+                count(contact.id());
             }
         });
     }
@@ -370,9 +363,9 @@ public class LogSearch implements SmartLifecycle {
         seals.forEach(ids, (contact, service, state) -> {
             String name = names.get(service);
             if (name != null && ServiceMarks.CONFIRMED.equals(state) != isConfirmed(contact, name)) {
-                forget(contact);
+                uncount(contact);
                 index.mark(contact, name, state);
-                learn(contact);
+                count(contact);
             } else {
                 mark(contact, name, state);
             }
@@ -390,11 +383,11 @@ public class LogSearch implements SmartLifecycle {
         }
     }
 
-    private void forget(long id) {
-        index.entry(id).ifPresent(entry -> workedBefore.remove(List.of(Facts.of(entry, marks.proofs(entry)))));
+    private void uncount(long id) {
+        index.entry(id).ifPresent(counts::remove);
     }
 
-    private void learn(long id) {
-        index.entry(id).ifPresent(entry -> workedBefore.add(List.of(Facts.of(entry, marks.proofs(entry)))));
+    private void count(long id) {
+        index.entry(id).ifPresent(counts::add);
     }
 }

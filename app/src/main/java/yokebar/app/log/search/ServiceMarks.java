@@ -6,7 +6,7 @@ import org.jspecify.annotations.Nullable;
 import yokebar.app.log.Seals;
 import yokebar.core.log.index.Entry;
 import yokebar.core.log.index.LogFields;
-import yokebar.core.operate.need.Proofs;
+import yokebar.core.log.tally.Proofs;
 
 /** Under which names the states at the services stand in the index, and which of them prove a contact. */
 final class ServiceMarks {

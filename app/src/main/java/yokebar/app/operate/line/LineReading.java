@@ -31,15 +31,15 @@ import yokebar.core.basics.entity.Subdivisions;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.index.LogFields;
+import yokebar.core.log.tally.ContactCredits;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.operate.line.Circumstances;
 import yokebar.core.operate.line.Draft;
 import yokebar.core.operate.line.Line;
 import yokebar.core.operate.line.LineText;
-import yokebar.core.operate.need.Facts;
-import yokebar.core.operate.need.Kind;
 import yokebar.core.operate.need.NewOnes;
-import yokebar.core.operate.need.Proofs;
-import yokebar.core.operate.need.WorkedBefore;
 import yokebar.core.sources.radio.RadioCompletion;
 
 /** Reads a contact line in the light of the position, the radio and the log. */
@@ -236,37 +236,39 @@ class LineReading {
         values.put(
                 LogFields.SQUARE,
                 locator == null ? null : locator.substring(0, 4).toUpperCase(Locale.ROOT));
-        Facts facts = null;
+        ContactCredits credits = null;
         if (band != null && mode != null) {
             values.put(LogFields.BAND, band.adifName());
             values.put(LogFields.GROUP, mode.group().name());
-            facts = Facts.of(Facts.FIELDS.stream().map(values::get).toArray(String[]::new), Proofs.NONE);
+            credits = ContactCredits.of(
+                    ContactCredits.FIELDS.stream().map(values::get).toArray(String[]::new),
+                    draft.start().getEpochSecond(),
+                    Proofs.NONE);
         }
         return new LineView.StationHint(
                 call.text(),
                 situation == null ? null : situation.entity().name(),
                 situation == null ? null : situation.continent(),
                 situation == null ? null : situation.cqZone(),
-                situation == null || facts == null
+                situation == null || credits == null
                         ? null
-                        : before.of(
-                                        Kind.ENTITY,
-                                        Integer.toString(situation.entity().number()))
-                                .mark(facts.band(), facts.group()),
-                before.of(Kind.BASE_CALL, CallParts.of(call).base()).contacts(),
-                facts == null ? null : dupe(call, facts, draft.start()),
-                facts == null
+                        : before.of(CreditKind.ENTITY.key(
+                                        Integer.toString(situation.entity().number())))
+                                .mark(credits.band(), credits.group()),
+                before.of(CreditKind.BASE_CALL.key(CallParts.of(call).base())).contacts(),
+                credits == null ? null : dupe(call, credits, draft.start()),
+                credits == null
                         ? List.of()
                         : NewOnes.of(
                                 before,
-                                facts,
+                                credits,
                                 situation == null ? "" : situation.entity().name()));
     }
 
-    private @Nullable String dupe(Call call, Facts facts, Instant start) {
-        return today.last(call, facts.band(), facts.group(), start)
+    private @Nullable String dupe(Call call, ContactCredits credits, Instant start) {
+        return today.last(call, credits.band(), credits.group(), start)
                 .map(at -> "Worked today at " + MINUTE.format(at) + " on "
-                        + facts.band().adifName() + " in " + NewOnes.words(facts.group()) + ".")
+                        + credits.band().adifName() + " in " + NewOnes.words(credits.group()) + ".")
                 .orElse(null);
     }
 
@@ -280,17 +282,17 @@ class LineReading {
         for (String call : before.callsFrom(typed, MAX_LIKELY)) {
             if (!call.equals(typed)) {
                 likely.add(new LineView.LikelyCall(
-                        call, false, before.of(Kind.CALL, call).contacts()));
+                        call, false, before.of(CreditKind.CALL.key(call)).contacts()));
             }
         }
-        if (line.call() != null && !before.has(Kind.CALL, typed)) {
-            for (String call : NearCalls.of(typed, c -> before.has(Kind.CALL, c))) {
+        if (line.call() != null && !before.has(CreditKind.CALL.key(typed))) {
+            for (String call : NearCalls.of(typed, c -> before.has(CreditKind.CALL.key(c)))) {
                 if (likely.size() >= MAX_LIKELY) {
                     break;
                 }
                 if (likely.stream().noneMatch(known -> known.call().equals(call))) {
                     likely.add(new LineView.LikelyCall(
-                            call, true, before.of(Kind.CALL, call).contacts()));
+                            call, true, before.of(CreditKind.CALL.key(call)).contacts()));
                 }
             }
         }

@@ -3,9 +3,9 @@ package yokebar.app.operate.line;
 import java.time.Instant;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.log.tally.NeedMark;
 import yokebar.core.operate.line.Draft;
 import yokebar.core.operate.line.Token;
-import yokebar.core.operate.need.NeedMark;
 
 /**
  * What a line says so far.

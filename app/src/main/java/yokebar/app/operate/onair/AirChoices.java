@@ -1,10 +1,15 @@
 package yokebar.app.operate.onair;
 
+import com.fasterxml.jackson.annotation.JsonAlias;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.Scope;
 import yokebar.core.operate.need.Goal;
-import yokebar.core.operate.need.Kind;
 
 /**
  * What the operators are after.
@@ -29,9 +34,35 @@ record AirChoices(
     /**
      * One goal.
      *
-     * @param services whose confirmations count, by number; 0 for marks that came with imported records; empty for all
+     * @param kind what is collected
+     * @param granularity how often each of it counts
+     * @param bar when one of it is had
+     * @param services whose confirmations count, by id, 0 for marks of imported logs; none for anybody's
+     * @param ownCalls only contacts with these own calls count; none for all
+     * @param since only contacts from this day on count, UTC; null for all
      */
-    record GoalChoice(Kind kind, Goal.Scope scope, Goal.Bar bar, List<Integer> services) {}
+    record GoalChoice(
+            CreditKind kind,
+            @JsonAlias("scope") Goal.Granularity granularity,
+            Goal.Bar bar,
+            List<Integer> services,
+            @Nullable List<String> ownCalls,
+            @Nullable LocalDate since) {
+
+        private static GoalChoice of(CreditKind kind, Goal.Granularity granularity, Goal.Bar bar) {
+            return new GoalChoice(kind, granularity, bar, List.of(), List.of(), null);
+        }
+
+        Goal goal() {
+            Set<String> calls = ownCalls == null ? Set.of() : Set.copyOf(ownCalls);
+            return new Goal(kind, granularity, bar, Proofs.by(services), Scope.of(calls, since));
+        }
+    }
+
+    /** The goals as they are followed. */
+    List<Goal> followed() {
+        return goals.stream().map(GoalChoice::goal).toList();
+    }
 
     /** What an alert may be about. */
     enum AlertKind {
@@ -66,9 +97,9 @@ record AirChoices(
 
     static final AirChoices FIRST = new AirChoices(
             List.of(
-                    new GoalChoice(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.WORKED, List.of()),
-                    new GoalChoice(Kind.ENTITY, Goal.Scope.EVER, Goal.Bar.CONFIRMED, List.of()),
-                    new GoalChoice(Kind.CQ_ZONE, Goal.Scope.EVER, Goal.Bar.WORKED, List.of())),
+                    GoalChoice.of(CreditKind.ENTITY, Goal.Granularity.BAND, Goal.Bar.WORKED),
+                    GoalChoice.of(CreditKind.ENTITY, Goal.Granularity.EVER, Goal.Bar.CONFIRMED),
+                    GoalChoice.of(CreditKind.CQ_ZONE, Goal.Granularity.EVER, Goal.Bar.WORKED)),
             List.of(),
             List.of(),
             false,

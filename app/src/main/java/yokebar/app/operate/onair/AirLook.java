@@ -190,6 +190,7 @@ class AirLook {
     GoalPreview preview(@Nullable Long positionId, AirChoices choices) {
         Instant now = clock.instant();
         LocalDate today = LocalDate.ofInstant(now, ZoneOffset.UTC);
+        perspectives.countAlso(choices.followed());
         List<Heard> all = air.read(HeardList::all);
         List<Integer> byGoal = new ArrayList<>();
         for (AirChoices.GoalChoice goal : choices.goals()) {

@@ -16,8 +16,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
+import yokebar.core.log.tally.CreditKind;
 import yokebar.core.operate.need.Goal;
-import yokebar.core.operate.need.Kind;
 import yokebar.core.operate.onair.Audible;
 import yokebar.core.sources.spot.Heard;
 
@@ -128,7 +128,7 @@ class Alerts {
         }
         Goal.Level level = audible.wants().get(0).level();
         boolean entity = audible.wants().stream()
-                .anyMatch(want -> want.kind() == Kind.ENTITY && want.level() == Goal.Level.EVER);
+                .anyMatch(want -> want.key().kind() == CreditKind.ENTITY && want.level() == Goal.Level.EVER);
         if (entity) {
             return AirChoices.AlertKind.NEW_ENTITY;
         }

@@ -1,7 +1,6 @@
 package yokebar.app.operate.onair;
 
 import jakarta.persistence.EntityManager;
-import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -18,8 +17,8 @@ import tools.jackson.databind.json.JsonMapper;
 import yokebar.app.log.Seals;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.station.settings.SettingsPart;
-import yokebar.core.operate.need.Goal;
-import yokebar.core.operate.need.Proofs;
+import yokebar.core.basics.call.Call;
+import yokebar.core.log.tally.Proofs;
 import yokebar.core.operate.onair.CallPatterns;
 
 /** Keeps what the operators are after, and checks it. */
@@ -101,6 +100,12 @@ class ChoicesStore implements SettingsPart {
                     throw new Rejection("goals", "There is no service " + service + ".");
                 }
             }
+            for (String call : goal.goal().scope().ownCalls()) {
+                if (Call.read(call) == null) {
+                    throw new Rejection(
+                            "goals", "\"" + call + "\" is no call. Give a goal calls of your own, or none.");
+                }
+            }
         }
         Set<AirChoices.AlertKind> kinds = EnumSet.noneOf(AirChoices.AlertKind.class);
         for (AirChoices.AlertChoice alert : choices.alerts()) {
@@ -136,14 +141,6 @@ class ChoicesStore implements SettingsPart {
         } catch (IllegalArgumentException e) {
             throw new Rejection(field, String.valueOf(e.getMessage()));
         }
-    }
-
-    static List<Goal> goals(AirChoices choices) {
-        List<Goal> goals = new ArrayList<>();
-        for (AirChoices.GoalChoice choice : choices.goals()) {
-            goals.add(new Goal(choice.kind(), choice.scope(), choice.bar(), Proofs.by(choice.services())));
-        }
-        return goals;
     }
 
     @Override

@@ -12,6 +12,8 @@ import java.util.TreeSet;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.LongPredicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
@@ -22,6 +24,7 @@ import yokebar.app.station.callbook.Callbook;
 import yokebar.app.station.callbook.CallbookAnswered;
 import yokebar.app.station.callbook.CallbookFileChanged;
 import yokebar.app.station.callbook.KnownStation;
+import yokebar.app.station.position.ContactSetting;
 import yokebar.app.station.position.PositionView;
 import yokebar.app.station.position.Positions;
 import yokebar.app.station.position.PositionsChanged;
@@ -40,6 +43,8 @@ import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.CallParts;
 import yokebar.core.basics.geo.Locator;
 import yokebar.core.basics.geo.Point;
+import yokebar.core.log.tally.ContactOrigin;
+import yokebar.core.operate.need.Goal;
 import yokebar.core.operate.onair.Appraiser;
 import yokebar.core.operate.onair.Atlas;
 import yokebar.core.operate.onair.CallPatterns;
@@ -98,25 +103,41 @@ class Perspectives {
         AirChoices now = choices.get();
         Perspective known = byPosition.get(key);
         if (known == null || known.choices() != now || !known.day().equals(today)) {
+            count(now.followed());
             known = with(positionId, now, today);
             byPosition.put(key, known);
         }
         return known;
     }
 
+    /** Makes the log count for goals that are not followed, too, until any position is asked for anew. */
+    void countAlso(List<Goal> goals) {
+        count(Stream.concat(choices.get().followed().stream(), goals.stream()).toList());
+        byPosition.clear();
+        log.ask(index -> index.size());
+    }
+
+    private void count(List<Goal> goals) {
+        log.countScopes(goals.stream()
+                .collect(Collectors.groupingBy(Goal::scope, Collectors.mapping(Goal::kind, Collectors.toSet()))));
+    }
+
     /** The same with choices that are not kept, to see what they would do. */
     Perspective with(@Nullable Long positionId, AirChoices choices, LocalDate today) {
-        String locator = positions.settingAt(positionId).fields().get("MY_GRIDSQUARE");
+        ContactSetting setting = positions.settingAt(positionId);
+        Call ownCall = setting.ownCall();
+        String locator = setting.fields().get("MY_GRIDSQUARE");
         Locator own = locator == null ? null : Locator.read(locator);
         Point here = own == null ? null : own.centre();
         Atlas atlas = new Atlas(reference.entities(), here, today, this::home);
-        OperatorGoals aims = new OperatorGoals(
-                ChoicesStore.goals(choices),
+        OperatorGoals goals = new OperatorGoals(
+                new ContactOrigin(ownCall == null ? null : ownCall.text(), locator, today),
+                choices.followed(),
                 CallPatterns.of(choices.watch()),
                 CallPatterns.of(choices.ignore()),
                 licence(positionId),
                 this::confirms);
-        return new Perspective(new Appraiser(log.workedBefore(), atlas, aims, Air.OLDEST), choices, today);
+        return new Perspective(new Appraiser(log.workedBefore(), atlas, goals, Air.OLDEST), choices, today);
     }
 
     private Home home(Call call) {

@@ -7,9 +7,9 @@ import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.ModeGroup;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.NeedMark;
 import yokebar.core.operate.need.Goal;
-import yokebar.core.operate.need.Kind;
-import yokebar.core.operate.need.NeedMark;
 import yokebar.core.operate.onair.Audible;
 import yokebar.core.operate.onair.Whereabouts;
 import yokebar.core.sources.spot.Heard;
@@ -61,7 +61,7 @@ record SpotView(
         boolean answers) {
 
     /** One reason it is wanted. */
-    record SpotWant(Kind kind, Goal.Level level, String words) {}
+    record SpotWant(CreditKind kind, Goal.Level level, String words) {}
 
     static SpotView of(Audible audible, boolean answers) {
         Heard heard = audible.heard();
@@ -85,7 +85,7 @@ record SpotView(
                 where.point() == null ? null : where.point().longitudeDegrees(),
                 audible.wants().stream()
                         .map(want -> new SpotWant(
-                                want.kind(), want.level(), want.words(entity, audible.band(), audible.group())))
+                                want.key().kind(), want.level(), want.words(entity, audible.band(), audible.group())))
                         .toList(),
                 audible.wants().isEmpty() ? null : audible.wants().get(0).level(),
                 audible.mark(),

@@ -34,7 +34,7 @@ import yokebar.core.log.index.Found;
 import yokebar.core.log.index.LogFields;
 import yokebar.core.log.index.Order;
 import yokebar.core.log.index.Search;
-import yokebar.core.operate.need.Kind;
+import yokebar.core.log.tally.CreditKind;
 
 /** Who the other station is, over HTTP; all of it without a network. */
 @RestController
@@ -116,15 +116,14 @@ class PartnerController {
                         known == null ? null : known.town()),
                 known,
                 whereabouts(call, situation, new PartnerSources(typedLocator, lines, known), positionId, now),
-                PartnerView.WorkedCell.of(search.workedBefore().of(Kind.BASE_CALL, base)),
+                PartnerView.WorkedCell.of(search.workedBefore().of(CreditKind.BASE_CALL.key(base))),
                 situation == null
                         ? List.of()
                         : PartnerView.WorkedCell.of(search.workedBefore()
-                                .of(
-                                        Kind.ENTITY,
-                                        Integer.toString(situation.entity().number()))),
+                                .of(CreditKind.ENTITY.key(
+                                        Integer.toString(situation.entity().number())))),
                 lines.subList(0, Math.min(SHOWN, lines.size())),
-                search.workedBefore().of(Kind.BASE_CALL, base).contacts(),
+                search.workedBefore().of(CreditKind.BASE_CALL.key(base)).contacts(),
                 confirmed.size(),
                 confirmed.isEmpty() ? null : confirmed.get(0).start(),
                 members.lastDay(call.text()).or(() -> members.lastDay(base)).orElse(null));

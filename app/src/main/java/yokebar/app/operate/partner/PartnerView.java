@@ -8,7 +8,7 @@ import yokebar.app.log.store.LogLine;
 import yokebar.app.station.callbook.KnownStation;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.mode.ModeGroup;
-import yokebar.core.operate.need.Worked;
+import yokebar.core.log.tally.Worked;
 
 /**
  * Who the other station is.

@@ -24,8 +24,8 @@ import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.CallParts;
 import yokebar.core.basics.call.NearCalls;
 import yokebar.core.log.contact.LoggedContact;
-import yokebar.core.operate.need.Kind;
-import yokebar.core.operate.need.WorkedBefore;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.services.confirm.ConfirmationMatch;
 import yokebar.core.services.confirm.ConfirmedRecord;
 import yokebar.core.services.confirm.NearMiss;
@@ -138,7 +138,7 @@ class NearMisses {
                     before.callsOf(CallParts.of(new Call(row.callSign)).base())) {
                 moments.add(new ContactLog.Moment(same, row.startedAt));
             }
-            for (String near : NearCalls.of(row.callSign, call -> before.has(Kind.CALL, call))) {
+            for (String near : NearCalls.of(row.callSign, call -> before.has(CreditKind.CALL.key(call)))) {
                 moments.add(new ContactLog.Moment(near, row.startedAt));
             }
         }

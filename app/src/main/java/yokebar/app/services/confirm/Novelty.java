@@ -13,13 +13,14 @@ import yokebar.core.basics.entity.Entity;
 import yokebar.core.basics.mode.ModeGroup;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.log.contact.LoggedContact;
-import yokebar.core.operate.need.Facts;
-import yokebar.core.operate.need.Kind;
+import yokebar.core.log.tally.ContactCredits;
+import yokebar.core.log.tally.CreditKey;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.WorkState;
+import yokebar.core.log.tally.Worked;
+import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.operate.need.NewOnes;
-import yokebar.core.operate.need.Proofs;
-import yokebar.core.operate.need.WorkState;
-import yokebar.core.operate.need.Worked;
-import yokebar.core.operate.need.WorkedBefore;
 
 /** What is confirmed for the first time with a confirmation. */
 @Component
@@ -42,19 +43,20 @@ class Novelty {
     @Nullable
     String of(LoggedContact logged, Set<String> told) {
         return search.ask(index -> index.entry(logged.id()))
-                .map(entry -> words(search.workedBefore(), Facts.of(entry, Proofs.NONE), logged.contact(), told))
+                .map(entry ->
+                        words(search.workedBefore(), ContactCredits.of(entry, Proofs.NONE), logged.contact(), told))
                 .orElse(null);
     }
 
-    private @Nullable String words(WorkedBefore before, Facts facts, Contact contact, Set<String> told) {
+    private @Nullable String words(WorkedBefore before, ContactCredits credits, Contact contact, Set<String> told) {
         List<String> firsts = new ArrayList<>();
-        String entity = facts.keys().get(Kind.ENTITY);
+        CreditKey entity = credits.first(CreditKind.ENTITY);
         if (entity != null) {
-            entity(before.of(Kind.ENTITY, entity), entityName(entity), contact, told, firsts);
+            entity(before.of(entity), entityName(entity.value()), contact, told, firsts);
         }
-        first(before, facts, Kind.CQ_ZONE, "zone ", told, firsts);
-        first(before, facts, Kind.STATE, "state ", told, firsts);
-        first(before, facts, Kind.SQUARE, "square ", told, firsts);
+        first(before, credits, CreditKind.CQ_ZONE, "zone ", told, firsts);
+        first(before, credits, CreditKind.STATE, "state ", told, firsts);
+        first(before, credits, CreditKind.SQUARE, "square ", told, firsts);
         String all = String.join(", ", firsts);
         return firsts.isEmpty() ? null : all.length() <= LONGEST ? all : all.substring(0, LONGEST);
     }
@@ -87,10 +89,15 @@ class Novelty {
     }
 
     private static void first(
-            WorkedBefore before, Facts facts, Kind kind, String words, Set<String> told, List<String> firsts) {
-        String key = facts.keys().get(kind);
-        if (key != null && !confirmed(before.of(kind, key), cell -> true) && told.add(words + key)) {
-            firsts.add(words + key.substring(key.indexOf('/') + 1));
+            WorkedBefore before,
+            ContactCredits credits,
+            CreditKind kind,
+            String words,
+            Set<String> told,
+            List<String> firsts) {
+        CreditKey key = credits.first(kind);
+        if (key != null && !confirmed(before.of(key), cell -> true) && told.add(words + key.value())) {
+            firsts.add(words + key.value().substring(key.value().indexOf('/') + 1));
         }
     }
 

@@ -30,9 +30,9 @@ import yokebar.core.log.contact.Reading;
 import yokebar.core.log.contact.Source;
 import yokebar.core.log.index.Entry;
 import yokebar.core.log.index.LogIndex;
-import yokebar.core.operate.need.Kind;
-import yokebar.core.operate.need.Proofs;
-import yokebar.core.operate.need.Worked;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.Worked;
 
 /** What was worked before is counted once, whatever happened while Yokebar was down and while it counted. */
 class LogSearchTest {
@@ -97,7 +97,7 @@ class LogSearchTest {
     private List<Worked.Cell> worked() {
         // Whoever asks the index waits until everything told before is in.
         search.ask(LogIndex::size);
-        return search.workedBefore().of(Kind.CALL, "ZP5QXA").cells();
+        return search.workedBefore().of(CreditKind.CALL.key("ZP5QXA")).cells();
     }
 
     @Test

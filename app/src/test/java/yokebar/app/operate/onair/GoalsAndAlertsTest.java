@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.Collections;
@@ -16,6 +17,9 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.operate.need.Goal;
 import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.world.Station;
 import yokebar.standins.world.World;
@@ -66,6 +70,58 @@ class GoalsAndAlertsTest extends AirTest {
     }
 
     @Test
+    void aGoalOfOneOwnCallCountsItsContactsAlone() throws Exception {
+        importText(contact("ZP5QXA"));
+        Map<String, Object> goal = new HashMap<>(Map.of(
+                "kind",
+                "ENTITY",
+                "granularity",
+                "EVER",
+                "bar",
+                "WORKED",
+                "services",
+                List.of(),
+                "ownCalls",
+                List.of("cu9qyb"),
+                "since",
+                "2020-01-01"));
+        put("/api/onair/choices", chosen("goals", List.of(goal)));
+        hill.spot("OZ1QAB", 14_025.0, "ZP5QXB", "");
+        await("the spot", () -> !spot("ZP5QXB").isMissingNode());
+        assertThat(spot("ZP5QXB").path("wants")).isEmpty();
+        goal.put("since", "2999-01-01");
+        Map<String, Object> later = chosen("goals", List.of(goal));
+        assertThat(needed(later))
+                .as("a contact made now counts for nothing then")
+                .isZero();
+        goal.put("since", LocalDate.now(ZoneOffset.UTC).toString());
+        assertThat(needed(later)).isEqualTo(1);
+        put("/api/onair/choices", later);
+        await("the goal", () -> spot("ZP5QXB").path("why").asString().contains("Paraguay, not yet with CU9QYB since "));
+        goal.put("ownCalls", List.of("C?9"));
+        assertThat(sendJson("PUT", "/api/onair/choices", later).body()).contains("C?9", "is no call");
+    }
+
+    private int needed(Map<String, Object> choices) throws Exception {
+        return JSON.readTree(
+                        sendJson("POST", "/api/onair/choices/preview", choices).body())
+                .path("needed")
+                .asInt();
+    }
+
+    @Test
+    void goalsOfAnEarlierEditionAreKept() throws Exception {
+        put(
+                "/api/onair/choices",
+                chosen(
+                        "goals",
+                        List.of(Map.of("kind", "STATE", "scope", "MODE", "bar", "WORKED", "services", List.of()))));
+        assertThat(choices.get().followed())
+                .containsExactly(
+                        Goal.ofWholeLog(CreditKind.STATE, Goal.Granularity.MODE, Goal.Bar.WORKED, Proofs.NONE));
+    }
+
+    @Test
     void goalsWatchAndIgnoreAreCheckedKeptAndSeen() throws Exception {
         hill.spot("OZ1QAB", 14_025.0, "ZP5QXA", "");
         hill.spot("OZ1QAB", 14_035.0, "OZ3QAB", "");
@@ -76,9 +132,7 @@ class GoalsAndAlertsTest extends AirTest {
                 "ignore", List.of("ZP5QXA"),
                 "turnBeam", false,
                 "alerts", List.of()));
-        JsonNode preview = JSON.readTree(
-                sendJson("POST", "/api/onair/choices/preview", chosen).body());
-        assertThat(preview.path("needed").asInt()).isZero();
+        assertThat(needed(chosen)).isZero();
         put("/api/onair/choices", chosen);
         JsonNode spots = look(ALL, null).path("spots");
         assertThat(spots).hasSize(1);
@@ -160,7 +214,9 @@ class GoalsAndAlertsTest extends AirTest {
         us.put("quietFrom", now.plusHours(1).toString());
         us.put("quietUntil", now.plusHours(2).toString());
         us.put("alerts", List.of(alert("NEW_ENTITY", 800, 60)));
-        us.put("goals", List.of(Map.of("kind", "ENTITY", "scope", "EVER", "bar", "WORKED", "services", List.of())));
+        us.put(
+                "goals",
+                List.of(Map.of("kind", "ENTITY", "granularity", "EVER", "bar", "WORKED", "services", List.of())));
         put("/api/onair/choices", us);
         hill.spot("OZ1QAB", 14_025.0, "OZ7QXX", "");
         await("the loud one", () -> alert("OZ7QXX").hasNonNull("kind"));
@@ -171,7 +227,7 @@ class GoalsAndAlertsTest extends AirTest {
     @Test
     void choicesThatMakeNoSenseAreRefusedWithASentence() throws Exception {
         Map<String, Object> goal =
-                Map.of("kind", "ENTITY", "scope", "EVER", "bar", "CONFIRMED", "services", List.of(61));
+                Map.of("kind", "ENTITY", "granularity", "EVER", "bar", "CONFIRMED", "services", List.of(61));
         Map<String, Map<String, Object>> wrong = Map.of(
                 "There is no service 61.", chosen("goals", List.of(goal)),
                 "Thirty goals are the most", chosen("goals", Collections.nCopies(31, goal)),
@@ -192,7 +248,7 @@ class GoalsAndAlertsTest extends AirTest {
         choices.putArray("goals")
                 .addObject()
                 .put("kind", kind)
-                .put("scope", "EVER")
+                .put("granularity", "EVER")
                 .put("bar", "WORKED")
                 .putArray("services");
         put("/api/onair/choices", choices);

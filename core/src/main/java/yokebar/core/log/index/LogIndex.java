@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
-import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -130,21 +129,31 @@ public final class LogIndex {
         return slot < 0 ? Optional.empty() : Optional.of(columns.entry(slot));
     }
 
+    /** Takes one contact's fields. */
+    @FunctionalInterface
+    public interface RowReceiver {
+        /**
+         * @param startSecond epoch second
+         * @param values in the order of the fields asked for; null where there is none
+         */
+        void accept(long startSecond, @Nullable String[] values);
+    }
+
     /**
      * Gives some fields of contacts from a place on, the oldest first, at most as many as asked for.
      *
-     * @param receiver gets the values in the order of the fields, null where there is none
+     * @param receiver gets each contact
      * @return how many were given
      */
-    public int forEachRow(int from, int most, List<String> fields, Consumer<@Nullable String[]> receiver) {
+    public int forEachRow(int from, int max, List<String> fields, RowReceiver receiver) {
         TextColumn[] asked = fields.stream().map(columns::columnOrEmpty).toArray(TextColumn[]::new);
-        int until = Math.min(from + most, slots.size());
+        int until = Math.min(from + max, slots.size());
         for (int i = from; i < until; i++) {
             String[] values = new String[asked.length];
             for (int f = 0; f < asked.length; f++) {
                 values[f] = asked[f].text(slots.at(i));
             }
-            receiver.accept(values);
+            receiver.accept(slots.start(slots.at(i)), values);
         }
         return Math.max(0, until - from);
     }

@@ -1,4 +1,4 @@
-/** What was worked and confirmed before, and what is needed still. */
+/** What an operator collects, and what a contact would bring. */
 @NullMarked
 package yokebar.core.operate.need;
 

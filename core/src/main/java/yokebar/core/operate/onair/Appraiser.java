@@ -8,20 +8,21 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.CallParts;
 import yokebar.core.basics.mode.ModeGroup;
-import yokebar.core.operate.need.Facts;
+import yokebar.core.log.tally.ContactCredits;
+import yokebar.core.log.tally.CreditKey;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.NeedMark;
+import yokebar.core.log.tally.References;
+import yokebar.core.log.tally.Scope;
+import yokebar.core.log.tally.Worked;
+import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.operate.need.Goal;
-import yokebar.core.operate.need.Kind;
-import yokebar.core.operate.need.NeedMark;
-import yokebar.core.operate.need.References;
 import yokebar.core.operate.need.Want;
-import yokebar.core.operate.need.Worked;
-import yokebar.core.operate.need.WorkedBefore;
 import yokebar.core.sources.spot.Heard;
 
 /**
@@ -117,51 +118,61 @@ public final class Appraiser {
     private Needs needs(Asked asked, Whereabouts where) {
         Band band = asked.band();
         ModeGroup group = asked.group();
-        Map<Kind, String> keys = new EnumMap<>(Kind.class);
+        Map<CreditKind, String> keys = new EnumMap<>(CreditKind.class);
         if (where.situation() != null) {
-            keys.put(Kind.ENTITY, Integer.toString(where.entity()));
-            keys.put(Kind.CQ_ZONE, Integer.toString(where.cqZone()));
+            keys.put(CreditKind.ENTITY, Integer.toString(where.entity()));
+            keys.put(CreditKind.CQ_ZONE, Integer.toString(where.cqZone()));
             if (asked.state() != null) {
-                keys.put(Kind.STATE, Facts.stateKey(Integer.toString(where.entity()), asked.state()));
+                keys.put(CreditKind.STATE, ContactCredits.stateKey(Integer.toString(where.entity()), asked.state()));
             }
         }
         if (!where.area().isEmpty()) {
-            keys.put(Kind.PREFIX, where.area());
+            keys.put(CreditKind.PREFIX, where.area());
         }
         if (asked.reference() != null) {
-            keys.put(Kind.REFERENCE, asked.reference());
+            keys.put(CreditKind.REFERENCE, asked.reference());
         }
         if (asked.square() != null) {
-            keys.put(Kind.SQUARE, asked.square());
+            keys.put(CreditKind.SQUARE, asked.square());
         }
         String base = CallParts.of(asked.call()).base();
-        keys.put(Kind.BASE_CALL, base);
-        keys.put(Kind.CALL, asked.call().text());
-        Worked station = before.of(Kind.BASE_CALL, base);
+        keys.put(CreditKind.BASE_CALL, base);
+        keys.put(CreditKind.CALL, asked.call().text());
+        Worked station = before.of(CreditKind.BASE_CALL.key(base));
         boolean workedHere = false;
         for (Worked.Cell cell : station.cells()) {
             workedHere |= cell.band() == band && (group == null || cell.group() == group);
         }
         List<Want> wants = new ArrayList<>();
         for (Goal goal : aims.goals()) {
-            String key = keys.get(goal.kind());
-            Goal.Level level = key == null ? null : goal.level(before.of(goal.kind(), key), band, group);
+            String value = keys.get(goal.kind());
+            if (value == null || !wouldCount(goal.scope(), band, group)) {
+                continue;
+            }
+            CreditKey key = goal.kind().key(value);
+            Goal.Level level = goal.level(before.of(goal.scope(), key), band, group);
             // Who is in the log for this band and mode need not be called again: the confirmation may come.
             if (level != null && !(level == Goal.Level.PROOF && workedHere)) {
-                add(wants, new Want(goal.kind(), Objects.requireNonNull(key), level));
+                add(wants, new Want(key, level, goal.scope()));
             }
         }
         wants.sort(Want.WORTH);
         NeedMark mark = where.situation() == null || group == null
                 ? null
-                : before.of(Kind.ENTITY, Integer.toString(where.entity())).mark(band, group);
+                : before.of(CreditKind.ENTITY.key(Integer.toString(where.entity())))
+                        .mark(band, group);
         return new Needs(List.copyOf(wants), mark, station.contacts(), workedHere);
+    }
+
+    /** Whether a contact made now would be in a goal's scope. */
+    private boolean wouldCount(Scope scope, Band band, @Nullable ModeGroup group) {
+        return scope.covers(aims.origin()) && scope.covers(band, group);
     }
 
     /** Of two goals of a kind the one that finds more new counts. */
     private static void add(List<Want> wants, Want want) {
         for (int i = 0; i < wants.size(); i++) {
-            if (wants.get(i).kind() == want.kind()) {
+            if (wants.get(i).key().kind() == want.key().kind()) {
                 if (want.worth() > wants.get(i).worth()) {
                     wants.set(i, want);
                 }

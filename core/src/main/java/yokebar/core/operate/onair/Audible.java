@@ -5,7 +5,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.mode.ModeGroup;
-import yokebar.core.operate.need.NeedMark;
+import yokebar.core.log.tally.NeedMark;
 import yokebar.core.operate.need.Want;
 import yokebar.core.sources.spot.Heard;
 

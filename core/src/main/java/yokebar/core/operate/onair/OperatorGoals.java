@@ -6,11 +6,13 @@ import java.util.function.Function;
 import java.util.function.LongPredicate;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.call.Call;
+import yokebar.core.log.tally.ContactOrigin;
 import yokebar.core.operate.need.Goal;
 
 /**
  * What an operator is after.
  *
+ * @param origin how a contact would be made now
  * @param goals what counts as needed
  * @param watch calls looked out for
  * @param ignore calls never shown
@@ -18,6 +20,7 @@ import yokebar.core.operate.need.Goal;
  * @param confirms the last day a station confirmed electronically, null when it is not known to
  */
 public record OperatorGoals(
+        ContactOrigin origin,
         List<Goal> goals,
         CallPatterns watch,
         CallPatterns ignore,

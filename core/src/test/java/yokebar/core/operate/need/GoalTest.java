@@ -3,12 +3,18 @@ package yokebar.core.operate.need;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
-import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.mode.ModeGroup;
+import yokebar.core.log.tally.ContactCredits;
+import yokebar.core.log.tally.ContactOrigin;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.References;
+import yokebar.core.log.tally.Worked;
+import yokebar.core.log.tally.WorkedBefore;
 
 class GoalTest {
     private static final Proofs COUNTERSIGN = Proofs.by(1);
@@ -17,11 +23,14 @@ class GoalTest {
     private static Worked worked(Object... cells) {
         WorkedBefore before = new WorkedBefore();
         for (int i = 0; i < cells.length; i += 3) {
-            before.add(List.of(new Facts(
-                    Map.of(Kind.ENTITY, "149", Kind.CALL, "CU1QAA"), (Band) cells[i], (ModeGroup) cells[i + 1], (Proofs)
-                            cells[i + 2])));
+            before.add(List.of(new ContactCredits(
+                    List.of(CreditKind.CALL.key("CU1QAA"), CreditKind.ENTITY.key("149")),
+                    (Band) cells[i],
+                    (ModeGroup) cells[i + 1],
+                    (Proofs) cells[i + 2],
+                    ContactOrigin.UNKNOWN)));
         }
-        return before.of(Kind.ENTITY, "149");
+        return before.of(CreditKind.ENTITY.key("149"));
     }
 
     @ParameterizedTest(name = "{0} {1}: {2}")
@@ -34,8 +43,8 @@ class GoalTest {
         "BAND, CONFIRMED, BAND",
         "MODE, CONFIRMED, MODE",
     })
-    void whatIsWorkedOn40InCwOnlyIsNewOn20InPhone(Goal.Scope scope, Goal.Bar bar, Goal.Level level) {
-        Goal goal = new Goal(Kind.ENTITY, scope, bar, Proofs.NONE);
+    void whatIsWorkedOn40InCwOnlyIsNewOn20InPhone(Goal.Granularity granularity, Goal.Bar bar, Goal.Level level) {
+        Goal goal = Goal.ofWholeLog(CreditKind.ENTITY, granularity, bar, Proofs.NONE);
         assertThat(goal.level(worked(Band.M40, ModeGroup.CW, Proofs.NONE), Band.M20, ModeGroup.PHONE))
                 .isEqualTo(level);
         assertThat(goal.level(Worked.NOTHING, Band.M20, ModeGroup.PHONE)).isEqualTo(Goal.Level.EVER);
@@ -44,7 +53,7 @@ class GoalTest {
     @Test
     void onTheBandAndInTheModeIsNotBothAtOnce() {
         Worked apart = worked(Band.M20, ModeGroup.CW, Proofs.NONE, Band.M40, ModeGroup.PHONE, Proofs.NONE);
-        Goal both = new Goal(Kind.ENTITY, Goal.Scope.BAND_AND_MODE, Goal.Bar.WORKED, Proofs.NONE);
+        Goal both = Goal.ofWholeLog(CreditKind.ENTITY, Goal.Granularity.BAND_AND_MODE, Goal.Bar.WORKED, Proofs.NONE);
         assertThat(both.level(apart, Band.M20, ModeGroup.PHONE)).isEqualTo(Goal.Level.BAND_AND_MODE);
         assertThat(both.level(apart, Band.M20, ModeGroup.CW)).isNull();
         assertThat(both.level(apart, Band.M20, null))
@@ -55,8 +64,8 @@ class GoalTest {
     @Test
     void onlyTheProofsThatCountCount() {
         Worked paper = worked(Band.M20, ModeGroup.CW, PAPER, Band.M20, ModeGroup.CW, Proofs.NONE);
-        Goal anybody = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, Proofs.NONE);
-        Goal countersign = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.CONFIRMED, COUNTERSIGN);
+        Goal anybody = Goal.ofWholeLog(CreditKind.ENTITY, Goal.Granularity.BAND, Goal.Bar.CONFIRMED, Proofs.NONE);
+        Goal countersign = Goal.ofWholeLog(CreditKind.ENTITY, Goal.Granularity.BAND, Goal.Bar.CONFIRMED, COUNTERSIGN);
         assertThat(anybody.level(paper, Band.M20, ModeGroup.CW)).isNull();
         assertThat(countersign.level(paper, Band.M20, ModeGroup.CW)).isEqualTo(Goal.Level.PROOF);
         assertThat(countersign.level(worked(Band.M20, ModeGroup.CW, PAPER.and(COUNTERSIGN)), Band.M20, ModeGroup.CW))

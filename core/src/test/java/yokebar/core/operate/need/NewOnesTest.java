@@ -2,20 +2,28 @@ package yokebar.core.operate.need;
 
 import static org.junit.jupiter.api.Assertions.assertEquals;
 
+import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
+import yokebar.core.log.tally.ContactCredits;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.WorkedBefore;
 
 class NewOnesTest {
     private final WorkedBefore before = new WorkedBefore();
 
-    private static Facts facts(String call, String band, String group, @Nullable String state, boolean confirmed) {
-        return Facts.of(
-                new String[] {call, band, group, "291", "5", state, "FN42"}, confirmed ? Proofs.by(1) : Proofs.NONE);
+    private static ContactCredits credits(
+            String call, String band, String group, @Nullable String state, boolean confirmed) {
+        return credits(confirmed ? Proofs.by(1) : Proofs.NONE, call, band, group, "291", "5", state, "FN42");
+    }
+
+    private static ContactCredits credits(Proofs proofs, @Nullable String... values) {
+        return ContactCredits.of(Arrays.copyOf(values, ContactCredits.FIELDS.size()), 0, proofs);
     }
 
     private List<String> brings(String call, String band, String group, @Nullable String state) {
-        return NewOnes.of(before, facts(call, band, group, state, false), "United States");
+        return NewOnes.of(before, credits(call, band, group, state, false), "United States");
     }
 
     @Test
@@ -32,7 +40,7 @@ class NewOnesTest {
 
     @Test
     void anotherBandAndModeOfAnEntityThatNobodyConfirmed() {
-        before.add(List.of(facts("K1QAA", "20m", "CW", null, false)));
+        before.add(List.of(credits("K1QAA", "20m", "CW", null, false)));
         assertEquals(
                 List.of(
                         "United States for the first time on 40m",
@@ -44,15 +52,15 @@ class NewOnesTest {
 
     @Test
     void nothingNewBringsNothing() {
-        before.add(List.of(facts("K1QAA", "20m", "CW", "MA", true)));
+        before.add(List.of(credits("K1QAA", "20m", "CW", "MA", true)));
         assertEquals(List.of(), brings("K1QAB", "20m", "CW", "MA"));
         assertEquals(List.of("prefix W1 for the first time"), brings("W1QAB", "20m", "CW", "MA"));
     }
 
     @Test
     void aStateOfOneCountryIsNotThatOfAnother() {
-        before.add(List.of(facts("K1QAA", "20m", "CW", "WA", true)));
-        Facts australia = Facts.of(new String[] {"VK6QAA", "20m", "CW", "150", "29", "WA", null}, Proofs.NONE);
+        before.add(List.of(credits("K1QAA", "20m", "CW", "WA", true)));
+        ContactCredits australia = credits(Proofs.NONE, "VK6QAA", "20m", "CW", "150", "29", "WA", null);
         assertEquals(
                 List.of(
                         "Australia for the first time",

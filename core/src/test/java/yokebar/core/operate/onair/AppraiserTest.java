@@ -8,6 +8,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.call.Call;
@@ -15,35 +16,42 @@ import yokebar.core.basics.entity.Entities;
 import yokebar.core.basics.geo.Locator;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.ModeGroup;
-import yokebar.core.operate.need.Facts;
+import yokebar.core.log.tally.ContactCredits;
+import yokebar.core.log.tally.ContactOrigin;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.Scope;
+import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.operate.need.Goal;
-import yokebar.core.operate.need.Kind;
-import yokebar.core.operate.need.Proofs;
-import yokebar.core.operate.need.WorkedBefore;
+import yokebar.core.operate.need.Want;
 import yokebar.core.sources.spot.Heard;
 
 class AppraiserTest {
     private static final Instant NOON = Instant.parse("2026-05-01T14:00:00Z");
     private static final Duration HOUR = Duration.ofHours(1);
     private static final Mode CW = new Mode("CW", null);
-    private static final Goal NEW_ONES = new Goal(Kind.ENTITY, Goal.Scope.BAND, Goal.Bar.WORKED, Proofs.NONE);
-    private static final Goal PROVEN = new Goal(Kind.ENTITY, Goal.Scope.EVER, Goal.Bar.CONFIRMED, Proofs.NONE);
+    private static final Goal NEW_ONES =
+            Goal.ofWholeLog(CreditKind.ENTITY, Goal.Granularity.BAND, Goal.Bar.WORKED, Proofs.NONE);
+    private static final Goal PROVEN =
+            Goal.ofWholeLog(CreditKind.ENTITY, Goal.Granularity.EVER, Goal.Bar.CONFIRMED, Proofs.NONE);
 
     private final WorkedBefore before = new WorkedBefore();
     private final Atlas atlas =
             new Atlas(Entities.shipped(), new Locator("HM49kq").centre(), LocalDate.parse("2026-05-01"));
+    private ContactOrigin origin = new ContactOrigin("CU9QYB", "HM49KQ", LocalDate.parse("2026-05-01"));
     private List<Goal> goals = List.of(NEW_ONES);
     private List<String> watch = List.of();
     private List<String> ignore = List.of();
 
     private Audible look(Heard heard) {
-        OperatorGoals aims = new OperatorGoals(
+        OperatorGoals operatorGoals = new OperatorGoals(
+                origin,
                 goals,
                 CallPatterns.of(watch),
                 CallPatterns.of(ignore),
                 hz -> hz < 14_100_000,
                 call -> call.text().startsWith("OZ") ? LocalDate.parse("2026-04-20") : null);
-        return new Appraiser(before, atlas, aims, HOUR).of(heard, NOON);
+        return new Appraiser(before, atlas, operatorGoals, HOUR).of(heard, NOON);
     }
 
     private static Heard heard(String call, long hertz, String... hearers) {
@@ -55,11 +63,30 @@ class AppraiserTest {
     }
 
     private void work(String call, int entity, Band band, Proofs proofs) {
-        before.add(List.of(new Facts(
-                Map.of(Kind.CALL, call, Kind.BASE_CALL, call, Kind.ENTITY, Integer.toString(entity)),
+        before.add(List.of(new ContactCredits(
+                List.of(
+                        CreditKind.CALL.key(call),
+                        CreditKind.BASE_CALL.key(call),
+                        CreditKind.ENTITY.key(Integer.toString(entity))),
                 band,
                 ModeGroup.CW,
-                proofs)));
+                proofs,
+                origin)));
+    }
+
+    @Test
+    void aGoalOfOneOwnCallIsFollowedUnderThatCallOnly() {
+        Scope festival = Scope.of(Set.of("CU9QLZ"), null);
+        goals = List.of(new Goal(CreditKind.ENTITY, Goal.Granularity.EVER, Goal.Bar.WORKED, Proofs.NONE, festival));
+        before.count(before.countOnly(Map.of(festival, Set.of(CreditKind.ENTITY))));
+        work("ZP5QXA", 132, Band.M20, Proofs.NONE);
+        Heard zp = heard("ZP5QXB", 14_025_000, "CT1QAA");
+        assertThat(look(zp).wants()).as("what CU9QYB works counts for nothing").isEmpty();
+        origin = new ContactOrigin("CU9QLZ", "HM49KQ", origin.day());
+        assertThat(look(zp).wants()).extracting(Want::level).containsExactly(Goal.Level.SCOPE);
+        assertThat(look(zp).why()).startsWith("Paraguay, not yet with CU9QLZ");
+        work("ZP5QXC", 132, Band.M20, Proofs.NONE);
+        assertThat(look(zp).wants()).isEmpty();
     }
 
     @Test
@@ -106,12 +133,12 @@ class AppraiserTest {
                 LocalDate.parse("2026-05-01"),
                 call -> call.text().equals("K1QAB") ? new Home("MA", new Locator("FN42")) : Home.UNKNOWN);
         List<Goal> byState = List.of(
-                new Goal(Kind.STATE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE),
-                new Goal(Kind.SQUARE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE));
+                Goal.ofWholeLog(CreditKind.STATE, Goal.Granularity.EVER, Goal.Bar.WORKED, Proofs.NONE),
+                Goal.ofWholeLog(CreditKind.SQUARE, Goal.Granularity.EVER, Goal.Bar.WORKED, Proofs.NONE));
         Appraiser appraiser = new Appraiser(
                 before,
                 homes,
-                new OperatorGoals(byState, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null),
+                new OperatorGoals(origin, byState, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null),
                 HOUR);
         assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
                 .contains("state MA")
@@ -121,7 +148,12 @@ class AppraiserTest {
         homes.told(new Call("K1QAB"), new Locator("FM18lv"));
         assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
                 .contains("square FM18");
-        before.add(List.of(new Facts(Map.of(Kind.STATE, "291/MA"), Band.M40, ModeGroup.CW, Proofs.NONE)));
+        before.add(List.of(new ContactCredits(
+                List.of(CreditKind.CALL.key("K1QAC"), CreditKind.STATE.key("291/MA")),
+                Band.M40,
+                ModeGroup.CW,
+                Proofs.NONE,
+                origin)));
         assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
                 .doesNotContain("state MA");
     }
@@ -147,7 +179,7 @@ class AppraiserTest {
         Appraiser appraiser = new Appraiser(
                 before,
                 atlas,
-                new OperatorGoals(goals, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null),
+                new OperatorGoals(origin, goals, CallPatterns.NONE, CallPatterns.NONE, hz -> true, call -> null),
                 HOUR);
         Heard zp = heard("ZP5QXA", 14_025_000, "CT1QAA");
         assertThat(appraiser.of(zp, NOON).wants()).hasSize(1);
@@ -217,7 +249,7 @@ class AppraiserTest {
 
     @Test
     void aSquareThatWasToldCounts() {
-        goals = List.of(new Goal(Kind.SQUARE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE));
+        goals = List.of(Goal.ofWholeLog(CreditKind.SQUARE, Goal.Granularity.EVER, Goal.Bar.WORKED, Proofs.NONE));
         assertThat(look(heard("OZ1QAB", 14_025_000, "CT1QAA")).wants()).isEmpty();
         atlas.told(new Call("OZ1QAB"), new Locator("JO65cr"));
         assertThat(look(heard("OZ1QAB", 14_025_000, "CT1QAA")).why()).startsWith("New square JO65");

@@ -19,10 +19,11 @@ import yokebar.core.basics.entity.Entities;
 import yokebar.core.basics.geo.Locator;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.ModeGroup;
+import yokebar.core.log.tally.ContactOrigin;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.Proofs;
+import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.operate.need.Goal;
-import yokebar.core.operate.need.Kind;
-import yokebar.core.operate.need.Proofs;
-import yokebar.core.operate.need.WorkedBefore;
 import yokebar.core.sources.spot.ClusterLine;
 import yokebar.core.sources.spot.HeardList;
 
@@ -85,12 +86,13 @@ class FilterTest {
                     spot.mode(),
                     spot.at());
         }
-        Goal squares = new Goal(Kind.CQ_ZONE, Goal.Scope.EVER, Goal.Bar.WORKED, Proofs.NONE);
+        Goal squares = Goal.ofWholeLog(CreditKind.CQ_ZONE, Goal.Granularity.EVER, Goal.Bar.WORKED, Proofs.NONE);
         WorkedBefore before = new WorkedBefore();
         appraiser = new Appraiser(
                 before,
                 atlas,
                 new OperatorGoals(
+                        ContactOrigin.UNKNOWN,
                         List.of(squares),
                         CallPatterns.of(List.of("JA*")),
                         CallPatterns.NONE,

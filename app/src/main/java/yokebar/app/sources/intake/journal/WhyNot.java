@@ -20,7 +20,7 @@ import yokebar.app.sources.hookup.Hookups;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.NearCalls;
 import yokebar.core.log.contact.LoggedContact;
-import yokebar.core.operate.need.Kind;
+import yokebar.core.log.tally.CreditKind;
 import yokebar.links.platform.status.LinkState;
 
 /** Answers "why is it not in my log?" for a call and a time. */
@@ -125,7 +125,7 @@ class WhyNot {
     }
 
     private void near(Call call, Instant from, Instant until, List<Reason> reasons) {
-        Set<String> near = NearCalls.of(call.text(), c -> search.workedBefore().has(Kind.CALL, c));
+        Set<String> near = NearCalls.of(call.text(), c -> search.workedBefore().has(CreditKind.CALL.key(c)));
         log.around(near, from, until).stream()
                 .limit(MAX_NAMED)
                 .forEach(contact -> reasons.add(new Reason(

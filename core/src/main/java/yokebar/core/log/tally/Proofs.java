@@ -1,4 +1,4 @@
-package yokebar.core.operate.need;
+package yokebar.core.log.tally;
 
 import java.util.BitSet;
 import java.util.Collection;

@@ -1,7 +1,9 @@
-package yokebar.core.operate.need;
+package yokebar.core.log.tally;
 
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
@@ -28,15 +30,23 @@ public final class References {
         return form.find() ? form.group() : null;
     }
 
-    /** The first in the fields of a contact; null when there is none. */
-    static @Nullable String of(@Nullable String[] values, int from) {
+    /**
+     * All in the fields of a contact, each once.
+     *
+     * @param from where the values of {@link #FIELDS} begin
+     */
+    static Set<String> of(@Nullable String[] values, int from) {
+        Set<String> all = new LinkedHashSet<>();
         for (int i = from; i < from + FIELDS.size() && i < values.length; i++) {
             String value = values[i];
-            if (value != null && !value.isBlank()) {
-                int comma = value.indexOf(',');
-                return (comma < 0 ? value : value.substring(0, comma)).strip().toUpperCase(Locale.ROOT);
+            if (value != null) {
+                for (String part : value.split(",")) {
+                    if (!part.isBlank()) {
+                        all.add(part.strip().toUpperCase(Locale.ROOT));
+                    }
+                }
             }
         }
-        return null;
+        return all;
     }
 }

@@ -1,4 +1,4 @@
-package yokebar.core.operate.need;
+package yokebar.core.log.tally;
 
 /** How far something is: a need mark's part is empty, half or full. */
 public enum WorkState {

@@ -1,4 +1,4 @@
-package yokebar.core.operate.need;
+package yokebar.core.log.tally;
 
 import java.util.Arrays;
 import yokebar.core.basics.band.Band;
@@ -8,7 +8,7 @@ import yokebar.core.basics.mode.ModeGroup;
  * How many contacts of one station, entity or the like there are by band, mode group and who proved them. Most hold one or two
  * of the many thousand cells, so only those with contacts are kept, sorted.
  */
-final class Tally {
+final class CellCounts {
     private static final ModeGroup[] GROUP = ModeGroup.values();
     private static final int GROUPS = GROUP.length;
     private static final Band[] BANDS = Band.values();

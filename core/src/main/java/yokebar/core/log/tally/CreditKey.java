@@ -1,0 +1,8 @@
+package yokebar.core.log.tally;
+
+/**
+ * One thing that contacts are counted for, such as zone 14.
+ *
+ * @param value entity number, zone, square and so on, as {@link CreditKind} says
+ */
+public record CreditKey(CreditKind kind, String value) {}
