@@ -57,6 +57,7 @@
         {/if}
       </p>
       {#if typed?.dupe}<p class="dupe"><strong>{typed.dupe}</strong></p>{/if}
+      {#each typed?.wants ?? [] as want (want)}<p class="bring wanted">{want}</p>{/each}
       {#each typed?.brings ?? [] as bring (bring)}<p class="bring">{bring}</p>{/each}
       <p class="times">
         {#if partner.contacts === 0}
@@ -157,7 +158,11 @@
 
   .bring {
     padding-left: 8px;
-    border-left: 3px solid var(--yb-accent);
+    border-left: 3px solid var(--yb-line-strong);
+  }
+
+  .wanted {
+    border-color: var(--yb-accent);
     font-weight: 600;
   }
 

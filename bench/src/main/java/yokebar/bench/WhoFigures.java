@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.CallParts;
 import yokebar.core.basics.entity.Entities;
@@ -76,7 +77,7 @@ public final class WhoFigures {
             ContactCredits credits = some.get(i);
             return before.of(CreditKind.BASE_CALL.key(CallParts.of(calls.get(i)).base()))
                             .contacts()
-                    + NewOnes.of(before, credits, "Somewhere").size();
+                    + NewOnes.of(before, credits, "Somewhere", Set.of()).size();
         });
         System.out.printf(
                 "who: worked before and what it brings %.4f ms a call beside %d contacts (target 0.1)%n",

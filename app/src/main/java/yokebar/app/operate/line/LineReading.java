@@ -5,9 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -21,41 +19,29 @@ import yokebar.app.station.position.ContactSetting;
 import yokebar.app.station.position.Positions;
 import yokebar.app.station.profile.Station;
 import yokebar.app.station.reference.ReferenceData;
-import yokebar.core.basics.band.Band;
 import yokebar.core.basics.call.Call;
-import yokebar.core.basics.call.CallParts;
-import yokebar.core.basics.call.NearCalls;
 import yokebar.core.basics.channel.Channel;
 import yokebar.core.basics.entity.Situation;
 import yokebar.core.basics.entity.Subdivisions;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.index.LogFields;
-import yokebar.core.log.tally.ContactCredits;
-import yokebar.core.log.tally.CreditKind;
-import yokebar.core.log.tally.Proofs;
-import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.operate.line.Circumstances;
 import yokebar.core.operate.line.Draft;
 import yokebar.core.operate.line.Line;
 import yokebar.core.operate.line.LineText;
-import yokebar.core.operate.need.NewOnes;
 import yokebar.core.sources.radio.RadioCompletion;
 
 /** Reads a contact line in the light of the position, the radio and the log. */
 @Service
 class LineReading {
-    private static final int SHORTEST_GUESSED = 3;
-    private static final int MAX_LIKELY = 6;
     private static final long LONGEST_TYPING_MS = Duration.ofHours(2).toMillis();
-    private static final DateTimeFormatter MINUTE =
-            DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneOffset.UTC);
 
     private final Positions positions;
     private final Radios radios;
     private final LogSearch search;
     private final ReferenceData reference;
-    private final TodaysContacts today;
+    private final StationHints hints;
     private final Station station;
     private final Clock clock;
 
@@ -64,14 +50,14 @@ class LineReading {
             Radios radios,
             LogSearch search,
             ReferenceData reference,
-            TodaysContacts today,
+            StationHints hints,
             Station station,
             Clock clock) {
         this.positions = positions;
         this.radios = radios;
         this.search = search;
         this.reference = reference;
-        this.today = today;
+        this.hints = hints;
         this.station = station;
         this.clock = clock;
     }
@@ -125,8 +111,8 @@ class LineReading {
                 draft.late(),
                 known.line().isEmpty() ? List.of() : draft.problems(),
                 notices(known),
-                known.line().call() == null ? null : station(known.line().call(), draft),
-                likely(known.line()),
+                hints.station(known, request.positionId()),
+                hints.likely(known.line()),
                 search.ready());
     }
 
@@ -217,85 +203,5 @@ class LineReading {
             placed = placed.get(name) == null ? placed.with(name, told.get(name)) : placed;
         }
         return placed;
-    }
-
-    private LineView.StationHint station(Call call, Draft draft) {
-        LocalDate day = LocalDate.ofInstant(draft.start(), ZoneOffset.UTC);
-        Situation situation = reference.entities().of(call, day).orElse(null);
-        WorkedBefore before = search.workedBefore();
-        Band band = draft.band();
-        Mode mode = draft.mode();
-        Map<String, String> values = new LinkedHashMap<>();
-        values.put(LogFields.CALL, call.text());
-        if (situation != null) {
-            values.put(LogFields.ENTITY, Integer.toString(situation.entity().number()));
-            values.put("CQZ", Integer.toString(situation.cqZone()));
-        }
-        values.put("STATE", draft.fields().get("STATE"));
-        String locator = draft.fields().get(LogFields.LOCATOR);
-        values.put(
-                LogFields.SQUARE,
-                locator == null ? null : locator.substring(0, 4).toUpperCase(Locale.ROOT));
-        ContactCredits credits = null;
-        if (band != null && mode != null) {
-            values.put(LogFields.BAND, band.adifName());
-            values.put(LogFields.GROUP, mode.group().name());
-            credits = ContactCredits.of(
-                    ContactCredits.FIELDS.stream().map(values::get).toArray(String[]::new),
-                    draft.start().getEpochSecond(),
-                    Proofs.NONE);
-        }
-        return new LineView.StationHint(
-                call.text(),
-                situation == null ? null : situation.entity().name(),
-                situation == null ? null : situation.continent(),
-                situation == null ? null : situation.cqZone(),
-                situation == null || credits == null
-                        ? null
-                        : before.of(CreditKind.ENTITY.key(
-                                        Integer.toString(situation.entity().number())))
-                                .mark(credits.band(), credits.group()),
-                before.of(CreditKind.BASE_CALL.key(CallParts.of(call).base())).contacts(),
-                credits == null ? null : dupe(call, credits, draft.start()),
-                credits == null
-                        ? List.of()
-                        : NewOnes.of(
-                                before,
-                                credits,
-                                situation == null ? "" : situation.entity().name()));
-    }
-
-    private @Nullable String dupe(Call call, ContactCredits credits, Instant start) {
-        return today.last(call, credits.band(), credits.group(), start)
-                .map(at -> "Worked today at " + MINUTE.format(at) + " on "
-                        + credits.band().adifName() + " in " + NewOnes.words(credits.group()) + ".")
-                .orElse(null);
-    }
-
-    private List<LineView.LikelyCall> likely(Line line) {
-        String typed = line.callText();
-        if (typed == null || typed.length() < SHORTEST_GUESSED) {
-            return List.of();
-        }
-        WorkedBefore before = search.workedBefore();
-        List<LineView.LikelyCall> likely = new ArrayList<>();
-        for (String call : before.callsFrom(typed, MAX_LIKELY)) {
-            if (!call.equals(typed)) {
-                likely.add(new LineView.LikelyCall(
-                        call, false, before.of(CreditKind.CALL.key(call)).contacts()));
-            }
-        }
-        if (line.call() != null && !before.has(CreditKind.CALL.key(typed))) {
-            for (String call : NearCalls.of(typed, c -> before.has(CreditKind.CALL.key(c)))) {
-                if (likely.size() >= MAX_LIKELY) {
-                    break;
-                }
-                if (likely.stream().noneMatch(known -> known.call().equals(call))) {
-                    likely.add(new LineView.LikelyCall(
-                            call, true, before.of(CreditKind.CALL.key(call)).contacts()));
-                }
-            }
-        }
-        return likely;
     }
 }

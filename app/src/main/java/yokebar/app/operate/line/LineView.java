@@ -45,7 +45,8 @@ record LineView(
      * @param need how far the entity is: ever, on this band, in this mode group; null without a band or mode
      * @param worked contacts with this station
      * @param dupe a sentence when it was worked today on this band in this mode group already; null otherwise
-     * @param brings what the contact would bring
+     * @param wants which goals the contact would bring further, the greatest first
+     * @param brings what else would be new with it
      */
     record StationHint(
             String call,
@@ -55,6 +56,7 @@ record LineView(
             @Nullable NeedMark need,
             int worked,
             @Nullable String dupe,
+            List<String> wants,
             List<String> brings) {}
 
     /** @param near whether it differs in one character, rather than going on from what is typed */

@@ -2,7 +2,6 @@ package yokebar.app.operate.line;
 
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Service;
@@ -13,6 +12,7 @@ import yokebar.core.basics.call.Call;
 import yokebar.core.basics.mode.ModeGroup;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.log.contact.LoggedContact;
+import yokebar.core.operate.line.DupeRule;
 
 /** Whether a station was worked the same day already. */
 @Service
@@ -27,15 +27,15 @@ class TodaysContacts {
     @Transactional(readOnly = true)
     public Optional<Instant> last(Call call, Band band, ModeGroup group, Instant time) {
         Instant midnight = time.truncatedTo(ChronoUnit.DAYS);
-        return log
-                .around(
-                        List.of(call.text()),
-                        midnight,
-                        midnight.plus(1, ChronoUnit.DAYS).minusSeconds(1))
-                .stream()
-                .map(LoggedContact::contact)
-                .filter(contact -> contact.band() == band && contact.mode().group() == group)
-                .map(Contact::start)
-                .max(Comparator.naturalOrder());
+        List<Contact> earlier =
+                log
+                        .around(
+                                List.of(call.text()),
+                                midnight,
+                                midnight.plus(1, ChronoUnit.DAYS).minusSeconds(1))
+                        .stream()
+                        .map(LoggedContact::contact)
+                        .toList();
+        return DupeRule.EVERYDAY.last(earlier, band, group, time);
     }
 }

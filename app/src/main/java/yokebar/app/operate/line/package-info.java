@@ -6,6 +6,7 @@
             "log",
             "log :: search",
             "log :: store",
+            "operate.onair",
             "platform.rejection",
             "platform.storage",
             "sources.intake",

@@ -39,7 +39,11 @@ class LineTest extends AppTest {
         assertThat(need.path("ever").asString()).isEqualTo("WORKED");
         assertThat(need.path("band").asString()).isEqualTo("WORKED");
         assertThat(need.path("mode").asString()).isEqualTo("NEEDED");
+        assertThat(near.path("station").path("wants").toString()).contains("Paraguay, not confirmed");
         assertThat(near.path("station").path("brings").toString()).contains("Paraguay for the first time in CW");
+        JsonNode onBand = read("zp5qxb 15m cw").path("station");
+        assertThat(onBand.path("wants").toString()).contains("Paraguay, not yet on 15m");
+        assertThat(onBand.path("brings").toString()).doesNotContain("Paraguay");
         assertThat(read("").path("problems")).isEmpty();
         assertThat(read("14250 usb").path("tunes").asBoolean()).isTrue();
     }

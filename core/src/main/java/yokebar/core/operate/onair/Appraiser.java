@@ -4,7 +4,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,10 +17,9 @@ import yokebar.core.log.tally.CreditKey;
 import yokebar.core.log.tally.CreditKind;
 import yokebar.core.log.tally.NeedMark;
 import yokebar.core.log.tally.References;
-import yokebar.core.log.tally.Scope;
 import yokebar.core.log.tally.Worked;
 import yokebar.core.log.tally.WorkedBefore;
-import yokebar.core.operate.need.Goal;
+import yokebar.core.operate.need.NeedAppraisal;
 import yokebar.core.operate.need.Want;
 import yokebar.core.sources.spot.Heard;
 
@@ -45,22 +43,29 @@ public final class Appraiser {
     private static final int MAX_REMEMBERED = 20_000;
 
     private final WorkedBefore before;
+    private final NeedAppraisal appraisal;
     private final Atlas atlas;
-    private final OperatorGoals aims;
+    private final OperatorGoals operatorGoals;
     private final Duration oldest;
     private final Map<Asked, Needs> remembered = new HashMap<>();
     private long rememberedVersion = -1;
 
     /** @param oldest when a report counts for nothing any more */
-    public Appraiser(WorkedBefore before, Atlas atlas, OperatorGoals aims, Duration oldest) {
+    public Appraiser(WorkedBefore before, Atlas atlas, OperatorGoals operatorGoals, Duration oldest) {
         this.before = before;
+        this.appraisal = new NeedAppraisal(before, operatorGoals.goals());
         this.atlas = atlas;
-        this.aims = aims;
+        this.operatorGoals = operatorGoals;
         this.oldest = oldest;
     }
 
     public Atlas atlas() {
         return atlas;
+    }
+
+    /** What this appraiser goes by; safe for several threads. */
+    public NeedAppraisal appraisal() {
+        return appraisal;
     }
 
     private record Asked(
@@ -76,16 +81,16 @@ public final class Appraiser {
     /** @return null for a station the operator never wants to see, and for one on no band */
     public @Nullable Audible of(Heard heard, Instant now) {
         Band band = Band.of(heard.frequencyHz());
-        if (band == null || aims.ignore().match(heard.call())) {
+        if (band == null || operatorGoals.ignore().match(heard.call())) {
             return null;
         }
         Whereabouts where = atlas.of(heard.call());
         ModeGroup group = heard.mode() == null ? null : heard.mode().group();
         Needs needs = needs(heard, band, group, where);
         Hearing hearing = Hearing.of(heard, where, band, atlas, now, oldest);
-        LocalDate confirms = aims.confirms().apply(heard.call());
-        boolean watched = aims.watch().match(heard.call());
-        boolean inside = aims.licence().test(heard.frequencyHz());
+        LocalDate confirms = operatorGoals.confirms().apply(heard.call());
+        boolean watched = operatorGoals.watch().match(heard.call());
+        boolean inside = operatorGoals.licence().test(heard.frequencyHz());
         double score = score(heard, needs, hearing, watched, confirms != null, inside, now);
         return new Audible(
                 heard,
@@ -118,68 +123,37 @@ public final class Appraiser {
     private Needs needs(Asked asked, Whereabouts where) {
         Band band = asked.band();
         ModeGroup group = asked.group();
-        Map<CreditKind, String> keys = new EnumMap<>(CreditKind.class);
+        List<CreditKey> keys = new ArrayList<>();
         if (where.situation() != null) {
-            keys.put(CreditKind.ENTITY, Integer.toString(where.entity()));
-            keys.put(CreditKind.CQ_ZONE, Integer.toString(where.cqZone()));
+            String entity = Integer.toString(where.entity());
+            keys.add(CreditKind.ENTITY.key(entity));
+            keys.add(CreditKind.CQ_ZONE.key(Integer.toString(where.cqZone())));
             if (asked.state() != null) {
-                keys.put(CreditKind.STATE, ContactCredits.stateKey(Integer.toString(where.entity()), asked.state()));
+                keys.add(CreditKind.STATE.key(ContactCredits.stateKey(entity, asked.state())));
             }
         }
         if (!where.area().isEmpty()) {
-            keys.put(CreditKind.PREFIX, where.area());
+            keys.add(CreditKind.PREFIX.key(where.area()));
         }
         if (asked.reference() != null) {
-            keys.put(CreditKind.REFERENCE, asked.reference());
+            keys.add(CreditKind.REFERENCE.key(asked.reference()));
         }
         if (asked.square() != null) {
-            keys.put(CreditKind.SQUARE, asked.square());
+            keys.add(CreditKind.SQUARE.key(asked.square()));
         }
-        String base = CallParts.of(asked.call()).base();
-        keys.put(CreditKind.BASE_CALL, base);
-        keys.put(CreditKind.CALL, asked.call().text());
-        Worked station = before.of(CreditKind.BASE_CALL.key(base));
-        boolean workedHere = false;
-        for (Worked.Cell cell : station.cells()) {
-            workedHere |= cell.band() == band && (group == null || cell.group() == group);
-        }
-        List<Want> wants = new ArrayList<>();
-        for (Goal goal : aims.goals()) {
-            String value = keys.get(goal.kind());
-            if (value == null || !wouldCount(goal.scope(), band, group)) {
-                continue;
-            }
-            CreditKey key = goal.kind().key(value);
-            Goal.Level level = goal.level(before.of(goal.scope(), key), band, group);
-            // Who is in the log for this band and mode need not be called again: the confirmation may come.
-            if (level != null && !(level == Goal.Level.PROOF && workedHere)) {
-                add(wants, new Want(key, level, goal.scope()));
-            }
-        }
-        wants.sort(Want.WORTH);
+        CreditKey base = CreditKind.BASE_CALL.key(CallParts.of(asked.call()).base());
+        keys.add(base);
+        keys.add(CreditKind.CALL.key(asked.call().text()));
+        Worked station = before.of(base);
         NeedMark mark = where.situation() == null || group == null
                 ? null
                 : before.of(CreditKind.ENTITY.key(Integer.toString(where.entity())))
                         .mark(band, group);
-        return new Needs(List.copyOf(wants), mark, station.contacts(), workedHere);
-    }
-
-    /** Whether a contact made now would be in a goal's scope. */
-    private boolean wouldCount(Scope scope, Band band, @Nullable ModeGroup group) {
-        return scope.covers(aims.origin()) && scope.covers(band, group);
-    }
-
-    /** Of two goals of a kind the one that finds more new counts. */
-    private static void add(List<Want> wants, Want want) {
-        for (int i = 0; i < wants.size(); i++) {
-            if (wants.get(i).key().kind() == want.key().kind()) {
-                if (want.worth() > wants.get(i).worth()) {
-                    wants.set(i, want);
-                }
-                return;
-            }
-        }
-        wants.add(want);
+        return new Needs(
+                appraisal.wants(keys, band, group, operatorGoals.origin()),
+                mark,
+                station.contacts(),
+                NeedAppraisal.workedOn(station, band, group));
     }
 
     private double score(

@@ -4,9 +4,11 @@ import static org.junit.jupiter.api.Assertions.assertEquals;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import yokebar.core.log.tally.ContactCredits;
+import yokebar.core.log.tally.CreditKind;
 import yokebar.core.log.tally.Proofs;
 import yokebar.core.log.tally.WorkedBefore;
 
@@ -23,7 +25,7 @@ class NewOnesTest {
     }
 
     private List<String> brings(String call, String band, String group, @Nullable String state) {
-        return NewOnes.of(before, credits(call, band, group, state, false), "United States");
+        return NewOnes.of(before, credits(call, band, group, state, false), "United States", Set.of());
     }
 
     @Test
@@ -39,13 +41,12 @@ class NewOnesTest {
     }
 
     @Test
-    void anotherBandAndModeOfAnEntityThatNobodyConfirmed() {
+    void anotherBandAndModeOfAnEntity() {
         before.add(List.of(credits("K1QAA", "20m", "CW", null, false)));
         assertEquals(
                 List.of(
                         "United States for the first time on 40m",
                         "United States for the first time in phone",
-                        "United States is worked, but nobody confirmed it yet",
                         "state MA for the first time"),
                 brings("K1QAB", "40m", "PHONE", "MA"));
     }
@@ -58,6 +59,17 @@ class NewOnesTest {
     }
 
     @Test
+    void whatAGoalSaysIsNotSaidAgain() {
+        assertEquals(
+                List.of("zone 5 for the first time", "prefix K1 for the first time"),
+                NewOnes.of(
+                        before,
+                        credits("K1QAA", "20m", "CW", "MA", false),
+                        "United States",
+                        Set.of(CreditKind.ENTITY, CreditKind.STATE, CreditKind.SQUARE)));
+    }
+
+    @Test
     void aStateOfOneCountryIsNotThatOfAnother() {
         before.add(List.of(credits("K1QAA", "20m", "CW", "WA", true)));
         ContactCredits australia = credits(Proofs.NONE, "VK6QAA", "20m", "CW", "150", "29", "WA", null);
@@ -67,6 +79,6 @@ class NewOnesTest {
                         "zone 29 for the first time",
                         "state WA for the first time",
                         "prefix VK6 for the first time"),
-                NewOnes.of(before, australia, "Australia"));
+                NewOnes.of(before, australia, "Australia", Set.of()));
     }
 }
