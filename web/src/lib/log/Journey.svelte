@@ -28,7 +28,9 @@
           {utcSecond(step.at)}
         </time>
       </p>
-      <p>{step.sentence}</p>
+      <p>
+        {step.sentence}{#if step.madeBy}<span class="muted">{` ${step.madeBy}`}</span>{/if}
+      </p>
       {#if step.raw}
         <details>
           <summary>The record as it came</summary>

@@ -30,6 +30,7 @@
         <span class="mono muted">{utcMinute(change.at)}</span>
         <span class="what">
           {change.sentence}
+          {#if change.madeBy}<span class="muted">{change.madeBy}</span>{/if}
           {#if change.undoneBy !== undefined}<em>Undone.</em>{/if}
           {#if change.state === 'STOPPED'}<em>Stopped after {change.done} of {change.planned}.</em>{/if}
           {#if change.state === 'RUNNING'}<em>{change.done} of {change.planned} …</em>{/if}

@@ -16,11 +16,11 @@
     { name: 'callingCq', label: 'calling CQ' },
     { name: 'watchedOnly', label: 'on my watch list' },
   ] as const;
-  const MAX_ZONES = 40;
 
   const air = $derived(onAir.air);
   const filter = $derived(air.filter);
-  let entities = $state.raw<{ number: number; name: string }[]>([]);
+  type Entity = { number: number; name: string };
+  let entities = $state.raw<Entity[]>([]);
   let places = $state({ hearerEntities: '', entities: '' });
   let area = $state('');
   let problem = $state('');
@@ -40,13 +40,17 @@
     ),
   );
 
-  got(api.GET('/api/onair/entities')).then(
+  const loaded = got(api.GET('/api/onair/entities')).then(
     (all) => (entities = all),
-    (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.'),
+    (e: unknown) => {
+      problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+      return [] as Entity[];
+    },
   );
 
-  /** Takes an entity by its name, as far as it was typed. */
-  function entityNamed(text: string): number | undefined {
+  /** Takes an entity by its name, as far as it was typed; waits for the list of them. */
+  async function entityNamed(text: string): Promise<number | undefined> {
+    const entities = await loaded;
     const typed = text.trim().toLowerCase();
     return (
       entities.find((e) => e.name.toLowerCase() === typed) ??
@@ -54,11 +58,13 @@
     )?.number;
   }
 
-  function addPlace(event: Event, of: 'hearerEntities' | 'entities') {
+  async function addPlace(event: Event, of: 'hearerEntities' | 'entities') {
     event.preventDefault();
-    const number = entityNamed(places[of]);
+    const number = await entityNamed(places[of]);
     if (number === undefined) {
-      problem = `No entity is called “${places[of]}”.`;
+      if (entities.length > 0) {
+        problem = `No entity is called “${places[of]}”.`;
+      }
       return;
     }
     problem = '';
@@ -71,10 +77,6 @@
     const typed = area.trim().toUpperCase();
     const zone = Number(typed);
     if (typed === '') {
-      return;
-    }
-    if (/^\d+$/.test(typed) && (zone < 1 || zone > MAX_ZONES)) {
-      problem = `There is no zone ${typed}; they go from 1 to ${MAX_ZONES}.`;
       return;
     }
     if (Number.isInteger(zone)) {

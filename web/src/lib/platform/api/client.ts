@@ -95,6 +95,23 @@ export const api = createClient<paths>({
   fetch: (request) => fetch(request),
 });
 
+let position: () => number | undefined = () => undefined;
+
+/** From now on requests say at which position this browser is, so that the log knows who did something. */
+export function askFrom(read: () => number | undefined): void {
+  position = read;
+}
+
+api.use({
+  onRequest({ request }) {
+    const id = position();
+    if (id !== undefined) {
+      request.headers.set('Yokebar-Position', String(id));
+    }
+    return request;
+  },
+});
+
 /** What the server said is wrong: one sentence, and a sentence for each field to blame. */
 export class Problem extends Error {
   readonly fields: Map<string, string>;

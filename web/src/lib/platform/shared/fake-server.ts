@@ -7,6 +7,8 @@ export class FakeServer {
   readonly asked: string[] = [];
   /** What was last sent with a question. */
   readonly sent: Record<string, unknown> = {};
+  /** The positions the questions came from, in their order; null where none was named. */
+  readonly positions: (string | null)[] = [];
   #replies = new Map<string, Reply>();
 
   constructor() {
@@ -18,6 +20,7 @@ export class FakeServer {
         this.sent[key] = await request.clone().json();
       }
       this.asked.push(key);
+      this.positions.push(request.headers.get('Yokebar-Position'));
       const reply = this.#replies.get(key);
       if (!reply) {
         throw new TypeError(`nobody answers ${key}`);

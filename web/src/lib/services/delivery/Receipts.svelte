@@ -36,9 +36,8 @@
     <table class="list" use:held.watch>
       <thead>
         <tr
-          ><th>Prepared, UTC</th><th class="number">Contacts</th><th>Receipt</th><th class="words"
-            >Service's words</th
-          ><th>Outcome</th></tr
+          ><th>Prepared, UTC</th><th class="number">Contacts</th><th class="words">Sent by</th><th>Receipt</th
+          ><th class="words">Service's words</th><th>Outcome</th></tr
         >
       </thead>
       <tbody>
@@ -46,6 +45,7 @@
           <tr>
             <td class="mono">{utcDate(h.preparedAt)} {utcSecond(h.preparedAt)}</td>
             <td class="mono number" title={counted(h.contacts, 'contact')}>{h.contacts}</td>
+            <td class="words" class:muted={!h.askedBy}>{h.askedBy ?? 'automatically'}</td>
             <td class="mono">{h.receiptNumber ?? '—'}</td>
             <td class="words">{h.receiptWords ?? ''}</td>
             <td class:trouble={h.state === 'REFUSED' || (h.state === 'PREPARED' && h.trouble)}

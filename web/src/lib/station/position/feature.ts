@@ -1,3 +1,4 @@
+import { askFrom } from '../../platform/api/client';
 import type { FeatureFactory } from '../../platform/page/feature';
 import { Navigation } from '../../platform/page/navigation.svelte';
 import PositionAsk from './PositionAsk.svelte';
@@ -7,6 +8,7 @@ import { PositionStore } from './positions.svelte';
 export const position: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
   const positions = stores.add(new PositionStore());
+  askFrom(() => positions.here?.id);
   return {
     load: () => positions.load(),
     listen(live) {

@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { askFrom } from '../../platform/api/client';
 import { FakeServer } from '../../platform/shared/fake-server';
 import { PositionStore, type Memory } from './positions.svelte';
 
@@ -51,5 +52,14 @@ describe('PositionStore', () => {
     expect(positions.radioId).toBe(9);
     expect(await positions.save(undefined, { name: 'Desk' })).toBe(false);
     expect(positions.saving.fault('position-new')).toBe('There is a position Desk already.');
+  });
+
+  it('is named in every request once it is known', async () => {
+    const positions = new PositionStore(memory());
+    askFrom(() => positions.here?.id);
+    await positions.load();
+    await positions.load();
+    expect(server.positions).toEqual([null, '1']);
+    askFrom(() => undefined);
   });
 });

@@ -121,9 +121,19 @@ public abstract class RunningTest {
     }
 
     protected HttpResponse<String> sendJson(String method, String path, Object body) throws Exception {
-        return send(request(path)
+        return send(json(method, path, body));
+    }
+
+    /** The same from a browser at a position. */
+    protected HttpResponse<String> sendJsonFrom(long position, String method, String path, Object body)
+            throws Exception {
+        return send(json(method, path, body).header("Yokebar-Position", Long.toString(position)));
+    }
+
+    private HttpRequest.Builder json(String method, String path, Object body) {
+        return request(path)
                 .header("Content-Type", "application/json")
-                .method(method, HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body))));
+                .method(method, HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
     }
 
     protected HttpResponse<String> upload(String path, String fileName, byte[] content, Map<String, String> fields)

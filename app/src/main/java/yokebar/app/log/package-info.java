@@ -3,6 +3,7 @@
 @ApplicationModule(
         id = "log",
         allowedDependencies = {
+            "platform.actor",
             "platform.configuration",
             "platform.live",
             "platform.rejection",

@@ -241,7 +241,10 @@ class BulkChanges implements ChangeJobs.Steps {
         if (!after.isEmpty()) {
             log.replace(after, rows, changeId);
         }
-        journey.note(JourneyStep.Kind.EDITED, notes);
+        journey.note(
+                JourneyStep.Kind.EDITED,
+                notes,
+                changes.find(changeId).map(ChangeView::madeBy).orElse(null));
     }
 
     /** @param after the contact as the change left it, which is as the next change found it */

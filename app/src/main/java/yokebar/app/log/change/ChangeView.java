@@ -7,6 +7,7 @@ import yokebar.app.log.ChangeKind;
 /**
  * A change as pages see it.
  *
+ * @param madeBy the person and the position, in words; null for the station itself
  * @param planned contacts it is meant to change
  * @param done contacts it has changed
  * @param state {@code RUNNING}, {@code DONE} or {@code STOPPED}
@@ -18,6 +19,7 @@ public record ChangeView(
         Instant at,
         ChangeKind kind,
         String sentence,
+        @Nullable String madeBy,
         int planned,
         int done,
         String state,
@@ -30,6 +32,7 @@ public record ChangeView(
                 change.madeAt,
                 change.kind,
                 change.sentence,
+                change.madeBy,
                 change.planned,
                 change.done,
                 change.state.name(),

@@ -50,6 +50,10 @@ public class LogChange {
     @JdbcTypeCode(SqlTypes.VARCHAR)
     State state = State.DONE;
 
+    /** Who made it, in words; null for the station itself. */
+    @Nullable
+    String madeBy;
+
     /** What an edit of many contacts writes, JSON; null for others. */
     @Nullable
     String edit;

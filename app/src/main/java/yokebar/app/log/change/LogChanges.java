@@ -16,6 +16,7 @@ import yokebar.app.log.ChangeKind;
 import yokebar.app.log.ChangeUndone;
 import yokebar.app.log.ChangeUpdated;
 import yokebar.app.log.store.PastContact;
+import yokebar.app.platform.actor.CurrentActor;
 import yokebar.app.platform.rejection.Rejection;
 
 /** What was done to the log, and each contact as it was before. */
@@ -25,11 +26,13 @@ public class LogChanges {
 
     private final EntityManager db;
     private final Clock clock;
+    private final CurrentActor actor;
     private final ApplicationEventPublisher events;
 
-    LogChanges(EntityManager db, Clock clock, ApplicationEventPublisher events) {
+    LogChanges(EntityManager db, Clock clock, CurrentActor actor, ApplicationEventPublisher events) {
         this.db = db;
         this.clock = clock;
+        this.actor = actor;
         this.events = events;
     }
 
@@ -119,6 +122,7 @@ public class LogChanges {
     LogChange open(ChangeKind kind, String sentence, int planned, @Nullable Long undoes) {
         LogChange change = new LogChange();
         change.madeAt = clock.instant();
+        change.madeBy = actor.words();
         change.kind = kind;
         change.say(sentence);
         change.planned = planned;

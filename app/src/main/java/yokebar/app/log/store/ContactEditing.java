@@ -14,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.ChangeKind;
 import yokebar.app.log.JourneyStep;
 import yokebar.app.log.change.LogChanges;
+import yokebar.app.platform.actor.CurrentActor;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.AdifTime;
@@ -33,12 +34,14 @@ public class ContactEditing {
     private final ContactLog log;
     private final LogChanges made;
     private final Journey journey;
+    private final CurrentActor actor;
     private final Clock clock;
 
-    ContactEditing(ContactLog log, LogChanges made, Journey journey, Clock clock) {
+    ContactEditing(ContactLog log, LogChanges made, Journey journey, CurrentActor actor, Clock clock) {
         this.log = log;
         this.made = made;
         this.journey = journey;
+        this.actor = actor;
         this.clock = clock;
     }
 
@@ -74,7 +77,7 @@ public class ContactEditing {
         log.replace(
                 List.of(new LoggedContact(id, after, before.provenance().with(differences.keySet(), Source.OPERATOR))),
                 change);
-        journey.note(id, JourneyStep.Kind.EDITED, sentence);
+        journey.note(id, JourneyStep.Kind.EDITED, sentence, actor.words());
     }
 
     private void checkStart(Contact before, Contact after) {

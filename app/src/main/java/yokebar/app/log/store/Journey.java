@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -30,25 +31,30 @@ public class Journey {
         this.sources = sources;
     }
 
-    /** Adds a step, in the transaction of what happened. */
+    /**
+     * Adds a step, in the transaction of what happened.
+     *
+     * @param madeBy who did it, in words; null for the station itself
+     */
     @Transactional
-    public void note(long contactId, JourneyStep.Kind kind, String sentence) {
-        db.persist(noted(contactId, kind, sentence));
+    public void note(long contactId, JourneyStep.Kind kind, String sentence, @Nullable String madeBy) {
+        db.persist(noted(contactId, kind, sentence, madeBy));
     }
 
-    /** Adds a step to each of many contacts, in the transaction of what happened. */
+    /** The same for each of many contacts. */
     @Transactional
-    public void note(JourneyStep.Kind kind, Map<Long, String> sentences) {
+    public void note(JourneyStep.Kind kind, Map<Long, String> sentences, @Nullable String madeBy) {
         List<JourneyNote> notes = new ArrayList<>(sentences.size());
-        sentences.forEach((contactId, sentence) -> notes.add(noted(contactId, kind, sentence)));
+        sentences.forEach((contactId, sentence) -> notes.add(noted(contactId, kind, sentence, madeBy)));
         bulk.insert(notes);
     }
 
-    private JourneyNote noted(long contactId, JourneyStep.Kind kind, String sentence) {
+    private JourneyNote noted(long contactId, JourneyStep.Kind kind, String sentence, @Nullable String madeBy) {
         JourneyNote note = new JourneyNote();
         note.contactId = contactId;
         note.notedAt = clock.instant();
         note.kind = kind;
+        note.madeBy = madeBy;
         note.sentence =
                 sentence.length() <= LONGEST_SENTENCE ? sentence : sentence.substring(0, LONGEST_SENTENCE - 1) + "…";
         return note;
@@ -61,7 +67,7 @@ public class Journey {
                 new ArrayList<>(db.createQuery("from JourneyNote where contactId = :id order by id", JourneyNote.class)
                         .setParameter("id", contactId)
                         .getResultStream()
-                        .map(note -> new JourneyStep(note.notedAt, note.kind, note.sentence, null))
+                        .map(note -> new JourneyStep(note.notedAt, note.kind, note.sentence, null, note.madeBy))
                         .toList());
         sources.forEach(source -> steps.addAll(source.journey(contactId)));
         steps.sort(Comparator.comparing(JourneyStep::at));

@@ -30,4 +30,8 @@ public class JourneyNote {
     JourneyStep.Kind kind = JourneyStep.Kind.EDITED;
 
     String sentence = "";
+
+    /** Who did it, in words; null for the station itself. */
+    @Nullable
+    String madeBy;
 }

@@ -33,6 +33,7 @@ record FilterChoice(
         @Nullable Integer snrFloorDb,
         @Nullable Integer maxAgeMinutes) {
     private static final int USUAL_AGE_MINUTES = 30;
+    private static final int HIGHEST_ZONE = 40;
 
     Filter filter() {
         int age = maxAgeMinutes == null ? USUAL_AGE_MINUTES : maxAgeMinutes;
@@ -42,7 +43,7 @@ record FilterChoice(
         return new Filter(
                 continents("hearerContinents", hearerContinents),
                 set(hearerEntities),
-                set(hearerZones),
+                zones(),
                 set(hearerAreas).stream()
                         .map(area -> area.strip().toUpperCase(Locale.ROOT))
                         .filter(area -> !area.isEmpty())
@@ -59,6 +60,15 @@ record FilterChoice(
                 quiet,
                 snrFloorDb,
                 age);
+    }
+
+    private Set<Integer> zones() {
+        for (int zone : set(hearerZones)) {
+            if (zone < 1 || zone > HIGHEST_ZONE) {
+                throw new Rejection("hearerZones", "There is no zone " + zone + "; they go from 1 to 40.");
+            }
+        }
+        return set(hearerZones);
     }
 
     private Set<Band> chosenBands() {

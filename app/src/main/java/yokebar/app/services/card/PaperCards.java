@@ -237,11 +237,11 @@ class PaperCards implements JourneySource {
         PaperCardRow row = db.find(PaperCardRow.class, contactId);
         List<JourneyStep> steps = new ArrayList<>();
         if (row != null && row.sentAt != null) {
-            steps.add(new JourneyStep(
+            steps.add(JourneyStep.of(
                     row.sentAt, JourneyStep.Kind.HANDED_OVER, "Our card was sent " + words(row) + ".", null));
         }
         if (row != null && row.receivedAt != null) {
-            steps.add(new JourneyStep(row.receivedAt, JourneyStep.Kind.CONFIRMED, "Their card came.", null));
+            steps.add(JourneyStep.of(row.receivedAt, JourneyStep.Kind.CONFIRMED, "Their card came.", null));
         }
         return steps;
     }

@@ -260,7 +260,7 @@ class Confirmations implements JourneySource {
             String locator = row.locator == null ? "" : " from " + row.locator;
             String brought = row.brings == null ? "" : " It brought " + row.brings + ".";
             String remark = row.remark == null ? "" : " They wrote: " + row.remark;
-            steps.add(new JourneyStep(
+            steps.add(JourneyStep.of(
                     row.fetchedAt,
                     JourneyStep.Kind.CONFIRMED,
                     "Confirmed by " + row.callSign + " at " + services.name(row.serviceId) + ": they logged " + row.band

@@ -38,7 +38,7 @@ class ImportedMarks implements JourneySource {
         boolean confirmed = mark.kind() == ConfirmationMarks.Kind.CONFIRMED;
         Instant at = mark.day() == null ? start : mark.day().atStartOfDay().toInstant(ZoneOffset.UTC);
         String origin = mark.origin().equals(ConfirmationMarks.PAPER) ? "a paper card" : mark.origin();
-        return new JourneyStep(
+        return JourneyStep.of(
                 at.isBefore(start) ? start : at,
                 confirmed ? JourneyStep.Kind.CONFIRMED : JourneyStep.Kind.HANDED_OVER,
                 (confirmed ? "Confirmed by " : "Given to ") + origin + ", as the record it came with says ("

@@ -101,6 +101,7 @@ record LaneView(
      *
      * @param trouble what is in its way
      * @param taken how many the service took, once it reported
+     * @param askedBy the person and the position, in words; null when it went automatically
      */
     record HandoverView(
             long id,
@@ -116,7 +117,8 @@ record LaneView(
             @Nullable String receiptWords,
             @Nullable Instant reportedAt,
             @Nullable Integer taken,
-            @Nullable Integer refused) {
+            @Nullable Integer refused,
+            @Nullable String askedBy) {
 
         /** @param row the columns in the order of the components, with the contacts' numbers in the place of their count */
         static HandoverView of(Tuple row) {
@@ -134,7 +136,8 @@ record LaneView(
                     row.get(10, String.class),
                     row.get(11, Instant.class),
                     row.get(12, Integer.class),
-                    row.get(13, Integer.class));
+                    row.get(13, Integer.class),
+                    row.get(14, String.class));
         }
     }
 }

@@ -278,7 +278,7 @@ class Lanes {
     private List<LaneView.HandoverView> handovers(int serviceId) {
         return db.createQuery(
                         "select id, state, via, contactIds, preparedAt, attempts, nextTryAt, trouble, givenAt,"
-                                + " receiptNumber, receiptWords, reportedAt, taken, refused"
+                                + " receiptNumber, receiptWords, reportedAt, taken, refused, askedBy"
                                 + " from Handover where serviceId = :service order by serviceId desc, id desc",
                         Tuple.class)
                 .setParameter("service", serviceId)

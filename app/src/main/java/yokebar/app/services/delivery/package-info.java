@@ -5,6 +5,7 @@
         allowedDependencies = {
             "log",
             "log :: store",
+            "platform.actor",
             "platform.live",
             "platform.rejection",
             "platform.secret",

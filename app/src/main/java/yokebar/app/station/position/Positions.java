@@ -15,6 +15,7 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.platform.actor.Actor;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.radio.RadioUpdated;
 import yokebar.app.sources.radio.Radios;
@@ -180,6 +181,18 @@ public class Positions {
                 .forEach(o -> fields.put("OPERATOR", o.callSign()));
         whole.places().stream().filter(p -> Objects.equals(row.placeId, p.id())).forEach(p -> put(fields, p));
         return new ContactSetting(ownCall == null ? null : new Call(ownCall), row.placeId, fields.build());
+    }
+
+    /** Who sits at a position; empty when there is no such position. */
+    @Transactional(readOnly = true)
+    public Optional<Actor> actorAt(long positionId) {
+        return Optional.ofNullable(db.find(PositionRow.class, positionId))
+                .map(row -> new Actor(
+                        Optional.ofNullable(row.operatorId)
+                                .flatMap(station::operator)
+                                .map(operator -> operator.name() == null ? operator.callSign() : operator.name())
+                                .orElse(null),
+                        row.name));
     }
 
     /** What a place gives to contacts made there. */

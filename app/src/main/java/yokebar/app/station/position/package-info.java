@@ -3,6 +3,7 @@
 @ApplicationModule(
         id = "station.position",
         allowedDependencies = {
+            "platform.actor",
             "platform.live",
             "platform.rejection",
             "sources.radio",

@@ -142,6 +142,9 @@ class GoalsAndAlertsTest extends AirTest {
         assertThat(sendJson("POST", "/api/onair/look", Map.of("filter", with("maxAgeMinutes", 600)))
                         .body())
                 .contains("1 to 60 minutes");
+        assertThat(sendJson("POST", "/api/onair/look", Map.of("filter", with("hearerZones", List.of(14, 77))))
+                        .body())
+                .contains("There is no zone 77; they go from 1 to 40.");
         put("/api/onair/views", Map.of("name", "Far away", "filter", with("continents", List.of("OC"))));
         assertThat(get("/api/onair/views")
                         .get(0)

@@ -44,6 +44,21 @@ class HandoverTroubleTest extends CountersignTest {
     }
 
     @Test
+    void whoAskedForAHandoverIsKept() throws Exception {
+        importText(contact("ZP5QXA"));
+        sendJsonFrom(1, "POST", "/api/services/1/handovers", Map.of());
+        awaitState("ZP5QXA", "ACCEPTED");
+        assertThat(lane().path("handovers").get(0).path("askedBy").asString())
+                .isEqualTo("at " + get("/api/positions").get(0).path("name").asString());
+        importText(contact("OZ1QAB"));
+        handOver();
+        awaitState("OZ1QAB", "ACCEPTED");
+        assertThat(lane().path("handovers").get(0).has("askedBy"))
+                .as("by a program that did not say where it is")
+                .isFalse();
+    }
+
+    @Test
     void aRefusedContactCorrectedGoesAgain() throws Exception {
         countersign.setRefused("ZP5QXA", true);
         importText(contact("ZP5QXA") + contact("OZ1QAB"));
@@ -126,8 +141,8 @@ class HandoverTroubleTest extends CountersignTest {
         // With the line open the worker would send what is prepared here before it is edited.
         sendJson("POST", "/api/hookups/countersign/disconnect", Map.of());
         importText(contact("ZP5QXA"));
-        long prepared = packing.prepare(1, 500).orElseThrow();
-        assertThat(packing.prepare(1, 500))
+        long prepared = packing.prepare(1, 500, null).orElseThrow();
+        assertThat(packing.prepare(1, 500, null))
                 .as("what is claimed is not claimed twice")
                 .isEmpty();
         long id = idOf("ZP5QXA");
@@ -138,7 +153,7 @@ class HandoverTroubleTest extends CountersignTest {
         assertThat(state("ZP5QXA")).isEqualTo("HELD");
         sendJson("POST", "/api/hookups/countersign/connect", Map.of());
         handOver();
-        assertThat(packing.prepare(1, 500)).isEmpty();
+        assertThat(packing.prepare(1, 500, null)).isEmpty();
         assertThat(countersign.books()).isEmpty();
     }
 }

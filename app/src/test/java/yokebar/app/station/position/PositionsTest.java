@@ -164,6 +164,33 @@ class PositionsTest extends AppTest {
     }
 
     @Test
+    void whoDidSomethingIsNamedByTheirPosition() throws Exception {
+        long operator = operator("cept");
+        put("/api/positions/1", Map.of("operatorId", operator));
+        String call = jdbc.queryForObject("select call_sign from operator where id = " + operator, String.class);
+        String position = get("/api/positions").get(0).path("name").asString();
+        String us = call + " at " + position;
+        importText(contact("ZP5QXA"));
+        long id = jdbc.queryForObject("select id from contact", Long.class);
+        sendJsonFrom(1, "PATCH", "/api/contacts/" + id, Map.of("version", 0, "changes", Map.of("NAME", "Ana")));
+        assertThat(get("/api/changes").get(0).path("madeBy").asString()).isEqualTo(us);
+        Map<String, Object> toLuque = Map.of("selection", Map.of("search", ""), "changes", Map.of("QTH", "Luque"));
+        assertThat(changed(sendJsonFrom(1, "POST", "/api/changes/edit", toLuque))
+                        .path("madeBy")
+                        .asString())
+                .isEqualTo(us);
+        assertThat(get("/api/contacts/" + id).path("journey").findValuesAsString("madeBy"))
+                .as("the edit of one and the edit of many, which went on by itself; nobody sent the record")
+                .containsExactly(us, us);
+        Map<String, Object> toAregua = Map.of("selection", Map.of("search", ""), "changes", Map.of("QTH", "Aregua"));
+        assertThat(changed(sendJsonFrom(777, "POST", "/api/changes/edit", toAregua))
+                        .has("madeBy"))
+                .as("there is no such position")
+                .isFalse();
+        put("/api/positions/1", Map.of("operatorId", 0));
+    }
+
+    @Test
     void twoPositionsOnTwoRadiosEachHaveTheirContacts() throws Exception {
         try (HfRadio hf = new HfRadio(0);
                 VhfRadio vhf = new VhfRadio(0)) {

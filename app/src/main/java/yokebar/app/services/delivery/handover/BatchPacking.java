@@ -80,12 +80,13 @@ public class BatchPacking {
      * Claims what is due, up to one batch that one identity can sign, and stores the batch with its key.
      *
      * @param most contacts in it at the most, within what the service takes
+     * @param askedBy who asked for it, in words; null when it goes automatically
      * @return the handover's number, or empty when nothing is due
      */
     @Transactional
-    public Optional<Long> prepare(int serviceId, int most) {
+    public Optional<Long> prepare(int serviceId, int most, @Nullable String askedBy) {
         ServiceAccount service = deliveries.account(serviceId);
-        return prepare(service, waiting(service, Math.min(most, service.kind().maxBatchSize())));
+        return prepare(service, waiting(service, Math.min(most, service.kind().maxBatchSize())), askedBy);
     }
 
     /**
@@ -94,12 +95,12 @@ public class BatchPacking {
      * @param contactIds no more than the service takes in one handover
      */
     @Transactional
-    public Optional<Long> prepare(int serviceId, List<Long> contactIds) {
+    public Optional<Long> prepare(int serviceId, List<Long> contactIds, @Nullable String askedBy) {
         ServiceAccount service = deliveries.account(serviceId);
         List<Delivery> chosen = repository.at(serviceId, contactIds).stream()
                 .filter(delivery -> delivery.state.waitsToGo() && !delivery.claimed())
                 .toList();
-        return prepare(service, chosen);
+        return prepare(service, chosen, askedBy);
     }
 
     /** The same for radio mail: one large batch that is not sent over the network. */
@@ -108,7 +109,7 @@ public class BatchPacking {
         ServiceAccount service = deliveries.account(serviceId);
         // Past what lies in the outbox already, so that not each letter looks at all of that again.
         List<Delivery> waiting = waiting(service, most, mailedUpTo(serviceId));
-        return prepare(service, waiting.isEmpty() ? waiting(service, most) : waiting)
+        return prepare(service, waiting.isEmpty() ? waiting(service, most) : waiting, null)
                 .map(id -> {
                     Handover handover = db.find(Handover.class, id);
                     handover.via = Handover.Via.MAIL;
@@ -116,7 +117,7 @@ public class BatchPacking {
                 });
     }
 
-    private Optional<Long> prepare(ServiceAccount service, List<Delivery> waiting) {
+    private Optional<Long> prepare(ServiceAccount service, List<Delivery> waiting, @Nullable String askedBy) {
         EligibilitySnapshot rules = deliveries.rules(service, clock.instant());
         StateTally tally = new StateTally();
         Map<Long, LoggedContact> contacts =
@@ -150,7 +151,7 @@ public class BatchPacking {
         if (claimed.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(store(service, claimed, contacts, identity, rules.at()));
+        return Optional.of(store(service, claimed, contacts, identity, rules.at(), askedBy));
     }
 
     private long store(
@@ -158,7 +159,8 @@ public class BatchPacking {
             List<Delivery> claimed,
             Map<Long, LoggedContact> contacts,
             @Nullable SigningIdentity identity,
-            Instant now) {
+            Instant now,
+            @Nullable String askedBy) {
         SigningKey key = identity == null
                 ? null
                 : identities
@@ -181,6 +183,7 @@ public class BatchPacking {
         }
         Handover handover = new Handover();
         handover.serviceId = service.id();
+        handover.askedBy = askedBy;
         handover.idempotencyKey = UUID.randomUUID().toString();
         handover.preparedAt = now;
         handover.contactIds = claimed.stream().mapToLong(Delivery::contactId).toArray();

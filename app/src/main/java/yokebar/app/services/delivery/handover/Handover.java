@@ -65,6 +65,10 @@ public class Handover {
     @JdbcTypeCode(SqlTypes.VARCHAR)
     State state = State.PREPARED;
 
+    /** Who asked for it, in words; null when it went automatically. */
+    @Nullable
+    String askedBy;
+
     String idempotencyKey = "";
 
     /** The contacts in the order they stand in the content. */

@@ -29,17 +29,20 @@ public class HandoverRequests {
     static final class Request {
         private final List<Long> chosen;
         private final boolean ofChosen;
+        private final @Nullable String askedBy;
         private long total;
         private volatile int left;
 
-        private Request(long total, int left) {
+        private Request(long total, int left, @Nullable String askedBy) {
+            this.askedBy = askedBy;
             this.chosen = List.of();
             this.ofChosen = false;
             this.total = total;
             this.left = left;
         }
 
-        private Request(List<Long> chosen) {
+        private Request(List<Long> chosen, @Nullable String askedBy) {
+            this.askedBy = askedBy;
             this.chosen = new ArrayList<>(chosen);
             this.ofChosen = true;
             this.total = chosen.size();
@@ -48,6 +51,12 @@ public class HandoverRequests {
 
         boolean ofChosen() {
             return ofChosen;
+        }
+
+        /** Who asked, in words; null when it is time to send automatically. */
+        @Nullable
+        String askedBy() {
+            return askedBy;
         }
 
         /** The next of the chosen contacts; they stay the next until {@link #doneWith} them. */
@@ -74,20 +83,21 @@ public class HandoverRequests {
     /**
      * @param most of what is due; {@link Integer#MAX_VALUE} for all of it
      * @param due contacts that are due now
+     * @param askedBy who asks, in words; null when it is time to send automatically
      */
-    synchronized void ask(int serviceId, int most, long due) {
+    synchronized void ask(int serviceId, int most, long due, @Nullable String askedBy) {
         Deque<Request> waiting = requests.computeIfAbsent(serviceId, id -> new ArrayDeque<>());
         Request last = waiting.peekLast();
         if (last != null && !last.ofChosen()) {
             last.left = Math.max(last.left, most);
             last.total = Math.max(last.total, Math.min(most, due));
         } else {
-            waiting.add(new Request(Math.min(most, due), most));
+            waiting.add(new Request(Math.min(most, due), most, askedBy));
         }
     }
 
-    synchronized void ask(int serviceId, List<Long> contactIds) {
-        requests.computeIfAbsent(serviceId, id -> new ArrayDeque<>()).add(new Request(contactIds));
+    synchronized void ask(int serviceId, List<Long> contactIds, @Nullable String askedBy) {
+        requests.computeIfAbsent(serviceId, id -> new ArrayDeque<>()).add(new Request(contactIds, askedBy));
     }
 
     /** What is to be fulfilled first; null when nothing is asked for. */

@@ -21,6 +21,7 @@ import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
+import yokebar.app.platform.actor.CurrentActor;
 import yokebar.app.platform.storage.OnConflict;
 import yokebar.app.services.delivery.LaneChanged;
 import yokebar.app.services.delivery.ServiceLine;
@@ -65,6 +66,7 @@ public class HandoverWorker implements SmartLifecycle {
     private final ServiceLines lines;
     private final HandoverSteps steps;
     private final HandoverRequests requests;
+    private final CurrentActor actor;
     private final Clock clock;
     /** Until when there is nothing to do, by service. */
     private final Map<Integer, Instant> restUntil = new ConcurrentHashMap<>();
@@ -90,6 +92,7 @@ public class HandoverWorker implements SmartLifecycle {
             ServiceLines lines,
             HandoverSteps steps,
             HandoverRequests requests,
+            CurrentActor actor,
             Clock clock) {
         this.desk = desk;
         this.handovers = handovers;
@@ -103,6 +106,7 @@ public class HandoverWorker implements SmartLifecycle {
         this.lines = lines;
         this.steps = steps;
         this.requests = requests;
+        this.actor = actor;
         this.clock = clock;
     }
 
@@ -138,7 +142,7 @@ public class HandoverWorker implements SmartLifecycle {
     private void atExit(int serviceId, Instant until) {
         try {
             while (clock.instant().isBefore(until)) {
-                Optional<Long> prepared = packing.prepare(serviceId, Integer.MAX_VALUE);
+                Optional<Long> prepared = packing.prepare(serviceId, Integer.MAX_VALUE, null);
                 if (prepared.isEmpty() || !steps.send(prepared.get(), serviceId)) {
                     return;
                 }
@@ -163,13 +167,13 @@ public class HandoverWorker implements SmartLifecycle {
      * @param most contacts at the most
      */
     public void handOverNow(int serviceId, int most) {
-        requests.ask(serviceId, most, counts.due(serviceId));
+        requests.ask(serviceId, most, counts.due(serviceId), actor.words());
         wake(serviceId);
     }
 
     /** The operator wants these to go now; what of them is not due stays where it is. */
     public void handOver(int serviceId, List<Long> contactIds) {
-        requests.ask(serviceId, contactIds);
+        requests.ask(serviceId, contactIds, actor.words());
         wake(serviceId);
     }
 
@@ -319,7 +323,7 @@ public class HandoverWorker implements SmartLifecycle {
             }
         }
         if (!requests.any(serviceId) && itIsTime(serviceId, setup)) {
-            requests.ask(serviceId, Integer.MAX_VALUE, counts.due(serviceId));
+            requests.ask(serviceId, Integer.MAX_VALUE, counts.due(serviceId), null);
         }
         return sendMany(serviceId);
     }
@@ -357,12 +361,12 @@ public class HandoverWorker implements SmartLifecycle {
         if (request.ofChosen()) {
             List<Long> next = request.next(services.account(serviceId).kind().maxBatchSize());
             // They may need more than one batch, one for each identity.
-            prepared = packing.prepare(serviceId, next);
+            prepared = packing.prepare(serviceId, next, request.askedBy());
             if (prepared.isEmpty()) {
                 request.doneWith(next);
             }
         } else {
-            prepared = packing.prepare(serviceId, request.left());
+            prepared = packing.prepare(serviceId, request.left(), request.askedBy());
         }
         return prepared;
     }

@@ -155,7 +155,7 @@ public class Deliveries {
     }
 
     public void refusedNote(long contactId, String serviceName, String words) {
-        journey.note(contactId, JourneyStep.Kind.REFUSED, serviceName + " refused it: " + words + ".");
+        journey.note(contactId, JourneyStep.Kind.REFUSED, serviceName + " refused it: " + words + ".", null);
     }
 
     /** What a service takes now. */

@@ -80,6 +80,6 @@ class DeliveryJourney implements JourneySource {
     }
 
     private static JourneyStep step(Instant at, JourneyStep.Kind kind, String sentence) {
-        return new JourneyStep(at, kind, sentence, null);
+        return JourneyStep.of(at, kind, sentence, null);
     }
 }

@@ -224,7 +224,7 @@ public class IntakeJournal implements IntakeBatch.KnownRecords, JourneySource {
         return db.createQuery("from JournalEntry where contactId = :id order by id", JournalEntry.class)
                 .setParameter("id", contactId)
                 .getResultStream()
-                .map(entry -> new JourneyStep(
+                .map(entry -> JourneyStep.of(
                         entry.arrivedAt,
                         KINDS.getOrDefault(entry.decision, JourneyStep.Kind.ARRIVED),
                         "Arrived " + by(entry.source) + " from " + entry.sender + ". " + entry.sentence,

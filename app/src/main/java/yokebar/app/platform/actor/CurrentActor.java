@@ -1,0 +1,24 @@
+package yokebar.app.platform.actor;
+
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
+
+/** Who asks for what is being done in this thread. */
+@Component
+public class CurrentActor {
+    private static final String ATTRIBUTE = "yokebar.actor";
+
+    /** Names the actor of the request of this thread. */
+    public void is(Actor actor) {
+        RequestContextHolder.currentRequestAttributes().setAttribute(ATTRIBUTE, actor, RequestAttributes.SCOPE_REQUEST);
+    }
+
+    /** In words; null outside a request, and for programs that do not say at which position they are. */
+    public @Nullable String words() {
+        RequestAttributes request = RequestContextHolder.getRequestAttributes();
+        Object actor = request == null ? null : request.getAttribute(ATTRIBUTE, RequestAttributes.SCOPE_REQUEST);
+        return actor instanceof Actor known ? known.words() : null;
+    }
+}
