@@ -27,6 +27,9 @@ class LiveDescription {
                         .resolveAsResolvedSchema(new AnnotatedType(message.payload()).resolveAsRef(true));
                 resolved.referencedSchemas.forEach(
                         (name, schema) -> api.getComponents().getSchemas().putIfAbsent(name, schema));
+                if (resolved.schema.getDescription() == null) {
+                    resolved.schema.setDescription("content of the message " + message.name());
+                }
                 all.addProperty(message.name(), resolved.schema);
                 all.addRequiredItem(message.name());
             });

@@ -122,6 +122,12 @@ class ApiDescription {
         return api -> api.getComponents().addSchemas("ProblemDetail", problem);
     }
 
+    /** Customizers are asked in the order of their beans; this one stands last, for it looks at what the others add. */
+    @Bean
+    FieldMeanings fieldMeanings() {
+        return new FieldMeanings();
+    }
+
     private static final class RequiredUnlessNullable implements ModelConverter {
         private final SchemaNames names;
 

@@ -15,6 +15,9 @@ class ApiDescriptionTest extends AppTest {
     @Autowired
     private SchemaNames names;
 
+    @Autowired
+    private FieldMeanings meanings;
+
     private static final Path DESCRIPTION = Path.of("../web/openapi.json");
 
     /**
@@ -59,6 +62,18 @@ class ApiDescriptionTest extends AppTest {
                 }));
         assertThat(ids).hasSizeGreaterThan(150).doesNotHaveDuplicates().allMatch(id -> id.matches("[a-zA-Z]+"));
         assertThat(silent).isEmpty();
+    }
+
+    @Test
+    void everyFieldSaysWhatItMeans() throws Exception {
+        List<String> silent = new ArrayList<>();
+        JsonNode types = get("/api/docs").path("components").path("schemas");
+        types.propertyNames().forEach(type -> types.path(type).path("properties").properties().stream()
+                .filter(field ->
+                        field.getValue().path("description").asString("").isBlank())
+                .forEach(field -> silent.add(type + "." + field.getKey())));
+        assertThat(silent).isEmpty();
+        assertThat(meanings.unused()).as("meanings of fields there are not").isEmpty();
     }
 
     @Test
