@@ -193,7 +193,7 @@ describe('what did not work', () => {
 
   it('is left to the browser when it is a fault of the page', () => {
     render(ErrorNotice);
-    expect(rejected(new TypeError('undefined is no function')).defaultPrevented).toBe(false);
+    expect(rejected(new TypeError('undefined is not a function')).defaultPrevented).toBe(false);
     expect(screen.queryByRole('alert')).toBeNull();
   });
 });

@@ -12,7 +12,7 @@
     typed,
     onsearch,
   }: {
-    /** What stands in the search box, though it may not be searched for yet. */
+    /** The content of the search box, though it may not be searched for yet. */
     typed: string;
     onsearch: (text: string) => void;
   } = $props();

@@ -272,7 +272,7 @@ describe('changes of the log', () => {
     await press('Cancel');
     await vi.waitFor(() => expect(server.asked).toContain('POST /api/changes/3/cancel'));
     store(ChangeStore).shown = change({ state: 'STOPPED', done: 500, planned: 8602 });
-    await screen.findByText('Stopped after 500 of 8 602; what was done stands.');
+    await screen.findByText('Stopped after 500 of 8 602; what was done remains.');
   });
 
   it('are taken back, and dismissed', async () => {

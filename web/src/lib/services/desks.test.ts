@@ -190,10 +190,10 @@ describe('the identities', () => {
     await type('Own call', 'CU9QYB');
     await type('First day of contacts', 'May');
     await type('Postal address for the letter', 'Farol, Corvo');
-    const fields = [{ field: 'fromDay', sentence: '"May" is no day.' }];
-    server.on('POST /api/services/1/requests', { detail: '"May" is no day.', fields }, 422);
+    const fields = [{ field: 'fromDay', sentence: '"May" is not a day.' }];
+    server.on('POST /api/services/1/requests', { detail: '"May" is not a day.', fields }, 422);
     await press('Make and send the request');
-    await vi.waitFor(() => expect(screen.getAllByText('"May" is no day.').length).toBeGreaterThan(1));
+    await vi.waitFor(() => expect(screen.getAllByText('"May" is not a day.').length).toBeGreaterThan(1));
     await type('First day of contacts', '2015-01-01');
     server.on('POST /api/services/1/requests', lane({}, { requests: [request] }));
     await press('Make and send the request');
@@ -242,10 +242,10 @@ describe('the identities', () => {
   it('are taken away only when that is said twice', async () => {
     show(lane({}, { identities: [identity] }));
     await press('Take away');
-    expect(screen.getByText(/Its key goes with it/)).toBeDefined();
+    expect(screen.getByText(/Its key is removed with it/)).toBeDefined();
     expect(server.asked).toEqual([]);
     await press('Take away');
-    expect(screen.queryByText(/Its key goes with it/)).toBeNull();
+    expect(screen.queryByText(/Its key is removed with it/)).toBeNull();
     await press('Take away');
     server.on('DELETE /api/services/1/identities/3', lane({}));
     await press('Take it away for good');
@@ -315,7 +315,7 @@ describe('what goes there and when', () => {
     render(LaneChoices, { lane: lane({}), lanes: store(LaneStore) });
     await type('Fetch every, minutes', 'often');
     await press('Save');
-    await vi.waitFor(() => expect(screen.getAllByText(/"often" is no number of minutes/)).toHaveLength(2));
+    await vi.waitFor(() => expect(screen.getAllByText(/"often" is not a number of minutes/)).toHaveLength(2));
     expect(server.asked).toEqual([]);
     server.on('PUT /api/services/1', lane({}));
     await type('Fetch every, minutes', '30');

@@ -79,7 +79,7 @@ describe('the panel of a service', () => {
     const trouble = hookup({
       state: 'TROUBLE',
       reason: 'Countersign cannot be reached.',
-      fix: 'Is the network there?',
+      fix: 'Is the network up?',
       attempt: 3,
       nextAttempt: new Date(Date.now() + 90_000).toISOString(),
     });
@@ -87,7 +87,7 @@ describe('the panel of a service', () => {
     show(lane({ DUE: 2 }, { due: 2, waiting: 0, identities, handovers, hookup: trouble }));
     const alert = screen.getByRole('alert').textContent ?? '';
     expect(alert).toContain('Countersign cannot be reached.');
-    expect(alert).toContain('Is the network there?');
+    expect(alert).toContain('Is the network up?');
     expect(alert).toMatch(/Try 3 failed; the next is in 2 min/);
     expect(alert).toContain('In the batch under way: 3 contacts.');
   });
@@ -139,7 +139,7 @@ describe('the panel of a service', () => {
     server.on('POST /api/services/1/handovers', lane({ DUE: 12 }, { due: 12, identities }));
     await fireEvent.click(screen.getByRole('button', { name: 'Try with one contact' }));
     await screen.findByText('One contact is on its way.');
-    expect(server.sent['POST /api/services/1/handovers']).toEqual({ most: 1 });
+    expect(server.sent['POST /api/services/1/handovers']).toEqual({ maxContacts: 1 });
   });
 
   it('hands over a stretch of days, and says why it could not', async () => {
@@ -149,9 +149,9 @@ describe('the panel of a service', () => {
     const go = screen.getByRole('button', { name: 'Hand over these days' });
     expect(go).toHaveProperty('disabled', true);
     await fireEvent.input(screen.getByLabelText('From'), { target: { value: 'May' } });
-    server.on('POST /api/services/1/handovers', { detail: '"May" is no day.' }, 422);
+    server.on('POST /api/services/1/handovers', { detail: '"May" is not a day.' }, 422);
     await fireEvent.click(go);
-    expect((await screen.findByRole('alert')).textContent).toBe('"May" is no day.');
+    expect((await screen.findByRole('alert')).textContent).toBe('"May" is not a day.');
     expect(server.sent['POST /api/services/1/handovers']).toEqual({ fromDay: 'May' });
   });
 
@@ -286,7 +286,7 @@ describe('near misses', () => {
 
   it('say why a correction did not work', async () => {
     const onchanged = show([unmatched({ guesses: [guess({ confirmed: true })] })]);
-    expect(screen.getByText(/ours is confirmed as it stands/)).toBeDefined();
+    expect(screen.getByText(/your contact is confirmed as it is/)).toBeDefined();
     server.on('PATCH /api/contacts/5', { detail: 'Somebody edited it meanwhile.' }, 409);
     await fireEvent.click(screen.getByRole('button', { name: 'Correct ours' }));
     await fireEvent.click(screen.getByRole('button', { name: 'Change it so' }));

@@ -19,7 +19,7 @@
         {change.sentence}
         {#if change.state === 'STOPPED'}
           <strong
-            >Stopped after {grouped(change.done)} of {grouped(change.planned)}; what was done stands.</strong
+            >Stopped after {grouped(change.done)} of {grouped(change.planned)}; what was done remains.</strong
           >
         {/if}
       </span>

@@ -44,7 +44,7 @@
     {:else}
       <li>
         <span class="muted"
-          >Nothing was changed yet. Edits, deletions and merged records will stand here.</span
+          >Nothing was changed yet. Edits, deletions and merged records are listed here.</span
         >
       </li>
     {/each}

@@ -27,7 +27,7 @@
     const first = Object.keys(values).length === 0;
     values = { ...values, [name]: value };
     if (first) {
-      // What stands in the line was not typed into these fields: it is set aside.
+      // The content of the line was not typed into these fields: it is set aside.
       line.fill(lineOf(values));
     } else {
       line.type(lineOf(values));

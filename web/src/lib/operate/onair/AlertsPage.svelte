@@ -106,8 +106,8 @@
                 min="1"
                 max="60"
                 aria-label={`${WORDS[alert.kind]}: at most a minute`}
-                value={alert.mostAMinute}
-                onchange={(e) => change(alert.kind, { mostAMinute: Number(e.currentTarget.value) || 1 })}
+                value={alert.maxPerMinute}
+                onchange={(e) => change(alert.kind, { maxPerMinute: Number(e.currentTarget.value) || 1 })}
               />
             </td>
           </tr>
@@ -139,7 +139,7 @@
             quietFrom: e.currentTarget.value ? (store.chosen?.quietFrom ?? '22:00') : undefined,
           })}
       />
-      UTC. What comes faster than its limit is told together in one sentence.
+      UTC. More than the limit are announced together in one sentence.
     </p>
     <SavedMark saved={store.savedAt > 0} problem={store.problem} />
   </section>

@@ -77,7 +77,7 @@
     {#each GRANULARITIES as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
   </select>
   <select
-    aria-label={`Goal ${number}: when it is had`}
+    aria-label={`Goal ${number}: worked or confirmed`}
     value={goal.bar}
     onchange={(e) => onchange({ bar: e.currentTarget.value as GoalChoice['bar'] })}
   >

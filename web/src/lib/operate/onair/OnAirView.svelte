@@ -21,10 +21,10 @@
 
   const PAGES = [
     { id: 'now', label: 'Now', says: '' },
-    { id: 'us', label: 'Who hears us', says: 'Reports of our own signal in the last hour.' },
+    { id: 'us', label: 'Who hears us', says: 'Reports of your own signal in the last hour.' },
     { id: 'goals', label: 'Goals', says: 'What counts as needed, for everybody at this station.' },
     { id: 'alerts', label: 'Alerts', says: 'What is announced, how, and why it was.' },
-    { id: 'sun', label: 'Sun and news', says: 'As the feeds told it.' },
+    { id: 'sun', label: 'Sun and news', says: 'As reported by the feeds.' },
   ] as const;
   const KEPT = 'yokebar-air-parts';
 

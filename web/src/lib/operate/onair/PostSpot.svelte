@@ -46,7 +46,7 @@
           },
         }),
       );
-      done = `${told.node} was told of ${told.call} on ${kiloHertz(told.frequencyHz)} kHz.`;
+      done = `${told.node} received the spot of ${told.call} on ${kiloHertz(told.frequencyHz)} kHz.`;
       posting = await got(api.GET('/api/onair/posting'));
     } catch (e) {
       problem = e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : 'Yokebar does not answer.';

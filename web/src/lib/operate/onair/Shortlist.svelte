@@ -50,7 +50,7 @@
     class="rows"
     tabindex="0"
     role={best.length > 0 ? 'listbox' : 'group'}
-    aria-label="Needed stations; arrow keys choose, Enter goes there, x hides"
+    aria-label="Needed stations; arrow keys choose, Enter tunes, x hides"
     aria-activedescendant={list.selected !== undefined ? `needed-${list.selected}` : undefined}
     onpointerenter={() => (pointed = true)}
     onpointerleave={() => (pointed = false)}

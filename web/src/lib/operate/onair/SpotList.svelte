@@ -86,7 +86,7 @@
     class="scroller"
     tabindex="0"
     role={shown.length > 0 ? 'listbox' : 'group'}
-    aria-label="Stations; arrow keys choose, Enter goes there, Control and Enter answer a decode, x hides"
+    aria-label="Stations; arrow keys choose, Enter tunes, Control and Enter answer a decode, x hides"
     aria-activedescendant={air.selected !== undefined ? `spot-${air.selected}` : undefined}
     bind:this={scroller}
     bind:clientHeight={viewHeight}

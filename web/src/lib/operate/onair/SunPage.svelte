@@ -47,7 +47,7 @@
 {:else if sun === undefined}<p class="muted">Reading the sun’s numbers…</p>
 {:else if !last}
   <p class="muted">
-    No feed has told of the sun yet. Cluster nodes do so every few hours; connect one under <a
+    No feed has sent solar data yet. Cluster nodes do so every few hours; connect one under <a
       href="#/hookups">Hookups</a
     >.
   </p>

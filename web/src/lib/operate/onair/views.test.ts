@@ -32,7 +32,7 @@ const alertChoice = (kind: AlertChoice['kind']): AlertChoice => ({
   shown: true,
   spoken: false,
   notified: false,
-  mostAMinute: 6,
+  maxPerMinute: 6,
 });
 
 const choices = (more: Partial<AirChoices> = {}): AirChoices => ({
@@ -113,9 +113,9 @@ describe('the goals', () => {
 
   it('what is refused is said, and what holds is shown again', async () => {
     await show();
-    server.on('PUT /api/onair/choices', { detail: '"((" is no pattern.' }, 422);
+    server.on('PUT /api/onair/choices', { detail: '"((" is not a pattern.' }, 422);
     await change('Calls I look out for', '((');
-    await screen.findByText('"((" is no pattern.');
+    await screen.findByText('"((" is not a pattern.');
     await vi.waitFor(() =>
       expect(screen.getByLabelText('Calls I look out for')).toHaveProperty('value', 'ZP5QXA'),
     );
@@ -155,7 +155,7 @@ describe('the alerts', () => {
     );
     await change('A call on the watch list: at most a minute', '');
     await vi.waitFor(() =>
-      expect(server.sent['PUT /api/onair/choices']).toMatchObject({ alerts: [{ mostAMinute: 1 }, {}] }),
+      expect(server.sent['PUT /api/onair/choices']).toMatchObject({ alerts: [{ maxPerMinute: 1 }, {}] }),
     );
   });
 
@@ -228,7 +228,7 @@ describe('posting a spot', () => {
     await fireEvent.input(screen.getByLabelText('kHz'), { target: { value: '14 025,5' } });
     await change('Node', '2');
     await press('Tell the cluster');
-    await screen.findByText('Quarry was told of ZP5QXA on 14 025.5 kHz.');
+    await screen.findByText('Quarry received the spot of ZP5QXA on 14 025.5 kHz.');
     expect(server.sent['POST /api/onair/posting']).toEqual({
       call: 'ZP5QXA',
       frequencyHz: 14_025_500,

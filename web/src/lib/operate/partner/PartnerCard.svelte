@@ -53,7 +53,7 @@
           {partner.entity.name} · {partner.entity.continent} · zones {partner.entity.cqZone} and {partner
             .entity.ituZone}
         {:else}
-          At sea, in the air, or a prefix nobody knows
+          At sea, in the air, or an unknown prefix
         {/if}
       </p>
       {#if typed?.dupe}<p class="dupe"><strong>{typed.dupe}</strong></p>{/if}

@@ -8,7 +8,7 @@
   let box = $state<HTMLDivElement | null>(null);
   /** It opens to the side where there is more room, and no longer than the view it belongs to. */
   let toTheRight = $state(false);
-  let mostHigh = $state(0);
+  let maxHeight = $state(0);
   const MARGIN_PX = 8;
 
   function toggle() {
@@ -18,7 +18,7 @@
       const view = box?.closest('.place')?.getBoundingClientRect();
       if (place) {
         toTheRight = place.left + place.right < window.innerWidth;
-        mostHigh = (view?.bottom ?? window.innerHeight) - place.bottom - MARGIN_PX;
+        maxHeight = (view?.bottom ?? window.innerHeight) - place.bottom - MARGIN_PX;
       }
       void onopen?.();
     }
@@ -47,7 +47,7 @@
   {#if open}<div
       class="content"
       class:to-the-right={toTheRight}
-      style:max-height={`${mostHigh}px`}
+      style:max-height={`${maxHeight}px`}
       role="group"
       aria-label={label}
     >

@@ -124,7 +124,7 @@
             <td class="mono" class:other={differs(guess, 'OWN_CALL')}>{guess.contact.ownCall}</td>
             <td class="why"
               >{guess.differences.map((d) => WORDS[d]).join(' and ')}{#if guess.confirmed}<span class="muted"
-                  >; ours is confirmed as it stands</span
+                  >; your contact is confirmed as it is</span
                 >{/if}{#if asked === key(one, guess)}
                 <ul class="preview" aria-label="What would change" role="alert">
                   {#each preview(one, guess) as [what, from, to] (what)}

@@ -62,7 +62,8 @@
           kind="tertiary"
           size="small"
           disabled={!ready}
-          on:click={() => act(() => lanes.handOver(lane.id, { most: 1 }), 'One contact is on its way.')}
+          on:click={() =>
+            act(() => lanes.handOver(lane.id, { maxContacts: 1 }), 'One contact is on its way.')}
           >Try with one contact</Button
         >
       {/if}

@@ -33,7 +33,7 @@
       case 'INSTALL_IDENTITY':
         return 'Set up an identity';
       case 'CHANGE_CHOICES':
-        return 'Change what goes there';
+        return 'Change what is sent';
       case 'LET_SOURCE_GO':
         return 'Look at the sources';
       case 'LEAVE_OUT':

@@ -120,10 +120,7 @@
     </div>
     {#if leaving === identity.id}
       <div class="leaving" role="group" aria-label={`Take ${identity.call} away`}>
-        <p>
-          Its key goes with it. Without a copy as a file it can be had again only with a new request and a new
-          letter.
-        </p>
+        <p>Its key is removed with it. Without a copy as a file you need a new request and a new letter.</p>
         <Button
           kind="danger-tertiary"
           size="small"

@@ -20,7 +20,7 @@
     try {
       const minutes = Number(fetchMinutes);
       if (lane.confirms && !(Number.isInteger(minutes) && minutes > 0)) {
-        const sentence = `"${fetchMinutes}" is no number of minutes; write it as 15.`;
+        const sentence = `"${fetchMinutes}" is not a number of minutes; write it as 15.`;
         throw new Problem(sentence, new Map([['fetchEverySeconds', sentence]]));
       }
       const changed = Math.round(lane.fetchEverySeconds / 60) !== minutes;

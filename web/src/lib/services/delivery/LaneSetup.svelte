@@ -23,7 +23,7 @@
       <IdentityDesk {lane} {lanes} {places} />
     </section>
   {/if}
-  <section aria-label="What goes there">
+  <section aria-label="What is sent">
     <h3 class="small-head"><span class="step">{lane.signed ? 3 : 2}</span> What goes there</h3>
     <LaneChoices {lane} {lanes} />
     {#if accountDone && identityDone && !lane.proven}

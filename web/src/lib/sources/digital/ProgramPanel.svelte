@@ -17,7 +17,7 @@
   <dl>
     <dt>Its radio</dt>
     <dd class="mono">
-      {program.dialHz === undefined ? 'not told' : megaHertz(program.dialHz)}
+      {program.dialHz === undefined ? 'not reported' : megaHertz(program.dialHz)}
       {program.mode ?? ''}
     </dd>
     <dt>Working</dt>

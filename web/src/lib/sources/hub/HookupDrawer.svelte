@@ -40,7 +40,7 @@
   let typed = $state(false);
   let finding = $state(false);
 
-  /** When data last came is no news of its own; while somebody looks, it is asked for. */
+  /** When data last came is not news of its own; while somebody looks, it is asked for. */
   const LOOK_EVERY_MS = 2000;
   $effect(() => {
     void hookups.load();

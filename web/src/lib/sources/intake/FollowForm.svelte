@@ -96,7 +96,7 @@
   {#if store.now}
     <TryoutPanel {store} />
     <div class="how">
-      <RadioButtonGroup legendText="What stands in it already" bind:selected={begin} on:change={again}>
+      <RadioButtonGroup legendText="The content of it already" bind:selected={begin} on:change={again}>
         <RadioButton value="EVERYTHING" labelText="take everything" />
         <RadioButton value="FROM_NOW_ON" labelText="only what comes from now on" />
         <RadioButton value="FROM_DATE" labelText="from a day on" />

@@ -14,7 +14,7 @@
   const lanes = useStore(LaneStore);
   const changes = useStore(ChangeStore);
 
-  /** A card is no service, so none of ours can be meant by it. */
+  /** A card is not a service, so none of ours can be meant by it. */
   const PAPER = 'paper card';
 
   const store = new TryoutStore();

@@ -11,7 +11,7 @@
   const navigation = useStore(Navigation);
 
   const PAGES = [
-    { id: 'journal', label: 'Journal', says: 'Every record that came in, with what was decided about it.' },
+    { id: 'journal', label: 'Journal', says: 'Every received record, with what was decided about it.' },
     { id: 'sources', label: 'Sources', says: 'Where records come from, and what is done with them.' },
     {
       id: 'import',

@@ -39,7 +39,7 @@
   />
   <TextInput
     size="sm"
-    labelText="Operator, where it is not told"
+    labelText="Operator, where the record has none"
     placeholder={otherwise}
     bind:value={choices.operatorCall}
     invalid={fault('operatorCall') !== ''}
@@ -57,7 +57,7 @@
       {/each}
     </Select>
   {/if}
-  <Select size="sm" labelText="Place, where it is not told" bind:selected={choices.placeId}>
+  <Select size="sm" labelText="Place, where the record has none" bind:selected={choices.placeId}>
     <SelectItem value="0" text={otherwise} />
     {#each places as place (place.id)}<SelectItem value={String(place.id)} text={place.name} />{/each}
   </Select>

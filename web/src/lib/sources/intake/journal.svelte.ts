@@ -41,7 +41,7 @@ export class JournalStore {
     await this.#read(this.lines.at(-1)?.id);
   }
 
-  /** An answer to an earlier question that comes after a later one is no news any more. */
+  /** An answer to an earlier question that comes after a later one is out of date. */
   async #read(below: number | undefined): Promise<void> {
     const mine = ++this.#request;
     const query = {

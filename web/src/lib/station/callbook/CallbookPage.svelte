@@ -22,8 +22,8 @@
   <div class="page">
     <h2>Callbook on the network</h2>
     <p class="muted wide">
-      Asked about each call you type or point at. What it says fills the partner card and the fields nobody
-      typed; it never writes over what you typed. Its answers are kept and serve without a network.
+      Asked about each call you type or point at. Its answers fill the partner card and the fields you left
+      empty, and are kept for use without a network.
     </p>
     <SavingInput
       label="Address"

@@ -40,7 +40,7 @@
 
 <h2>Operators</h2>
 <p class="muted">
-  With a licence chosen, the Desk says when the radio is set to what it does not allow.
+  With a licence chosen, the Desk warns when the radio is set to a frequency it does not allow.
   {#if view.licencesProblem}<span class="trouble">{view.licencesProblem}</span>{/if}
 </p>
 <table class="list form">

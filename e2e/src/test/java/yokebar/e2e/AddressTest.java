@@ -94,9 +94,9 @@ class AddressTest extends LoggingTest {
         assertThat(cell).hasValue("Tommy");
         Browser.waitUntil(page, "document.querySelector('[data-contact=\"" + id + "\"]') !== null");
         cell.press("Enter");
-        Locator told = page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("Tommy"));
-        assertThat(told).containsText("Tomás");
-        told.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Correct"))
+        Locator notice = page.getByRole(AriaRole.ALERT).filter(new Locator.FilterOptions().setHasText("Tommy"));
+        assertThat(notice).containsText("Tomás");
+        notice.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Correct"))
                 .click();
         assertThat(cell).hasValue("Tommy");
         cell.press("Enter");

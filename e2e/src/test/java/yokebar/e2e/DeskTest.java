@@ -93,7 +93,7 @@ class DeskTest {
         page.keyboard().press("Tab");
         page.keyboard().type("over there");
         page.keyboard().press("Enter");
-        assertThat(form.getByText("\"over there\" is no address")).isVisible();
+        assertThat(form.getByText("\"over there\" is not an address")).isVisible();
         form.getByLabel("Serial port, or host and port").focus();
         page.keyboard().press("Control+a");
         page.keyboard().type("127.0.0.1:" + standIns.hfRadio().port());
@@ -234,11 +234,11 @@ class DeskTest {
         standIns.rotator().setStuck(true);
         page.getByLabel("Turn to").fill("350");
         page.keyboard().press("Enter");
-        assertThat(page.getByText("Windrose was told to turn to 350° but stays at 270°."))
+        assertThat(page.getByText("Windrose was asked to turn to 350° but stays at 270°."))
                 .isVisible();
         button("Stop").click();
         standIns.rotator().setStuck(false);
-        assertThat(page.getByText("was told to turn to")).isHidden();
+        assertThat(page.getByText("was asked to turn to")).isHidden();
     }
 
     @Test

@@ -168,7 +168,7 @@ class OnAirTest extends BrowserTest {
         form.getByLabel("kHz").fill("21025.0");
         form.getByLabel("Comment").fill("tnx");
         form.getByText("Tell the cluster").click();
-        assertThat(form.getByText("Beacon Hill was told of ZP5QXA")).isVisible();
+        assertThat(form.getByText("Beacon Hill received the spot of ZP5QXA")).isVisible();
         assertThat(standIns.node().books()).hasSize(1);
         form.getByText("Tell the cluster").click();
         assertThat(form.getByText("less than ten minutes ago")).isVisible();

@@ -79,7 +79,7 @@ class ServiceDeskTest extends BrowserTest {
         page.getByLabel("First day of contacts").fill("the beginning");
         page.getByLabel("Postal address for the letter").fill("Farol 1, Vila do Corvo");
         button("Make and send the request").click();
-        assertThat(page.getByText("is no day; write it as 2026-05-01", new Page.GetByTextOptions().setExact(false))
+        assertThat(page.getByText("is not a date; write it as 2026-05-01", new Page.GetByTextOptions().setExact(false))
                         .first())
                 .isVisible();
         page.getByLabel("First day of contacts").fill("2015-01-01");

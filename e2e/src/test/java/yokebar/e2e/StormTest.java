@@ -65,10 +65,10 @@ class StormTest extends BrowserTest {
         double heapBefore = heap(devTools);
         double serverBefore = residentMb();
         long began = System.nanoTime();
-        Map<String, Long> told = new LinkedHashMap<>();
+        Map<String, Long> sentAt = new LinkedHashMap<>();
         for (int i = 0; (System.nanoTime() - began) / 1e9 < SECONDS; i++) {
             String call = "ZP" + i % 10 + "Q" + (char) ('A' + i / 10 % 26) + (char) ('A' + i / 260 % 26);
-            told.putIfAbsent(call, System.currentTimeMillis());
+            sentAt.putIfAbsent(call, System.currentTimeMillis());
             standIns.node().spot("OZ1QAB", 21_010.0 + i % 400 * 0.5, call, "");
             page.waitForTimeout(900);
         }
@@ -77,14 +77,14 @@ class StormTest extends BrowserTest {
         double heapAfter = heap(devTools);
         double serverAfter = residentMb();
         standIns.skimmer().setSpotsASecond(0);
-        Until.itIs("every line", () -> lines() >= standIns.skimmer().told());
-        List<Double> times = times(page, told);
+        Until.itIs("every line", () -> lines() >= standIns.skimmer().sent());
+        List<Double> times = times(page, sentAt);
         Collections.sort(times);
         System.out.printf(
-                "storm: %d spots/s for %.0f s, %d lines told, %d taken in; socket to screen median %.0f ms, p95 %.0f ms of %d (target 500); page busy %.0f %% (target 40); page heap %.1f to %.1f MB, server %.0f to %.0f MB resident%n",
+                "storm: %d spots/s for %.0f s, %d lines sentAt, %d taken in; socket to screen median %.0f ms, p95 %.0f ms of %d (target 500); page busy %.0f %% (target 40); page heap %.1f to %.1f MB, server %.0f to %.0f MB resident%n",
                 SPOTS_A_SECOND,
                 elapsed,
-                standIns.skimmer().told(),
+                standIns.skimmer().sent(),
                 lines(),
                 times.get(times.size() / 2),
                 times.get((int) (times.size() * 0.95)),
@@ -94,8 +94,8 @@ class StormTest extends BrowserTest {
                 heapAfter,
                 serverBefore,
                 serverAfter);
-        assertThat(lines()).isEqualTo(standIns.skimmer().told());
-        assertThat(times).hasSize(told.size());
+        assertThat(lines()).isEqualTo(standIns.skimmer().sent());
+        assertThat(times).hasSize(sentAt.size());
     }
 
     private long lines() {
@@ -114,11 +114,11 @@ class StormTest extends BrowserTest {
         }
     }
 
-    private static List<Double> times(Page page, Map<String, Long> told) {
+    private static List<Double> times(Page page, Map<String, Long> sentAt) {
         @SuppressWarnings("unchecked")
         Map<String, Object> seen = (Map<String, Object>) page.evaluate("window.seenAt");
         List<Double> times = new ArrayList<>();
-        told.forEach((call, at) -> {
+        sentAt.forEach((call, at) -> {
             if (seen.get(call) instanceof Number shown) {
                 times.add(shown.doubleValue() - at);
             }

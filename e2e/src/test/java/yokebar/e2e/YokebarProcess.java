@@ -196,7 +196,7 @@ public final class YokebarProcess implements AutoCloseable {
         return JSON.readTree(answer.body());
     }
 
-    /** Imports made-up contacts, each of them another one; gives what was told of it. */
+    /** Imports made-up contacts, each of them another one; gives the answer. */
     public JsonNode importContacts(int from, int until) throws IOException, InterruptedException {
         HttpResponse<String> answer = http.send(importing(from, until), HttpResponse.BodyHandlers.ofString());
         if (answer.statusCode() != 200) {

@@ -52,7 +52,7 @@ public final class BeaconHill implements AutoCloseable {
     private volatile double garbage;
     private volatile @Nullable String password;
     private double owed;
-    private long told;
+    private long sent;
     private int flux = 152;
     private int aIndex = 9;
     private int kIndex = 2;
@@ -110,8 +110,8 @@ public final class BeaconHill implements AutoCloseable {
     }
 
     /** Spots told since the start. */
-    public synchronized long told() {
-        return told;
+    public synchronized long sent() {
+        return sent;
     }
 
     public Map<String, Object> summary() {
@@ -120,7 +120,7 @@ public final class BeaconHill implements AutoCloseable {
         summary.put("up", server.up());
         summary.put("visitors", server.visitors());
         summary.put("spotsASecond", spotsASecond);
-        summary.put("told", told());
+        summary.put("told", sent());
         summary.put("posted", books.size());
         return summary;
     }
@@ -135,7 +135,7 @@ public final class BeaconHill implements AutoCloseable {
         String line = line(by, khz, call, comment, clock.instant());
         synchronized (this) {
             remember(line);
-            told++;
+            sent++;
         }
         tell(line);
     }

@@ -29,7 +29,7 @@ public final class Nightjar implements AutoCloseable {
     });
     private volatile double spotsASecond;
     private double owed;
-    private volatile long told;
+    private volatile long sent;
 
     /** @param port 0 for any free one */
     public Nightjar(Air air, Clock clock, int port) throws IOException {
@@ -56,8 +56,8 @@ public final class Nightjar implements AutoCloseable {
     }
 
     /** Lines told since the start. */
-    public long told() {
-        return told;
+    public long sent() {
+        return sent;
     }
 
     /** A few receivers hear a signal that is sent from a place. */
@@ -73,7 +73,7 @@ public final class Nightjar implements AutoCloseable {
         summary.put("up", server.up());
         summary.put("visitors", server.visitors());
         summary.put("spotsASecond", spotsASecond);
-        summary.put("told", told);
+        summary.put("told", sent);
         return summary;
     }
 
@@ -106,7 +106,7 @@ public final class Nightjar implements AutoCloseable {
                 heard.call(),
                 comment,
                 TIME.format(clock.instant())));
-        told++;
+        sent++;
     }
 
     /** Who comes in says a call first. */

@@ -24,7 +24,7 @@ final class CountersignRequirements {
                 }),
                 new Requirement("a batch that was refused has no receipt", () -> peer.get("api/batches?key=" + key)
                         .saysNone()),
-                new Requirement("POST api/requests refuses what is no certificate request, in words", () -> {
+                new Requirement("POST api/requests refuses what is not a certificate request, in words", () -> {
                     Common.refuses(peer.send(
                             "POST",
                             "api/requests",

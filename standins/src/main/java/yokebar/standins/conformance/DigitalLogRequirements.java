@@ -39,15 +39,15 @@ final class DigitalLogRequirements {
     List<Requirement> all() {
         return List.of(
                 new Requirement("a contact is answered \"taken\" with its id, and is in the log", () -> {
-                    JsonNode taken = told("c1", adif);
+                    JsonNode taken = answer("c1", adif);
                     Requirement.require(taken.path("inLog").asBoolean(false), "it is not in the log: " + taken);
                 }),
                 new Requirement("the same contact told again is answered in the same way", () -> {
-                    JsonNode taken = told("c1", adif);
+                    JsonNode taken = answer("c1", adif);
                     Requirement.require(taken.path("inLog").asBoolean(false), "it is not in the log: " + taken);
                 }),
-                new Requirement("what is no contact is answered \"taken\", not in the log, with a sentence", () -> {
-                    JsonNode taken = told("c2", "no record");
+                new Requirement("what is not a contact is answered \"taken\", not in the log, with a sentence", () -> {
+                    JsonNode taken = answer("c2", "no record");
                     Requirement.require(
                             taken.path("inLog").isBoolean()
                                     && !taken.path("inLog").asBoolean(),
@@ -55,7 +55,7 @@ final class DigitalLogRequirements {
                     Requirement.require(
                             !taken.path("sentence").asString("").isBlank(), "there is no sentence: " + taken);
                 }),
-                new Requirement("fields that are not known and datagrams that are no message change nothing", () -> {
+                new Requirement("fields that are not known and datagrams that are not messages change nothing", () -> {
                     try (Datagrams datagrams = socket()) {
                         datagrams.send("no message".getBytes(StandardCharsets.UTF_8), log);
                         Map<String, Object> heartbeat = message("heartbeat");
@@ -64,14 +64,14 @@ final class DigitalLogRequirements {
                         datagrams.send(heartbeat, log);
                     }
                     Requirement.require(
-                            told("c1", adif).path("inLog").asBoolean(false), "the contact is answered otherwise");
+                            answer("c1", adif).path("inLog").asBoolean(false), "the contact is answered otherwise");
                     try (Datagrams datagrams = socket()) {
                         datagrams.send(message("bye"), log);
                     }
                 }));
     }
 
-    private JsonNode told(String id, String record) throws Exception {
+    private JsonNode answer(String id, String record) throws Exception {
         try (Datagrams datagrams = socket()) {
             Instant end = Instant.now().plus(ANSWERED_WITHIN);
             while (Instant.now().isBefore(end)) {

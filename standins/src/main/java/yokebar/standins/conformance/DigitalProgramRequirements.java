@@ -57,7 +57,7 @@ final class DigitalProgramRequirements {
                     JsonNode hz = status.path("dialHz");
                     Requirement.require(
                             hz.isMissingNode() || hz.isIntegralNumber() && hz.asLong() > 0,
-                            "\"dialHz\" is no whole number of Hz: " + status);
+                            "\"dialHz\" is not a whole number of Hz: " + status);
                     JsonNode transmitting = status.path("transmitting");
                     Requirement.require(
                             transmitting.isMissingNode() || transmitting.isBoolean(),
@@ -74,7 +74,7 @@ final class DigitalProgramRequirements {
                     try {
                         Instant.parse(decode.path("at").asString());
                     } catch (DateTimeParseException e) {
-                        throw new Requirement.Unmet("\"at\" is no time such as 2026-05-01T14:07:15Z: " + decode);
+                        throw new Requirement.Unmet("\"at\" is not a time such as 2026-05-01T14:07:15Z: " + decode);
                     }
                 }),
                 new Requirement(
@@ -98,10 +98,10 @@ final class DigitalProgramRequirements {
 
     private void contact() throws Exception {
         try (Datagrams datagrams = new Datagrams(here)) {
-            Datagrams.Received told = datagrams.await(received -> is(received, "contact"), waits.contact());
+            Datagrams.Received arrived = datagrams.await(received -> is(received, "contact"), waits.contact());
             Requirement.require(
-                    told != null, "no contact came within " + waits.contact().toSeconds() + " s");
-            JsonNode contact = message(told);
+                    arrived != null, "no contact came within " + waits.contact().toSeconds() + " s");
+            JsonNode contact = message(arrived);
             checkHead(contact);
             String id = contact.path("id").asString("");
             Requirement.require(!id.isEmpty(), "\"id\" is missing in " + contact);
@@ -110,7 +110,7 @@ final class DigitalProgramRequirements {
                             .asString("")
                             .toUpperCase(java.util.Locale.ROOT)
                             .contains("<EOR>"),
-                    "\"adif\" is no record: " + contact);
+                    "\"adif\" is not a record: " + contact);
             Datagrams.Received again =
                     datagrams.await(received -> is(received, "contact") && id.equals(id(received)), waits.heard());
             Requirement.require(
@@ -156,7 +156,7 @@ final class DigitalProgramRequirements {
     private static JsonNode message(Datagrams.@Nullable Received received) throws Requirement.Unmet {
         JsonNode message = received == null ? null : received.message();
         if (message == null) {
-            throw new Requirement.Unmet("it is no JSON object: " + (received == null ? "nothing" : received.text()));
+            throw new Requirement.Unmet("it is not a JSON object: " + (received == null ? "nothing" : received.text()));
         }
         return message;
     }
@@ -180,6 +180,6 @@ final class DigitalProgramRequirements {
                     "\"" + field + "\" is missing or has more than 40 characters: " + message);
         }
         Requirement.require(!message.path("run").asString("").contains(" "), "\"run\" has a blank: " + message);
-        Requirement.require(message.path("n").isIntegralNumber(), "\"n\" is no number: " + message);
+        Requirement.require(message.path("n").isIntegralNumber(), "\"n\" is not a number: " + message);
     }
 }

@@ -27,7 +27,7 @@ import org.bouncycastle.pkcs.jcajce.JcaPKCS10CertificationRequestBuilder;
 /** A certificate the service has issued, with its key; what is tried with it is signed for its call. */
 record Identity(PrivateKey key, X509Certificate certificate) {
 
-    /** @throws IOException when it is no PKCS#12 file, or the passphrase does not open it */
+    /** @throws IOException when it is not a PKCS#12 file, or the passphrase does not open it */
     static Identity read(Path file, String passphrase) throws IOException, GeneralSecurityException {
         KeyStore store = KeyStore.getInstance("PKCS12");
         char[] secret = passphrase.toCharArray();

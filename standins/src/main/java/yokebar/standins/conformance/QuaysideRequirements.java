@@ -43,7 +43,7 @@ final class QuaysideRequirements {
                     changed.is(200);
                     sameNumber(number[0], changed);
                 }),
-                new Requirement("what is no contact is refused with 400 or 422, in words", () -> {
+                new Requirement("what is not a contact is refused with 400 or 422, in words", () -> {
                     Common.refuses(peer.send(
                             "POST",
                             "api/contacts",

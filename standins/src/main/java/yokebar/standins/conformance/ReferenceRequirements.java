@@ -98,7 +98,7 @@ final class ReferenceRequirements {
         try {
             LocalDate.parse(text);
         } catch (DateTimeException e) {
-            throw new Requirement.Unmet("\"edition\" is no day such as 2026-11-20: " + text);
+            throw new Requirement.Unmet("\"edition\" is not a day such as 2026-11-20: " + text);
         }
     }
 }

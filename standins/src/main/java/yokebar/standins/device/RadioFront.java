@@ -29,8 +29,8 @@ public final class RadioFront {
     }
 
     /** Told after every change, whoever made it. */
-    void onChange(Runnable told) {
-        this.listener = told;
+    void onChange(Runnable listener) {
+        this.listener = listener;
     }
 
     /** @return false when the radio does not go there */

@@ -36,7 +36,7 @@ public final class Quayside extends SimulatedService {
     private final Clock clock;
     private final Books books;
     private final Map<String, byte[]> pictures = new TreeMap<>();
-    private int mostInASecond = 40;
+    private int maxPerSecond = 40;
     private Instant second = Instant.EPOCH;
     private int inThisSecond;
     private long slowedDown;
@@ -53,7 +53,7 @@ public final class Quayside extends SimulatedService {
 
     /** More requests in a second than this are asked to come again later. */
     public synchronized void setMostInASecond(int requests) {
-        mostInASecond = requests;
+        maxPerSecond = requests;
     }
 
     /** Every contact there, with how often it was pushed as a new one. */
@@ -106,7 +106,7 @@ public final class Quayside extends SimulatedService {
             second = now;
             inThisSecond = 0;
         }
-        return ++inThisSecond > mostInASecond;
+        return ++inThisSecond > maxPerSecond;
     }
 
     private Answer slowDown() {

@@ -79,7 +79,7 @@ class BeaconHillTest {
             assertThat(line)
                     .isEqualTo("DX de CT1QAA:      14025.0  ZP5QXA        up 2                           1407Z");
             assertThat(other.line("DX de")).isEqualTo(line);
-            assertThat(node.told()).isEqualTo(1);
+            assertThat(node.sent()).isEqualTo(1);
             one.say("sh/dx\r\n");
             assertThat(one.line("DX de")).isEqualTo(line);
             assertThat(one.line()).contains("CU9QBH");
@@ -152,7 +152,7 @@ class BeaconHillTest {
                 assertThat(visitor.line("DX de"))
                         .matches("DX de \\S+-#: +14025\\.00 +CU9QYB +CW +\\d+ dB +\\d+ WPM +CQ +1407Z");
             }
-            assertThat(nightjar.told()).isEqualTo(3);
+            assertThat(nightjar.sent()).isEqualTo(3);
             nightjar.setSpotsASecond(100);
             for (int i = 0; i < 30; i++) {
                 assertThat(visitor.line("DX de")).contains(" dB ").doesNotContain("SSB");

@@ -160,7 +160,7 @@ class BulkChanges implements ChangeJobs.Steps {
                 long undone = Objects.requireNonNull(change.undoes);
                 yield (undo, some) -> undoSome(undone, undo, some);
             }
-            default -> throw new IllegalStateException(change.kind + " is no change of many contacts");
+            default -> throw new IllegalStateException(change.kind + " is not a bulk change");
         };
     }
 
@@ -207,7 +207,7 @@ class BulkChanges implements ChangeJobs.Steps {
                 deleted.add(id);
             } else if (was != null && is == null && was.fate() == PastContact.Fate.DELETED) {
                 restored.add(id);
-                notes.put(id, "Brought back into the log.");
+                notes.put(id, "Restored to the log.");
             } else if (was != null && is != null && was.fate() == PastContact.Fate.EDITED) {
                 Undo.Result undone =
                         Undo.restore(was.before(), was.after(), is.logged(), undoneBefore.getOrDefault(id, List.of()));
@@ -337,7 +337,7 @@ class BulkChanges implements ChangeJobs.Steps {
         Map<String, @Nullable String> tidy = new TreeMap<>();
         edit.forEach((name, value) -> {
             if (!name.matches("[A-Za-z][A-Za-z0-9_]{0,39}")) {
-                throw new Rejection("changes", "\"" + name + "\" is no field's name.");
+                throw new Rejection("changes", "\"" + name + "\" is not a field name.");
             }
             tidy.put(name.toUpperCase(Locale.ROOT), value == null ? null : value.strip());
         });

@@ -61,7 +61,7 @@ class ChangeJobs implements SmartLifecycle {
     /**
      * Puts a change into the queue; the number it has goes to the page at once.
      *
-     * @param edit what an edit writes, in JSON; null for changes that are no edits
+     * @param edit what an edit writes, in JSON; null for changes that are not edits
      */
     LogChange start(ChangeKind kind, String sentence, @Nullable Long undoes, long[] contactIds, @Nullable String edit) {
         LogChange change = transaction.execute(status -> {

@@ -11,7 +11,7 @@ import yokebar.app.log.ChangeKind;
  * @param planned contacts it is meant to change
  * @param done contacts it has changed
  * @param state {@code RUNNING}, {@code DONE} or {@code STOPPED}
- * @param undoes the change it took back; null when it is no undo
+ * @param undoes the change it took back; null when it is not an undo
  * @param undoneBy the change that took it back; null while it stands
  */
 public record ChangeView(

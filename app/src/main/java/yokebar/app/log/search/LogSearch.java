@@ -106,7 +106,7 @@ public class LogSearch implements SmartLifecycle {
     private <T> T answer(Function<LogIndex, T> question) {
         if (failed) {
             throw Rejection.notPossibleNow(
-                    "The log could not be read for searching. Start Yokebar again; its own log tells more.");
+                    "The log could not be read for searching. Start Yokebar again; details are in yokebar.log.");
         }
         index.declare(marks().values());
         return question.apply(index);
@@ -124,7 +124,7 @@ public class LogSearch implements SmartLifecycle {
      * @param kinds what is counted of each scope
      */
     public void countScopes(Map<Scope, Set<CreditKind>> kinds) {
-        told(() -> counts.countScopes(index, kinds));
+        whenReady(() -> counts.countScopes(index, kinds));
     }
 
     /** Whether the whole log has been read since the start. */
@@ -175,22 +175,22 @@ public class LogSearch implements SmartLifecycle {
 
     @TransactionalEventListener
     void logged(ContactsLogged event) {
-        told(() -> takeIn(event.contacts()));
+        whenReady(() -> takeIn(event.contacts()));
     }
 
     @TransactionalEventListener
     void restored(ContactsRestored event) {
-        told(() -> takeIn(event.contacts()));
+        whenReady(() -> takeIn(event.contacts()));
     }
 
     @TransactionalEventListener
     void changed(ContactsChanged event) {
-        told(() -> readAgain(event.ids()));
+        whenReady(() -> readAgain(event.ids()));
     }
 
     @TransactionalEventListener
     void deleted(ContactsDeleted event) {
-        told(() -> {
+        whenReady(() -> {
             event.ids().forEach(id -> uncount(id));
             index.remove(event.ids());
         });
@@ -198,7 +198,7 @@ public class LogSearch implements SmartLifecycle {
 
     @TransactionalEventListener(fallbackExecution = true)
     void sealed(SealsChanged event) {
-        told(() -> markAgain(event.contactIds()));
+        whenReady(() -> markAgain(event.contactIds()));
     }
 
     /** Where calls are may be told otherwise now, for contacts whose record does not say it. */
@@ -214,7 +214,7 @@ public class LogSearch implements SmartLifecycle {
         }
     }
 
-    private void told(Runnable change) {
+    private void whenReady(Runnable change) {
         if (running) {
             owner.execute(() -> {
                 if (ready) {

@@ -31,7 +31,8 @@ class ViewSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
-        return NamedParts.each(json, saved, SavedViewController.LogView.class, "A view of the log", told, views::save);
+    public int restore(JsonNode saved, List<String> notices) {
+        return NamedParts.each(
+                json, saved, SavedViewController.LogView.class, "A view of the log", notices, views::save);
     }
 }

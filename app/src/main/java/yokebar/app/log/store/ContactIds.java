@@ -20,8 +20,8 @@ public class ContactIds {
 
     /** Those after an id, in order. */
     @Transactional(readOnly = true)
-    public List<Long> after(long id, int most) {
-        return db.createNativeQuery("select id from contact where id > :id order by id limit " + most, Long.class)
+    public List<Long> after(long id, int max) {
+        return db.createNativeQuery("select id from contact where id > :id order by id limit " + max, Long.class)
                 .setParameter("id", id)
                 .getResultList();
     }
@@ -36,10 +36,10 @@ public class ContactIds {
 
     /** Those of these that start within a span, in order. */
     @Transactional(readOnly = true)
-    public List<Long> startingBetween(Collection<Long> ids, Instant from, Instant until, int most) {
+    public List<Long> startingBetween(Collection<Long> ids, Instant from, Instant until, int max) {
         return db.createNativeQuery(
                         "select c.id from unnest(:ids) as w(id) join contact c on c.id = w.id"
-                                + " where c.started_at between :from and :until order by c.id limit " + most,
+                                + " where c.started_at between :from and :until order by c.id limit " + max,
                         Long.class)
                 .setParameter("ids", ids.toArray(Long[]::new))
                 .setParameter("from", from)

@@ -33,12 +33,12 @@ public class EntityFields {
         if (contact.detail("DXCC") != null) {
             return AdifFields.EMPTY;
         }
-        AdifFields told = reference
+        AdifFields derived = reference
                 .entities()
                 .of(contact.call(), LocalDate.ofInstant(contact.start(), ZoneOffset.UTC))
                 .map(Situation::fields)
                 .orElse(AdifFields.EMPTY);
         List<String> known = contact.details().names();
-        return told.without(known::contains);
+        return derived.without(known::contains);
     }
 }

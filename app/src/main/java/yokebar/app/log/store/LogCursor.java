@@ -15,7 +15,7 @@ public record LogCursor(Instant start, long id) {
             String[] parts = text.split("\\.", 2);
             return new LogCursor(Instant.ofEpochSecond(Long.parseLong(parts[0])), Long.parseLong(parts[1]));
         } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
-            throw new Rejection("below", "\"" + text + "\" is no place in the log; omit it to start at the top.");
+            throw new Rejection("below", "\"" + text + "\" is not a position in the log; omit it to start at the top.");
         }
     }
 }

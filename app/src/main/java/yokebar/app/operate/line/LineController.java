@@ -132,7 +132,7 @@ class LineController {
                 "contact line",
                 request.text(),
                 known.setting().placeId(),
-                told(known, record, completed.added()),
+                provenance(known, record, completed.added()),
                 request.sameAs());
         return new LineAnswer(
                 new LineLogged(
@@ -159,7 +159,7 @@ class LineController {
                 .orElse(null);
     }
 
-    private static Provenance told(LineReading.Known known, AdifFields record, List<String> byCallbook) {
+    private static Provenance provenance(LineReading.Known known, AdifFields record, List<String> byCallbook) {
         List<String> byEntity = record.names().stream()
                 .filter(name -> known.draft().fields().get(name) == null && !name.equals("STATION_CALLSIGN"))
                 .toList();

@@ -198,9 +198,9 @@ class LineReading {
             return record;
         }
         AdifFields placed = record;
-        AdifFields told = situation.fields();
-        for (String name : told.names()) {
-            placed = placed.get(name) == null ? placed.with(name, told.get(name)) : placed;
+        AdifFields derived = situation.fields();
+        for (String name : derived.names()) {
+            placed = placed.get(name) == null ? placed.with(name, derived.get(name)) : placed;
         }
         return placed;
     }

@@ -113,15 +113,15 @@ class Air implements FeedLine.Ear {
         }
     }
 
-    private String take(ClusterLine.Spot told, FeedLine line) {
-        ClusterLine.Spot spot = line.skimmer() == told.automatic() ? told : automatic(told, line.skimmer());
+    private String take(ClusterLine.Spot reported, FeedLine line) {
+        ClusterLine.Spot spot = line.skimmer() == reported.automatic() ? reported : automatic(reported, line.skimmer());
         SpotCheck.Checked checked = SpotCheck.of(spot, line.at(), OLDEST);
         if (checked.fault() != null) {
             return FeedLine.DROPPED + checked.fault().words();
         }
         if (isOurs(spot.call())) {
             if (isOurs(spot.spotter())) {
-                return "of ourselves, by ourselves";
+                return "our own spot of us";
             }
             ownSignal.add(new OwnSignal.Report(
                     spot.spotter().text(),
@@ -132,7 +132,7 @@ class Air implements FeedLine.Ear {
                     spot.automatic() ? "" : spot.comment(),
                     checked.at()));
             events.publishEvent(new AirUpdated());
-            return "of ourselves";
+            return "a spot of us";
         }
         Mode mode = ModeGuess.of(spot.frequencyHz(), spot.comment(), ours().plan());
         synchronized (this) {

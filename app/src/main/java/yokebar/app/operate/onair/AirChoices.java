@@ -90,10 +90,15 @@ record AirChoices(
      * @param tone the pitch of a short tone, Hz; null for none
      * @param spoken whether the browser says it
      * @param notified whether the browser shows a notification
-     * @param mostAMinute more are bundled into one
+     * @param maxPerMinute more are bundled into one
      */
     record AlertChoice(
-            AlertKind kind, boolean shown, @Nullable Integer tone, boolean spoken, boolean notified, int mostAMinute) {}
+            AlertKind kind,
+            boolean shown,
+            @Nullable Integer tone,
+            boolean spoken,
+            boolean notified,
+            @JsonAlias("mostAMinute") int maxPerMinute) {}
 
     static final AirChoices FIRST = new AirChoices(
             List.of(

@@ -77,14 +77,14 @@ class AirLook {
                 ".",
                 Long.toString(log.workedBefore().version()),
                 Long.toString(strikes),
-                Integer.toString(perspectives.lessons()),
+                Integer.toString(perspectives.homesLearnt()),
                 Integer.toString(System.identityHashCode(perspective)));
         long known = known(since, standing);
         Changes changes = air.read(list -> changes(list, known));
         Set<Long> gone = new HashSet<>(changes.gone());
         List<Audible> shown = new ArrayList<>();
         synchronized (perspective) {
-            air.locators().forEach(perspective.appraiser().atlas()::told);
+            air.locators().forEach(perspective.appraiser().atlas()::reported);
             for (Heard heard : changes.heard()) {
                 Audible audible = perspective.appraiser().of(heard, now);
                 if (audible != null

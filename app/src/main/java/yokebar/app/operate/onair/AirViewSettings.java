@@ -31,7 +31,7 @@ class AirViewSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
-        return NamedParts.each(json, saved, AirViews.NamedFilter.class, "A view of On air", told, views::keep);
+    public int restore(JsonNode saved, List<String> notices) {
+        return NamedParts.each(json, saved, AirViews.NamedFilter.class, "A view of On air", notices, views::keep);
     }
 }

@@ -34,7 +34,7 @@ class Alerts {
     private final Clock clock;
     private final ApplicationEventPublisher events;
     /** The best reason each entry was announced for. */
-    private final Map<Long, AirChoices.AlertKind> told = new HashMap<>();
+    private final Map<Long, AirChoices.AlertKind> announced = new HashMap<>();
 
     private final Map<AirChoices.AlertKind, Deque<Instant>> lately = new EnumMap<>(AirChoices.AlertKind.class);
     private final Map<AirChoices.AlertKind, HeldBack> held = new EnumMap<>(AirChoices.AlertKind.class);
@@ -79,7 +79,7 @@ class Alerts {
         long since = lookedAt;
         List<Heard> changed = air.read(list -> {
             lookedAt = list.revision();
-            list.goneSince(since).forEach(told::remove);
+            list.goneSince(since).forEach(announced::remove);
             return new ArrayList<>(list.changedSince(since));
         });
         // Whoever was heard first is announced first.
@@ -98,11 +98,11 @@ class Alerts {
             if (audible == null || kind == null || choice == null || audible.workedHere()) {
                 continue;
             }
-            AirChoices.AlertKind before = told.get(heard.id());
+            AirChoices.AlertKind before = announced.get(heard.id());
             if (before != null && before.compareTo(kind) <= 0) {
                 continue;
             }
-            told.put(heard.id(), kind);
+            announced.put(heard.id(), kind);
             if (mayFire(choice)) {
                 fresh.add(alert(
                         choice,
@@ -166,7 +166,7 @@ class Alerts {
         while (!times.isEmpty() && times.peekFirst().plusMillis(MINUTE_MS).isBefore(now)) {
             times.removeFirst();
         }
-        if (times.size() >= choice.mostAMinute()) {
+        if (times.size() >= choice.maxPerMinute()) {
             return false;
         }
         times.addLast(now);
@@ -186,7 +186,7 @@ class Alerts {
                         now,
                         null,
                         together.sentence(kind.words()),
-                        "More than " + choice.mostAMinute() + " a minute came, so they are told together."));
+                        "More than " + choice.maxPerMinute() + " a minute came, so they are told together."));
             }
         }
     }

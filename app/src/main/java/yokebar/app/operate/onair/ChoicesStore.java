@@ -69,7 +69,7 @@ class ChoicesStore implements SettingsPart {
         try {
             return json.readValue(row.content, AirChoices.class);
         } catch (JacksonException e) {
-            LOG.warn("What the operators are after cannot be read; it begins anew", e);
+            LOG.warn("The goals and alerts cannot be read; the first ones are used", e);
             return AirChoices.FIRST;
         }
     }
@@ -103,7 +103,7 @@ class ChoicesStore implements SettingsPart {
             for (String call : goal.goal().scope().ownCalls()) {
                 if (Call.read(call) == null) {
                     throw new Rejection(
-                            "goals", "\"" + call + "\" is no call. Give a goal calls of your own, or none.");
+                            "goals", "\"" + call + "\" is not a call. Give a goal calls of your own, or none.");
                 }
             }
         }
@@ -113,7 +113,7 @@ class ChoicesStore implements SettingsPart {
             if (tone != null && (tone < LOWEST_TONE_HZ || tone > HIGHEST_TONE_HZ)) {
                 throw new Rejection("alerts", "A tone is between 100 and 4000 Hz.");
             }
-            if (alert.mostAMinute() < 1 || alert.mostAMinute() > MAX_A_MINUTE || !kinds.add(alert.kind())) {
+            if (alert.maxPerMinute() < 1 || alert.maxPerMinute() > MAX_A_MINUTE || !kinds.add(alert.kind())) {
                 throw new Rejection("alerts", "Each kind of alert comes once, 1 to 60 times a minute.");
             }
         }
@@ -154,14 +154,14 @@ class ChoicesStore implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
+    public int restore(JsonNode saved, List<String> notices) {
         try {
             save(json.treeToValue(saved, AirChoices.class));
             return 1;
         } catch (Rejection e) {
-            told.add("What you are after on the air was left out: " + e.sentence());
+            notices.add("Goals and alerts were left out: " + e.sentence());
         } catch (JacksonException e) {
-            told.add("What you are after on the air was left out: " + e.getOriginalMessage());
+            notices.add("Goals and alerts were left out: " + e.getOriginalMessage());
         }
         return 0;
     }

@@ -86,7 +86,8 @@ record FilterChoice(
     private static Set<String> continents(String field, @Nullable List<String> names) {
         for (String name : set(names)) {
             if (!Continents.ALL.contains(name)) {
-                throw new Rejection(field, "\"" + name + "\" is no continent; they are EU, AF, NA, SA, AS, OC and AN.");
+                throw new Rejection(
+                        field, "\"" + name + "\" is not a continent; they are EU, AF, NA, SA, AS, OC and AN.");
             }
         }
         return set(names);

@@ -66,7 +66,7 @@ class Perspectives {
     private final ChoicesStore choices;
     private final Clock clock;
     private final Map<Long, Perspective> byPosition = new ConcurrentHashMap<>();
-    private final AtomicInteger lessons = new AtomicInteger();
+    private final AtomicInteger homesLearnt = new AtomicInteger();
 
     Perspectives(
             Positions positions,
@@ -219,14 +219,14 @@ class Perspectives {
         for (Perspective perspective : byPosition.values()) {
             synchronized (perspective) {
                 if (perspective.appraiser().atlas().learnt(answer.call(), home)) {
-                    lessons.incrementAndGet();
+                    homesLearnt.incrementAndGet();
                 }
             }
         }
     }
 
     /** Counts up when one of the stations on the air is known better than before. */
-    int lessons() {
-        return lessons.get();
+    int homesLearnt() {
+        return homesLearnt.get();
     }
 }

@@ -18,7 +18,7 @@ import yokebar.core.sources.spot.ClusterLine;
 class Solar {
     private static final Duration KEPT = Duration.ofDays(60);
     private static final Duration SHOWN = Duration.ofDays(7);
-    /** The same numbers again within this time are no news. */
+    /** The same numbers again within this time are not news. */
     private static final Duration SAME = Duration.ofHours(3);
 
     private final EntityManager db;
@@ -38,22 +38,22 @@ class Solar {
     /** @param sentence what the last one means for the bands; null before the first */
     record SolarView(@Nullable String sentence, List<SolarPoint> readings) {}
 
-    synchronized void take(ClusterLine.Solar told) {
+    synchronized void take(ClusterLine.Solar report) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
         SolarReading before = last;
         boolean news = before == null
                 || Duration.between(before.at, now).compareTo(SAME) > 0
-                || !Objects.equals(before.flux, told.flux())
-                || !Objects.equals(before.aIndex, told.aIndex())
-                || !Objects.equals(before.kIndex, told.kIndex());
-        if (!news || told.flux() == null && told.aIndex() == null && told.kIndex() == null) {
+                || !Objects.equals(before.flux, report.flux())
+                || !Objects.equals(before.aIndex, report.aIndex())
+                || !Objects.equals(before.kIndex, report.kIndex());
+        if (!news || report.flux() == null && report.aIndex() == null && report.kIndex() == null) {
             return;
         }
         SolarReading reading = new SolarReading();
         reading.at = now;
-        reading.flux = told.flux();
-        reading.aIndex = told.aIndex();
-        reading.kIndex = told.kIndex();
+        reading.flux = report.flux();
+        reading.aIndex = report.aIndex();
+        reading.kIndex = report.kIndex();
         transaction.executeWithoutResult(status -> {
             db.createQuery("delete from SolarReading where at < :oldest")
                     .setParameter("oldest", now.minus(KEPT))

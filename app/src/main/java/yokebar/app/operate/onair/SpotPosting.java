@@ -65,7 +65,7 @@ class SpotPosting {
             if (before.call().equals(call.text())
                     && Math.abs(before.frequencyHz() - draft.frequencyHz()) < SAME_PLACE_HZ
                     && before.at().plus(REPEAT).isAfter(now)) {
-                throw new Rejection("call", "You told of " + call + " there less than ten minutes ago.");
+                throw new Rejection("call", "You posted a spot of " + call + " there less than ten minutes ago.");
             }
         }
         Feeds.Node node = node(draft.feedId());
@@ -73,12 +73,12 @@ class SpotPosting {
                 node.id(),
                 String.format(Locale.ROOT, "dx %.1f %s %s", draft.frequencyHz() / 1000.0, call.text(), comment)
                         .strip());
-        Posted told = new Posted(node.name(), call.text(), draft.frequencyHz(), comment, now);
-        posted.addFirst(told);
+        Posted sent = new Posted(node.name(), call.text(), draft.frequencyHz(), comment, now);
+        posted.addFirst(sent);
         if (posted.size() > REMEMBERED) {
             posted.removeLast();
         }
-        return told;
+        return sent;
     }
 
     private Feeds.Node node(@Nullable Long feedId) {

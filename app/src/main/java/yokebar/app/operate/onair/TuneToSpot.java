@@ -101,7 +101,7 @@ class TuneToSpot {
                     there
                             ? "The radio is on " + kilohertz(heard.frequencyHz())
                                     + (listens.isPresent() ? ", calling on " + kilohertz(listens.getAsLong()) : "")
-                            : "The radio was told, but does not report it yet");
+                            : "The radio was set, but does not report it yet");
             return there;
         } catch (Rejection e) {
             String detail = e.sentence();
@@ -117,7 +117,7 @@ class TuneToSpot {
             throw new Rejection("id", "No program has read " + heard.call() + " lately, so none can answer it.");
         }
         programs.answer(decode.program(), decode.decodeId());
-        done.add("The program was told to answer " + heard.call());
+        done.add("The program was asked to answer " + heard.call());
         return true;
     }
 

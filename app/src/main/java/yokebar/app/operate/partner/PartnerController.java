@@ -87,7 +87,7 @@ class PartnerController {
             @RequestParam(required = false) @Nullable Long positionId) {
         Call call = Call.read(text);
         if (call == null) {
-            throw new Rejection("call", "\"" + text + "\" is no call.");
+            throw new Rejection("call", "\"" + text + "\" is not a call.");
         }
         Instant now = clock.instant();
         Situation situation = reference
@@ -197,7 +197,7 @@ class PartnerController {
                 dayHere.greyLine(now, GREY) || dayThere.greyLine(now, GREY));
     }
 
-    /** What was told of where it is: now, in earlier contacts, by callbooks. */
+    /** What is known of where it is: now, in earlier contacts, by callbooks. */
     private record PartnerSources(@Nullable String typed, List<LogLine> lines, @Nullable KnownStation known) {}
 
     private static @Nullable String firstOf(List<@Nullable String> values, @Nullable String otherwise) {

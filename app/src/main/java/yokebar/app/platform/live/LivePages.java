@@ -77,7 +77,7 @@ public class LivePages {
                 } catch (RuntimeException e) {
                     // The other topics must not wait for one whose reading failed.
                     LOG.warn(
-                            "Open pages were not told about {}",
+                            "Open pages were not informed of {}",
                             topic.getClass().getSimpleName(),
                             e);
                     stream.skip();

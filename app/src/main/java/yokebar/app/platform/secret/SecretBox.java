@@ -154,7 +154,7 @@ public class SecretBox {
         }
     }
 
-    /** A key that is no key is kept beside under another name; nothing is ever sealed or opened with it. */
+    /** A key that is not a key is kept beside under another name; nothing is ever sealed or opened with it. */
     private static byte[] keyBytes(Path file) throws IOException {
         if (Files.exists(file) && Files.size(file) != KEY_BYTES) {
             Path aside =

@@ -5,6 +5,8 @@ public final class SecretLocked extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     SecretLocked(Throwable cause) {
-        super("It was sealed with another key than the one in secrets.key and cannot be opened; give it again.", cause);
+        super(
+                "It was encrypted with another key than the one in secrets.key and cannot be read; enter it again.",
+                cause);
     }
 }

@@ -16,8 +16,8 @@ final class Restarts implements ApplicationListener<ApplicationEvent> {
 
     @Override
     public void onApplicationEvent(ApplicationEvent event) {
-        if (event instanceof PayloadApplicationEvent<?> told && told.getPayload() instanceof RestartAsked) {
-            ConfigurableApplicationContext running = (ConfigurableApplicationContext) told.getSource();
+        if (event instanceof PayloadApplicationEvent<?> message && message.getPayload() instanceof RestartAsked) {
+            ConfigurableApplicationContext running = (ConfigurableApplicationContext) message.getSource();
             if (asked.compareAndSet(false, true)) {
                 // Whoever asked still gets the answer: the server ends only when its requests have.
                 new Thread(() -> end(running), "restart").start();

@@ -56,7 +56,7 @@ final class RowInsert {
         BasicValuedModelPart column = attribute.asBasicValuedModelPart();
         if (column == null) {
             throw new IllegalArgumentException(
-                    entity.getEntityName() + "." + attribute.getAttributeName() + " is no plain column");
+                    entity.getEntityName() + "." + attribute.getAttributeName() + " is not a plain column");
         }
         columns.add(new ColumnBinding(attribute, column.getSingleJdbcMapping()));
         names.add(column.getSelectionExpression());

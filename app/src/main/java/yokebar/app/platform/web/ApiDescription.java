@@ -63,7 +63,7 @@ class ApiDescription {
             operation.setOperationId(StringUtils.uncapitalize(of) + StringUtils.capitalize(does));
             operation.setTags(List.of(of));
             if (StringUtils.isBlank(operation.getSummary())) {
-                String said = saidOf(method.getBeanType(), does);
+                String said = javadocOf(method.getBeanType(), does);
                 operation.summary(said).description(said);
             }
             operation
@@ -86,7 +86,7 @@ class ApiDescription {
      * What Javadoc says of a method, from the file that is written beside its class when it is compiled. The reader that comes
      * with it does not find every method.
      */
-    private static String saidOf(Class<?> controller, String method) {
+    private static String javadocOf(Class<?> controller, String method) {
         try (InputStream in = controller.getResourceAsStream(controller.getSimpleName() + "__Javadoc.json")) {
             return in == null
                     ? ""

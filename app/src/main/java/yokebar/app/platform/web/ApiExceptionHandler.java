@@ -62,7 +62,7 @@ class ApiExceptionHandler {
     /** Nobody is there any more to be told. */
     @ExceptionHandler
     void hungUp(AsyncRequestNotUsableException e) {
-        LOG.debug("Who asked has hung up", e);
+        LOG.debug("The client closed the connection", e);
     }
 
     @ExceptionHandler
@@ -86,7 +86,7 @@ class ApiExceptionHandler {
         LOG.error("A request could not be answered", e);
         return ProblemDetail.forStatusAndDetail(
                 HttpStatus.INTERNAL_SERVER_ERROR,
-                "Yokebar could not do this because of a fault of its own; its log file tells more.");
+                "Yokebar could not do this because of a fault of its own; details are in yokebar.log.");
     }
 
     private static @Nullable SQLException ofTheLog(@Nullable Throwable e) {

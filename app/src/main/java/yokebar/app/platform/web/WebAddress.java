@@ -30,6 +30,6 @@ public final class WebAddress {
         } catch (IllegalArgumentException e) {
             // said below
         }
-        throw new Rejection(field, "\"" + text + "\" is no web address; it looks like https://host/path.");
+        throw new Rejection(field, "\"" + text + "\" is not a web address; it looks like https://host/path.");
     }
 }

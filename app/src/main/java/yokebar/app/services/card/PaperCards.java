@@ -241,7 +241,7 @@ class PaperCards implements JourneySource {
                     row.sentAt, JourneyStep.Kind.HANDED_OVER, "Our card was sent " + words(row) + ".", null));
         }
         if (row != null && row.receivedAt != null) {
-            steps.add(JourneyStep.of(row.receivedAt, JourneyStep.Kind.CONFIRMED, "Their card came.", null));
+            steps.add(JourneyStep.of(row.receivedAt, JourneyStep.Kind.CONFIRMED, "Their card was received.", null));
         }
         return steps;
     }

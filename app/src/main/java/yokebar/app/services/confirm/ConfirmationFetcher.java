@@ -111,7 +111,7 @@ class ConfirmationFetcher implements SmartLifecycle {
         try {
             fetch(serviceId);
         } catch (OptimisticLockingFailureException e) {
-            LOG.debug("An edit came in between; the next look decides on what is there then", e);
+            LOG.debug("A contact was edited meanwhile; the next round decides on its new state", e);
         } catch (RuntimeException e) {
             if (running) {
                 LOG.error("Fetching the confirmations of service {} failed; it is tried again", serviceId, e);

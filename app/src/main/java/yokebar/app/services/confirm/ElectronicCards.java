@@ -79,7 +79,7 @@ class ElectronicCards {
             throw new Rejection("picture", String.valueOf(e.getMessage()));
         }
         if (content.length > LARGEST_PICTURE || !isPng(content)) {
-            throw new Rejection("picture", "What the service sent is no picture that can be shown.");
+            throw new Rejection("picture", "What the service sent is not a picture that can be shown.");
         }
         CardPicture picture = new CardPicture();
         picture.confirmationId = confirmationId;

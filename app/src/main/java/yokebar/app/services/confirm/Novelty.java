@@ -38,25 +38,25 @@ class Novelty {
     /**
      * In words, or null when all of it was confirmed before. To be asked before the contact counts as confirmed.
      *
-     * @param told what others brought that were found together with it; what this one brings is added
+     * @param known what others brought that were found together with it; what this one brings is added
      */
     @Nullable
-    String of(LoggedContact logged, Set<String> told) {
+    String of(LoggedContact logged, Set<String> known) {
         return search.ask(index -> index.entry(logged.id()))
                 .map(entry ->
-                        words(search.workedBefore(), ContactCredits.of(entry, Proofs.NONE), logged.contact(), told))
+                        words(search.workedBefore(), ContactCredits.of(entry, Proofs.NONE), logged.contact(), known))
                 .orElse(null);
     }
 
-    private @Nullable String words(WorkedBefore before, ContactCredits credits, Contact contact, Set<String> told) {
+    private @Nullable String words(WorkedBefore before, ContactCredits credits, Contact contact, Set<String> known) {
         List<String> firsts = new ArrayList<>();
         CreditKey entity = credits.first(CreditKind.ENTITY);
         if (entity != null) {
-            entity(before.of(entity), entityName(entity.value()), contact, told, firsts);
+            entity(before.of(entity), entityName(entity.value()), contact, known, firsts);
         }
-        first(before, credits, CreditKind.CQ_ZONE, "zone ", told, firsts);
-        first(before, credits, CreditKind.STATE, "state ", told, firsts);
-        first(before, credits, CreditKind.SQUARE, "square ", told, firsts);
+        first(before, credits, CreditKind.CQ_ZONE, "zone ", known, firsts);
+        first(before, credits, CreditKind.STATE, "state ", known, firsts);
+        first(before, credits, CreditKind.SQUARE, "square ", known, firsts);
         String all = String.join(", ", firsts);
         return firsts.isEmpty() ? null : all.length() <= LONGEST ? all : all.substring(0, LONGEST);
     }
@@ -69,14 +69,14 @@ class Novelty {
                 .orElse("entity " + number);
     }
 
-    private static void entity(Worked worked, String name, Contact contact, Set<String> told, List<String> firsts) {
+    private static void entity(Worked worked, String name, Contact contact, Set<String> known, List<String> firsts) {
         Band band = contact.band();
         ModeGroup group = contact.mode().group();
         boolean newOnBand =
-                !confirmed(worked, cell -> cell.band() == band) && told.add(name + " on " + band.adifName());
+                !confirmed(worked, cell -> cell.band() == band) && known.add(name + " on " + band.adifName());
         boolean newInMode =
-                !confirmed(worked, cell -> cell.group() == group) && told.add(name + " in " + NewOnes.words(group));
-        if (!confirmed(worked, cell -> true) && told.add("a new entity, " + name)) {
+                !confirmed(worked, cell -> cell.group() == group) && known.add(name + " in " + NewOnes.words(group));
+        if (!confirmed(worked, cell -> true) && known.add("a new entity, " + name)) {
             firsts.add("a new entity, " + name);
             return;
         }
@@ -93,10 +93,10 @@ class Novelty {
             ContactCredits credits,
             CreditKind kind,
             String words,
-            Set<String> told,
+            Set<String> known,
             List<String> firsts) {
         CreditKey key = credits.first(kind);
-        if (key != null && !confirmed(before.of(key), cell -> true) && told.add(words + key.value())) {
+        if (key != null && !confirmed(before.of(key), cell -> true) && known.add(words + key.value())) {
             firsts.add(words + key.value().substring(key.value().indexOf('/') + 1));
         }
     }

@@ -229,7 +229,7 @@ class Lanes {
         try {
             hold = Hold.ofKey(key);
         } catch (IllegalArgumentException e) {
-            throw new Rejection("key", "\"" + key + "\" is no reason for which contacts are held.");
+            throw new Rejection("key", "\"" + key + "\" is not a reason for holding contacts.");
         }
         return db.createQuery(
                         "select contactId from Delivery where serviceId = :service and state = :held and holdRule = :rule"

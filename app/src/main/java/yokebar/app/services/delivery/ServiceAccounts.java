@@ -82,7 +82,7 @@ public class ServiceAccounts {
     public int add(String kind, String name) {
         if (!kinds().contains(kind)) {
             throw new Rejection(
-                    "kind", "\"" + kind + "\" is no kind of service. Choose " + String.join(", ", kinds()) + ".");
+                    "kind", "\"" + kind + "\" is not a kind of service. Choose " + String.join(", ", kinds()) + ".");
         }
         ServiceRow row = new ServiceRow();
         row.name = checked(name.strip());

@@ -92,13 +92,13 @@ class ServiceController {
      * @param contactIds these
      * @param fromDay those that start on this day or later, UTC
      * @param untilDay those that start on this day or earlier, UTC
-     * @param most no more than so many
+     * @param maxContacts how many at the most
      */
     record HandoverDraft(
             @Nullable List<Long> contactIds,
             @Nullable String fromDay,
             @Nullable String untilDay,
-            @Nullable Integer most) {}
+            @Nullable Integer maxContacts) {}
 
     /** The services as the Services view shows them. */
     @GetMapping
@@ -205,7 +205,10 @@ class ServiceController {
             worker.handOver(id, lanes.due(id, from, until));
         } else {
             worker.handOverNow(
-                    id, draft == null || draft.most() == null ? Integer.MAX_VALUE : Math.max(1, draft.most()));
+                    id,
+                    draft == null || draft.maxContacts() == null
+                            ? Integer.MAX_VALUE
+                            : Math.max(1, draft.maxContacts()));
         }
         return lanes.lane(id);
     }
@@ -227,7 +230,7 @@ class ServiceController {
         try {
             return text == null || text.isBlank() ? otherwise : LocalDate.parse(text.strip());
         } catch (DateTimeParseException e) {
-            throw new Rejection(field, "\"" + text.strip() + "\" is no day; write it as 2026-05-01.");
+            throw new Rejection(field, "\"" + text.strip() + "\" is not a date; write it as 2026-05-01.");
         }
     }
 

@@ -64,11 +64,11 @@ class ServiceSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
-        return NamedParts.each(json, saved, Saved.class, "A service", told, one -> restore(one, told));
+    public int restore(JsonNode saved, List<String> notices) {
+        return NamedParts.each(json, saved, Saved.class, "A service", notices, one -> restore(one, notices));
     }
 
-    private void restore(Saved one, List<String> told) {
+    private void restore(Saved one, List<String> notices) {
         int id = accountFor(one);
         boolean had = services.hasPassword(services.row(id));
         services.change(
@@ -86,7 +86,7 @@ class ServiceSettings implements SettingsPart {
                         one.fromDay(),
                         one.fetchEverySeconds()));
         if (had && !services.hasPassword(services.row(id))) {
-            told.add("The password of " + one.name()
+            notices.add("The password of " + one.name()
                     + " was cleared, because the file gives another address. Type it again.");
         }
     }

@@ -145,7 +145,7 @@ public class Services {
                         : LocalDate.parse(draft.fromDay().strip());
             } catch (DateTimeParseException e) {
                 throw new Rejection(
-                        "fromDay", "\"" + draft.fromDay().strip() + "\" is no day; write it as 2026-05-01.");
+                        "fromDay", "\"" + draft.fromDay().strip() + "\" is not a date; write it as 2026-05-01.");
             }
         }
         return !before.equals(choices(row));

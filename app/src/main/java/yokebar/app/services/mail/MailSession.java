@@ -110,7 +110,7 @@ class MailSession implements SmartLifecycle {
         try {
             new RadioMail(address[0], Integer.parseInt(address[1]), new Call(gateway.callSign))
                     .send(List.copyOf(parts.keySet()), new Watch(parts, began, total));
-            ended = stopAsked ? "Stopped; the rest goes with the next session." : "All of it is with the gateway.";
+            ended = stopAsked ? "Stopped; the rest goes with the next session." : "The gateway has all of it.";
         } catch (ServiceUnreachable e) {
             ended = e.getMessage() + " " + e.fix();
         } catch (ServiceRefused e) {

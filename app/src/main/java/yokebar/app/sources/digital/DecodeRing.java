@@ -67,9 +67,9 @@ final class DecodeRing {
     }
 
     /** The newest of a program, the latest first. */
-    synchronized List<Heard> latest(@Nullable String program, int most) {
+    synchronized List<Heard> latest(@Nullable String program, int max) {
         List<Heard> latest = new ArrayList<>();
-        for (var all = heard.descendingIterator(); all.hasNext() && latest.size() < most; ) {
+        for (var all = heard.descendingIterator(); all.hasNext() && latest.size() < max; ) {
             Heard one = all.next();
             if (program == null || one.program().equals(program)) {
                 latest.add(one);

@@ -141,8 +141,8 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
         return List.copyOf(programs.values());
     }
 
-    List<DecodeRing.Heard> latest(@Nullable String program, int most) {
-        return decodes.latest(program, most);
+    List<DecodeRing.Heard> latest(@Nullable String program, int max) {
+        return decodes.latest(program, max);
     }
 
     long decodesHeard() {
@@ -187,7 +187,7 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
                     .orElseThrow(() -> new IOException("the digital link is switched off"))
                     .send(message, program.address());
         } catch (IOException e) {
-            throw new Rejection("id", program.name() + " could not be told: " + e.getMessage() + ".");
+            throw new Rejection("id", program.name() + " could not be reached: " + e.getMessage() + ".");
         }
     }
 
@@ -212,7 +212,7 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
             events.publishEvent(new ProgramUpdated(program.id()));
         }
         if (message instanceof LinkMessage.Decode decode) {
-            LinkMessage.Status status = program.told();
+            LinkMessage.Status status = program.reported();
             Long dialHz = status == null ? null : status.dialHz();
             String mode = status == null ? null : status.mode();
             if (decodes.add(program.id(), decode, dialHz, mode) && decode.call() != null && dialHz != null) {
@@ -294,7 +294,7 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
             try {
                 open.send(answer, from);
             } catch (IOException e) {
-                LOG.debug("{} was not told that its contact was taken; it will ask again", program.name(), e);
+                LOG.debug("{} was not informed that its contact was logged; it will ask again", program.name(), e);
             }
         }
     }

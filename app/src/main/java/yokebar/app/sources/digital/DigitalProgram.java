@@ -56,7 +56,7 @@ final class DigitalProgram extends Coupling {
     }
 
     /** Its status as it told it last; null before it did, and after it ended. */
-    LinkMessage.@Nullable Status told() {
+    LinkMessage.@Nullable Status reported() {
         return status;
     }
 
@@ -70,14 +70,14 @@ final class DigitalProgram extends Coupling {
             status = null;
             return true;
         }
-        if (message instanceof LinkMessage.Status told) {
+        if (message instanceof LinkMessage.Status reported) {
             LinkMessage.Status before = status;
             boolean late = before != null
-                    && before.head().run().equals(told.head().run())
-                    && before.head().number() > told.head().number();
+                    && before.head().run().equals(reported.head().run())
+                    && before.head().number() > reported.head().number();
             if (!late) {
-                status = told;
-                news |= before == null || !alike(before, told);
+                status = reported;
+                news |= before == null || !alike(before, reported);
             }
         }
         return news;

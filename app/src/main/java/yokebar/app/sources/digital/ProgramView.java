@@ -23,7 +23,7 @@ public record ProgramView(
         @Nullable String radio) {
 
     static ProgramView of(DigitalProgram program) {
-        LinkMessage.Status status = program.told();
+        LinkMessage.Status status = program.reported();
         boolean live = program.status().state() == LinkState.LIVE;
         return status == null
                 ? new ProgramView(program.id(), program.name(), live, null, null, false, null, null, null)

@@ -35,15 +35,15 @@ class FeedSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
+    public int restore(JsonNode saved, List<String> notices) {
         NamedParts.Ids ids = new NamedParts.Ids();
         feeds.all().forEach(feed -> ids.add(feed.name(), feed.row().number()));
-        return NamedParts.each(json, saved, FeedDraft.class, "A feed", told, draft -> {
+        return NamedParts.each(json, saved, FeedDraft.class, "A feed", notices, draft -> {
             Long id = ids.take(draft.name());
             boolean had = id != null && feeds.hasPassword(feeds.found(id));
             long stored = feeds.save(id, draft);
             if (had && !feeds.hasPassword(feeds.found(stored))) {
-                told.add("The password of " + draft.name()
+                notices.add("The password of " + draft.name()
                         + " was cleared, because the file gives another address. Type it again.");
             }
         });

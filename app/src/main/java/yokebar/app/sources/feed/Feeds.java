@@ -112,7 +112,7 @@ public class Feeds implements SmartLifecycle {
         try {
             feed.say(tidy);
         } catch (IOException e) {
-            throw new Rejection("line", "It was not said: " + e.getMessage() + ".");
+            throw new Rejection("line", "It was not sent: " + e.getMessage() + ".");
         }
     }
 

@@ -12,7 +12,7 @@ import yokebar.core.log.contact.Provenance;
  * @param raw its text as it came
  * @param fields what could be read of it
  * @param typed null for a record from elsewhere
- * @param fault why it is no whole record; null when it is
+ * @param fault why it is not a whole record; null when it is
  */
 public record Arrival(
         String sender,
@@ -25,8 +25,8 @@ public record Arrival(
     /**
      * What else is known of a record that was typed here.
      *
-     * @param told which field was typed, and which came from elsewhere
+     * @param provenance which field was typed, and which came from elsewhere
      * @param sameAs the contact of the log that the operator says it is, 0 for none of them; null when nobody was asked
      */
-    public record Typed(@Nullable Long placeId, Provenance told, @Nullable Long sameAs) {}
+    public record Typed(@Nullable Long placeId, Provenance provenance, @Nullable Long sameAs) {}
 }

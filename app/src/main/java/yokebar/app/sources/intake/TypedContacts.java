@@ -70,7 +70,7 @@ public class TypedContacts {
      *
      * @param sender where it was typed, in words
      * @param line as it was typed
-     * @param told which field was typed, and which came from elsewhere
+     * @param provenance which field was typed, and which came from elsewhere
      * @param sameAs the contact of the log that the operator says it is, 0 for none of them; null when nobody was asked
      * @throws Rejection when no contact can be made of it
      */
@@ -79,10 +79,10 @@ public class TypedContacts {
             String sender,
             String line,
             @Nullable Long placeId,
-            Provenance told,
+            Provenance provenance,
             @Nullable Long sameAs) {
-        Arrival arrival =
-                new Arrival(sender, clock.instant(), line, record, null, new Arrival.Typed(placeId, told, sameAs));
+        Arrival arrival = new Arrival(
+                sender, clock.instant(), line, record, null, new Arrival.Typed(placeId, provenance, sameAs));
         Outcome outcome = intake.take(PATH, List.of(arrival)).get(0);
         Long contactId = outcome.contactId();
         if (contactId == null) {

@@ -35,7 +35,7 @@ final class GivenCommands {
         if (hz > radio.maxHz()) {
             throw new Rejection(
                     "frequencyHz",
-                    "The language of " + radio.row().name + " carries frequencies up to "
+                    "The dialect of " + radio.row().name + " carries frequencies up to "
                             + Radio.megahertz(radio.maxHz()) + " MHz, so it was not tuned.");
         }
         tell("frequencyHz", new RadioCommand.Tune(vfo, hz), Radio.megahertz(hz) + " MHz");
@@ -72,11 +72,11 @@ final class GivenCommands {
         return switch (outcome(one, until)) {
             case DONE, SUPERSEDED -> null;
             case REFUSED -> name + " refused " + one.what() + ".";
-            case IGNORED -> name + " did not take " + one.what() + ".";
-            case IMPOSSIBLE -> name + " cannot be told " + one.what() + ".";
-            case UNANSWERED -> name + " has not answered, so it may not have taken " + one.what() + ".";
+            case IGNORED -> name + " did not accept " + one.what() + ".";
+            case IMPOSSIBLE -> name + " cannot be set to " + one.what() + ".";
+            case UNANSWERED -> name + " has not answered, so it may not have accepted " + one.what() + ".";
             case DROPPED ->
-                name + " was not told " + one.what() + ": the connection was lost, or too much waits for it.";
+                name + " did not get " + one.what() + ": the connection was lost, or too many commands are waiting.";
         };
     }
 

@@ -58,7 +58,8 @@ class RadioController {
             if (hz == null) {
                 throw new Rejection(
                         "typedFrequency",
-                        "\"" + typedFrequency + "\" is no frequency. Type it in kHz or MHz, such as 14250 or 14.250.");
+                        "\"" + typedFrequency
+                                + "\" is not a frequency. Type it in kHz or MHz, such as 14250 or 14.250.");
             }
             return hz;
         }

@@ -112,11 +112,11 @@ record RadioDraft(
             @Nullable Integer value,
             int otherwise,
             int least,
-            int most,
+            int max,
             String sentence,
             List<Rejection.Field> problems) {
         int taken = value == null ? otherwise : value;
-        if (taken < least || taken > most) {
+        if (taken < least || taken > max) {
             problems.add(new Rejection.Field(field, sentence));
         }
         return taken;

@@ -59,7 +59,7 @@ class RadioSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
+    public int restore(JsonNode saved, List<String> notices) {
         NamedParts.Ids ids = new NamedParts.Ids();
         radios.views().forEach(one -> ids.add(one.name(), one.id()));
         List<RotorView> turning = rotors.views();
@@ -68,7 +68,7 @@ class RadioSettings implements SettingsPart {
                 saved,
                 Saved.class,
                 "A radio",
-                told,
+                notices,
                 one -> radios.save(
                         ids.take(one.radio().name()),
                         one.radio()

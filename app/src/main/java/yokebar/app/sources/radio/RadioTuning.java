@@ -50,7 +50,7 @@ public class RadioTuning {
         Radio radio = radios.connected(id);
         RadioMode radioMode = mode == null ? null : modeNamed(mode);
         if (frequencyHz != null && (frequencyHz < 1000 || frequencyHz > Band.SUBMM.highHz())) {
-            throw new Rejection("frequencyHz", frequencyHz + " Hz is no radio frequency.");
+            throw new Rejection("frequencyHz", frequencyHz + " Hz is not a radio frequency.");
         }
         GivenCommands given = new GivenCommands(radio);
         if (frequencyHz != null) {
@@ -153,7 +153,7 @@ public class RadioTuning {
     private static RadioMode modeNamed(String label) {
         RadioMode mode = RadioMode.labelled(label);
         if (mode == null) {
-            throw new Rejection("mode", "\"" + label + "\" is no mode of a radio; it is USB, CW, DATA-U or the like.");
+            throw new Rejection("mode", "\"" + label + "\" is not a radio mode; it is USB, CW, DATA-U or the like.");
         }
         return mode;
     }

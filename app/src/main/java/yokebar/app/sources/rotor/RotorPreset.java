@@ -34,7 +34,7 @@ public record RotorPreset(int headingDegrees, String name) {
         Matcher shape = LINE.matcher(line);
         if (!shape.matches() || Integer.parseInt(shape.group(1)) > 359) {
             throw new IllegalArgumentException(
-                    "\"" + line + "\" is no preset; it is a heading and a name, such as 45 Europe");
+                    "\"" + line + "\" is not a preset; it is a heading and a name, such as 45 Europe");
         }
         return new RotorPreset(Integer.parseInt(shape.group(1)), shape.group(2));
     }

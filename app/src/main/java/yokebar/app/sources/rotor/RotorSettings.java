@@ -45,10 +45,15 @@ class RotorSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
+    public int restore(JsonNode saved, List<String> notices) {
         NamedParts.Ids ids = new NamedParts.Ids();
         rotors.views().forEach(one -> ids.add(one.name(), one.id()));
         return NamedParts.each(
-                json, saved, RotorDraft.class, "A rotator", told, draft -> rotors.save(ids.take(draft.name()), draft));
+                json,
+                saved,
+                RotorDraft.class,
+                "A rotator",
+                notices,
+                draft -> rotors.save(ids.take(draft.name()), draft));
     }
 }

@@ -44,7 +44,7 @@ final class ArchiveReader implements AutoCloseable {
         try {
             open = new ZipFile(file.toFile());
         } catch (IOException e) {
-            throw new BackupFormatException("it is no zip file, or was cut short");
+            throw new BackupFormatException("it is not a zip file, or was cut short");
         }
         zip = open;
         try {

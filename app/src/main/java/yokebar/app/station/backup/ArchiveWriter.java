@@ -93,7 +93,7 @@ final class ArchiveWriter implements AutoCloseable {
         out.writeRaw('\n');
     }
 
-    /** Writes {@code backup.json}; without it the file is no backup. */
+    /** Writes {@code backup.json}; without it the file is not a backup. */
     void finish(int schema, Instant madeAt, Map<String, Long> sequences) throws IOException {
         BackupManifest manifest = new BackupManifest(
                 BackupManifest.VERSION,

@@ -29,7 +29,7 @@ record BackupManifest(
             "the intake journal",
             "all settings: station, radios, rotators, feeds, services, goals and views");
     static final List<String> LACKS = List.of(
-            "the key that opens passwords and signing identities (secrets.key), unless a copy sealed with a passphrase was "
+            "the key that opens passwords and signing identities (secrets.key), unless a copy encrypted with a passphrase was "
                     + "kept: without it they are asked for again where they are used",
             "files that programs write and that Yokebar follows");
 

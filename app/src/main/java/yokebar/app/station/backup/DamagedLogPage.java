@@ -125,8 +125,8 @@ public final class DamagedLogPage implements AutoCloseable {
                     "Made " + MINUTE.format(backup.madeAt()) + " UTC, with " + backup.contacts()
                             + (backup.contacts() == 1 ? " contact." : " contacts.")
                             + (copy == null
-                                    ? " There is no second copy to read what came later from."
-                                    : " What came later is read from the second copy after the start.")));
+                                    ? " There is no second copy to read later contacts from."
+                                    : " Later contacts are read from the second copy after the start.")));
         }
         text.append(way(
                 "salvage",

@@ -66,12 +66,12 @@ class KeyCopy {
     public void open(String passphrase) {
         SafetyRow row = row();
         if (row.keyCopy == null) {
-            throw new Rejection("passphrase", "This log came without a copy of its key.");
+            throw new Rejection("passphrase", "This log has no copy of its key.");
         }
         try {
             secrets.addKeys(row.keyCopy, passphrase.toCharArray());
         } catch (SecretLocked e) {
-            throw new Rejection("passphrase", "This is not the passphrase the key was sealed with. Try again.");
+            throw new Rejection("passphrase", "This is not the passphrase the key was encrypted with. Try again.");
         }
         // From now on backups hold the keys of both computers.
         seal(row, passphrase);

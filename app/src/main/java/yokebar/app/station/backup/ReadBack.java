@@ -61,11 +61,11 @@ class ReadBack implements SmartLifecycle {
     private void read() {
         Path file = waiting(home);
         try (InputStream in = Files.newInputStream(file)) {
-            AdiImport.ImportResult told = files.take(in, SecondCopy.FILE);
+            AdiImport.ImportResult result = files.take(in, SecondCopy.FILE);
             LOG.info(
                     "{} contacts of the second copy were read back; {} were missing in the log and are in it now",
-                    told.read(),
-                    told.added());
+                    result.read(),
+                    result.added());
             Files.delete(file);
         } catch (IOException | RuntimeException e) {
             LOG.error("The second copy could not be read back; it is tried again at the next start", e);

@@ -177,14 +177,14 @@ class Restore {
         try {
             return Files.createTempDirectory(home, "restore-check");
         } catch (IOException e) {
-            throw new Rejection("name", "There is no room beside the log to look at it: " + e.getMessage() + ".");
+            throw new Rejection("name", "There is no room on the disk for the preview: " + e.getMessage() + ".");
         }
     }
 
     private static Rejection broken(Path backup, @Nullable String why) {
         return new Rejection(
                 "name",
-                backup.getFileName() + " is no whole backup: " + why + ". Nothing was changed; try another one.");
+                backup.getFileName() + " is not a complete backup: " + why + ". Nothing was changed; try another one.");
     }
 
     static void remove(Path folder) {

@@ -33,13 +33,13 @@ class SafetyPart implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
+    public int restore(JsonNode saved, List<String> notices) {
         return NamedParts.each(
                 json,
                 saved,
                 SafetySettings.SafetyDraft.class,
                 "The folder for backups or the second copy",
-                told,
+                notices,
                 settings::save);
     }
 }

@@ -127,7 +127,7 @@ class CallbookController {
     private static Call call(String text) {
         Call call = Call.read(text);
         if (call == null) {
-            throw new Rejection("call", "\"" + text + "\" is no call.");
+            throw new Rejection("call", "\"" + text + "\" is not a call.");
         }
         return call;
     }

@@ -35,13 +35,13 @@ class CallbookSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
+    public int restore(JsonNode saved, List<String> notices) {
         return NamedParts.each(
                 json,
                 saved,
                 Saved.class,
                 "The callbook",
-                told,
+                notices,
                 one -> store.save(
                         new CallbookStore.CallbookDraft(one.address(), one.account(), null, null, one.freshDays())));
     }

@@ -60,7 +60,7 @@ class PositionSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
+    public int restore(JsonNode saved, List<String> notices) {
         StationView whole = station.view();
         List<PositionView> before = positions.views();
         return NamedParts.each(
@@ -68,7 +68,7 @@ class PositionSettings implements SettingsPart {
                 saved,
                 Saved.class,
                 "A position",
-                told,
+                notices,
                 one -> positions.save(
                         NamedParts.found(before, p -> p.name().equalsIgnoreCase(one.name()), PositionView::id),
                         new PositionDraft(

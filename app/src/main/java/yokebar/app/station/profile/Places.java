@@ -66,13 +66,13 @@ class Places {
         if (entity == null) {
             return null;
         }
-        boolean asSaid = said != null && entity.equals(said.entity());
+        boolean entityAsGiven = said != null && entity.equals(said.entity());
         return new StationView.PlaceSituation(
                 entity.number(),
                 entity.name(),
                 entity.continent(),
-                p.cqZone != null ? p.cqZone : asSaid && said != null ? said.cqZone() : entity.cqZone(),
-                p.ituZone != null ? p.ituZone : asSaid && said != null ? said.ituZone() : entity.ituZone());
+                p.cqZone != null ? p.cqZone : entityAsGiven && said != null ? said.cqZone() : entity.cqZone(),
+                p.ituZone != null ? p.ituZone : entityAsGiven && said != null ? said.ituZone() : entity.ituZone());
     }
 
     /** @return the place's number */
@@ -117,8 +117,8 @@ class Places {
             @Nullable Integer ituZone) {}
 
     private static @Nullable Integer within(
-            String field, @Nullable Integer value, int least, int most, String sentence) {
-        if (value != null && (value < least || value > most)) {
+            String field, @Nullable Integer value, int least, int max, String sentence) {
+        if (value != null && (value < least || value > max)) {
             throw new Rejection(field, sentence);
         }
         return value;

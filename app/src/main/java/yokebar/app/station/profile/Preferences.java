@@ -110,7 +110,8 @@ public record Preferences(
             return ZoneId.of(text).getId();
         } catch (DateTimeException e) {
             throw new Rejection(
-                    "secondClock", "\"" + text + "\" is no time zone; it looks like Atlantic/Azores or Europe/Berlin.");
+                    "secondClock",
+                    "\"" + text + "\" is not a time zone; it looks like Atlantic/Azores or Europe/Berlin.");
         }
     }
 

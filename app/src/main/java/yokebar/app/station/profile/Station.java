@@ -195,7 +195,7 @@ public class Station {
         try {
             return tidy == null ? null : LocalDate.parse(tidy);
         } catch (DateTimeException e) {
-            throw new Rejection(field, "\"" + tidy + "\" is no day; write it like 2026-05-01.");
+            throw new Rejection(field, "\"" + tidy + "\" is not a date; write it like 2026-05-01.");
         }
     }
 

@@ -70,7 +70,7 @@ class StationSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
+    public int restore(JsonNode saved, List<String> notices) {
         StationView before = station.view();
         int taken = 0;
         if (saved.path("ownCall").isString()) {
@@ -79,7 +79,7 @@ class StationSettings implements SettingsPart {
                     json.createArrayNode().add(saved.path("ownCall")),
                     String.class,
                     "The own call",
-                    told,
+                    notices,
                     station::setOwnCall);
         }
         taken += NamedParts.each(
@@ -87,14 +87,14 @@ class StationSettings implements SettingsPart {
                 json.createArrayNode().add(saved.path("preferences")),
                 Preferences.class,
                 "Bands, units and clocks",
-                told,
+                notices,
                 station::prefer);
         taken += NamedParts.each(
                 json,
                 saved.path("calls"),
                 Station.CallDraft.class,
                 "A call",
-                told,
+                notices,
                 draft -> station.saveCall(
                         before.calls().stream()
                                 .filter(c -> c.callSign().equals(draft.callSign()))
@@ -107,7 +107,7 @@ class StationSettings implements SettingsPart {
                 saved.path("operators"),
                 Station.OperatorDraft.class,
                 "An operator",
-                told,
+                notices,
                 draft -> station.saveOperator(
                         before.operators().stream()
                                 .filter(o -> o.callSign().equals(draft.callSign()))
@@ -120,7 +120,7 @@ class StationSettings implements SettingsPart {
                 saved.path("places"),
                 Places.PlaceDraft.class,
                 "A place",
-                told,
+                notices,
                 draft -> station.savePlace(
                         before.places().stream()
                                 .filter(p -> p.name().equals(draft.name()))

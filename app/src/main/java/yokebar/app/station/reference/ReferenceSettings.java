@@ -35,13 +35,13 @@ class ReferenceSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
+    public int restore(JsonNode saved, List<String> notices) {
         return NamedParts.each(
                 json,
                 saved,
                 Saved.class,
                 "The publisher of reference data",
-                told,
+                notices,
                 one -> updates.save(new ReferenceUpdates.ReferenceDraft(one.address(), one.daily())));
     }
 }

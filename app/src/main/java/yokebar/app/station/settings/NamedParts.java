@@ -44,7 +44,7 @@ public final class NamedParts {
      * @return how many were taken
      */
     public static <T> int each(
-            JsonMapper json, JsonNode list, Class<T> kind, String what, List<String> told, Consumer<T> take) {
+            JsonMapper json, JsonNode list, Class<T> kind, String what, List<String> notices, Consumer<T> take) {
         int taken = 0;
         for (JsonNode one : list) {
             if (one.isMissingNode() || one.isNull()) {
@@ -54,9 +54,9 @@ public final class NamedParts {
                 take.accept(json.treeToValue(one, kind));
                 taken++;
             } catch (Rejection e) {
-                told.add(what + " was left out: " + e.sentence());
+                notices.add(what + " was left out: " + e.sentence());
             } catch (JacksonException e) {
-                told.add(what + " was left out: " + e.getOriginalMessage());
+                notices.add(what + " was left out: " + e.getOriginalMessage());
             }
         }
         return taken;

@@ -52,7 +52,7 @@ class SettingsFile {
                 try {
                     taken.put(part.name(), part.restore(saved, problems));
                 } catch (RuntimeException e) {
-                    LOG.warn("The part {} of a settings file was not taken", part.name(), e);
+                    LOG.warn("The part {} of a settings file was not restored", part.name(), e);
                     problems.add("The part " + part.name() + " is not as it was written and was left out.");
                 }
             }
@@ -65,10 +65,10 @@ class SettingsFile {
         try {
             file = json.readTree(content);
         } catch (JacksonException e) {
-            throw new Rejection("file", "This is no settings file: " + e.getOriginalMessage());
+            throw new Rejection("file", "This is not a settings file: " + e.getOriginalMessage());
         }
         if (file.path(MARK).asInt(0) < 1) {
-            throw new Rejection("file", "This is no settings file of Yokebar.");
+            throw new Rejection("file", "This is not a settings file of Yokebar.");
         }
         if (file.path(MARK).asInt() > VERSION) {
             throw new Rejection("file", "This file was written by a newer Yokebar.");

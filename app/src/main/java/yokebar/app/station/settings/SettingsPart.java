@@ -19,8 +19,8 @@ public interface SettingsPart {
     /**
      * Takes over what was saved, what is there under the same name being changed and nothing removed.
      *
-     * @param told gets a sentence for everything that could not be taken; the rest is
+     * @param notices gets a sentence for everything that could not be taken; the rest is
      * @return how many things were taken
      */
-    int restore(JsonNode saved, List<String> told);
+    int restore(JsonNode saved, List<String> notices);
 }

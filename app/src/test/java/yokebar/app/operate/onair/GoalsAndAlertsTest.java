@@ -99,7 +99,7 @@ class GoalsAndAlertsTest extends AirTest {
         put("/api/onair/choices", later);
         await("the goal", () -> spot("ZP5QXB").path("why").asString().contains("Paraguay, not yet with CU9QYB since "));
         goal.put("ownCalls", List.of("C?9"));
-        assertThat(sendJson("PUT", "/api/onair/choices", later).body()).contains("C?9", "is no call");
+        assertThat(sendJson("PUT", "/api/onair/choices", later).body()).contains("C?9", "is not a call");
     }
 
     private int needed(Map<String, Object> choices) throws Exception {
@@ -174,23 +174,25 @@ class GoalsAndAlertsTest extends AirTest {
         // Room for one more in this minute.
         put("/api/onair/choices", watchingDenmark(3));
         await("the bundle", () -> read("/api/onair/alerts").size() - before == 3);
-        JsonNode told = get("/api/onair/alerts");
-        JsonNode bundle = told.get(0);
+        JsonNode alertsNow = get("/api/onair/alerts");
+        JsonNode bundle = alertsNow.get(0);
         assertThat(bundle.path("sentence").asString()).startsWith("3 more (a call on your watch list): ");
         for (int i = 1; i <= 5; i++) {
             String call = "OZ" + i + "QAB";
-            assertThat(Stream.of(0, 1, 2)
-                            .filter(one ->
-                                    told.get(one).path("sentence").asString().contains(call)))
+            assertThat(Stream.of(0, 1, 2).filter(one -> alertsNow
+                            .get(one)
+                            .path("sentence")
+                            .asString()
+                            .contains(call)))
                     .as(call)
                     .hasSize(1);
         }
         assertThat(bundle.path("because").asString()).contains("told together");
     }
 
-    private static Map<String, Object> watchingDenmark(int mostAMinute) {
+    private static Map<String, Object> watchingDenmark(int maxPerMinute) {
         Map<String, Object> alert = Map.of(
-                "kind", "WATCHED", "shown", true, "spoken", false, "notified", false, "mostAMinute", mostAMinute);
+                "kind", "WATCHED", "shown", true, "spoken", false, "notified", false, "maxPerMinute", maxPerMinute);
         return Map.of(
                 "goals", List.of(),
                 "watch", List.of("OZ*"),
@@ -257,9 +259,9 @@ class GoalsAndAlertsTest extends AirTest {
         put("/api/onair/choices", choices);
     }
 
-    private static Map<String, Object> alert(String kind, Object tone, int mostAMinute) {
+    private static Map<String, Object> alert(String kind, Object tone, int maxPerMinute) {
         Map<String, Object> alert = new HashMap<>(
-                Map.of("kind", kind, "shown", true, "spoken", true, "notified", false, "mostAMinute", mostAMinute));
+                Map.of("kind", kind, "shown", true, "spoken", true, "notified", false, "maxPerMinute", maxPerMinute));
         alert.put("tone", tone);
         return alert;
     }

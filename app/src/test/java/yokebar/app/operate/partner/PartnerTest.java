@@ -30,7 +30,7 @@ class PartnerTest extends AppTest {
         assertThat(way.path("distanceKm").asDouble()).isBetween(7500.0, 8200.0);
         assertThat(way.path("longPathDegrees").asDouble())
                 .isEqualTo((way.path("bearingDegrees").asDouble() + 180) % 360);
-        // A locator that is none is no reason to know nothing.
+        // A locator that is none is not a reason to know nothing.
         assertThat(get("/api/partner?call=ZP5QXA&locator=nowhere")
                         .path("whereabouts")
                         .path("source")

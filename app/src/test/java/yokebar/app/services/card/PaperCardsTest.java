@@ -38,7 +38,7 @@ class PaperCardsTest extends ServiceTest {
         assertThat(state("ZP5QXA", PAPER)).isEqualTo("CONFIRMED");
         assertThat(get("/api/contacts/" + ana).path("journey").toString())
                 .contains("to the manager OZ1QMM")
-                .contains("Their card came.");
+                .contains("Their card was received.");
         assertThat(get("/api/cards/piles").toString()).isEqualTo("{\"toSend\":0,\"sent\":1,\"received\":1}");
     }
 

@@ -122,7 +122,7 @@ class HandoverTest extends CountersignTest {
                 + contact("OZ1QCD").replace("20260501", "20260503").replace("140700", "235959")
                 + contact("OZ1QEF").replace("20260501", "20260504").replace("140700", "000000"));
         var wrong = sendJson("POST", "/api/services/1/handovers", Map.of("fromDay", "1 May"));
-        assertThat(wrong.body()).contains("is no day; write it as 2026-05-01");
+        assertThat(wrong.body()).contains("is not a date; write it as 2026-05-01");
         sendJson("POST", "/api/services/1/handovers", Map.of("fromDay", "2026-05-01", "untilDay", "2026-05-03"));
         awaitState("OZ1QAB", "ACCEPTED");
         awaitState("OZ1QCD", "ACCEPTED");

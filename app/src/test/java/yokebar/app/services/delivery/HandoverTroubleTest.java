@@ -120,7 +120,7 @@ class HandoverTroubleTest extends CountersignTest {
         importText(contact("ZP5QXA"));
         handOver();
         await("trouble", () -> laneHookup("state").equals("TROUBLE"));
-        assertThat(laneHookup("reason")).contains("is in difficulties (500)");
+        assertThat(laneHookup("reason")).contains("reports a fault (500)");
         awaitState("ZP5QXA", "ACCEPTED");
     }
 

@@ -40,7 +40,7 @@ class IdentitiesTest extends ServiceTest {
         sendJson("POST", codePath, Map.of("code", " " + code + " "));
         JsonNode identity = lane(COUNTERSIGN).path("identities").get(0);
         assertThat(identity.path("call").asString()).isEqualTo("CU9QYB");
-        sendJson("POST", "/api/services/1/handovers", Map.of("most", 1));
+        sendJson("POST", "/api/services/1/handovers", Map.of("maxContacts", 1));
         awaitState("ZP5QXA", COUNTERSIGN, "ACCEPTED");
 
         countersign.enrolment().setCertificatesEnd(Instant.now().plus(Duration.ofDays(5000)));
@@ -235,7 +235,7 @@ class IdentitiesTest extends ServiceTest {
         installIdentity("CU9QYB", "2020-01-01", "2030-01-01");
         byte[] file = jdbc.queryForObject("select sealed_file from signing_identity limit 1", byte[].class);
         assertThatThrownBy(() -> IdentityFile.open(file, "lamp-oil".toCharArray()))
-                .as("the stored file is no PKCS#12 file")
+                .as("the stored file is not a PKCS#12 file")
                 .isInstanceOf(IdentityFile.UnusableIdentity.class);
     }
 
@@ -280,7 +280,7 @@ class IdentitiesTest extends ServiceTest {
         assertThat(ask(right)).contains("Save the account first");
         useCountersign();
         assertThat(ask(with(right, "call", "!!"))).contains("cannot be a call");
-        assertThat(ask(with(right, "fromDay", "May"))).contains("is no day; write it as 2026-05-01");
+        assertThat(ask(with(right, "fromDay", "May"))).contains("is not a date; write it as 2026-05-01");
         assertThat(ask(with(right, "untilDay", "2014-12-31"))).contains("The last day lies before the first one.");
         assertThat(ask(with(right, "postalAddress", " "))).contains("Where shall the letter with the code go?");
         assertThat(lane(COUNTERSIGN).path("requests")).isEmpty();

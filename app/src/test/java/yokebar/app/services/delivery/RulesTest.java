@@ -49,7 +49,7 @@ class RulesTest extends ServiceTest {
                 .isEqualTo("The certificate for CU9QYB covers contacts from 2020-01-01 to 2030-01-01 only.");
         assertThat(get("/api/services/1/held?key=NO_IDENTITY%20CU9QYB")).hasSize(2);
         assertThat(send(request("/api/services/1/held?key=NONE").GET()).body())
-                .contains("is no reason for which contacts are held.");
+                .contains("is not a reason for holding contacts.");
     }
 
     /** An earlier edition kept the reason in words. */

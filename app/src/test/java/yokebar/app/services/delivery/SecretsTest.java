@@ -35,14 +35,14 @@ class SecretsTest extends ServiceTest {
 
     @Test
     void secretsAreInNoAnswerNoExportNoLogAndNoFile() throws Exception {
-        List<String> told = new ArrayList<>();
-        told.addAll(logged(this::useEverySecret));
+        List<String> texts = new ArrayList<>();
+        texts.addAll(logged(this::useEverySecret));
         for (String path : readable()) {
-            told.add(path + "\n" + text(path));
+            texts.add(path + "\n" + text(path));
         }
-        assertThat(told).as("paths read").hasSizeGreaterThan(50);
+        assertThat(texts).as("paths read").hasSizeGreaterThan(50);
         for (String secret : secrets) {
-            assertThat(told).noneMatch(text -> text.contains(secret));
+            assertThat(texts).noneMatch(text -> text.contains(secret));
         }
         Set<String> files = new HashSet<>();
         jdbc.execute("checkpoint sync");
@@ -81,13 +81,13 @@ class SecretsTest extends ServiceTest {
             ours.setLevel(null);
             root.detachAppender(lines);
         }
-        List<String> told = new ArrayList<>();
+        List<String> texts = new ArrayList<>();
         for (ILoggingEvent line : List.copyOf(lines.list)) {
-            told.add(line.getFormattedMessage()
+            texts.add(line.getFormattedMessage()
                     + (line.getThrowableProxy() == null ? "" : ThrowableProxyUtil.asString(line.getThrowableProxy())));
         }
-        assertThat(told).contains("What follows is read by a test");
-        return told;
+        assertThat(texts).contains("What follows is read by a test");
+        return texts;
     }
 
     /** Every kind of secret is given, used, refused and given again. */

@@ -42,7 +42,7 @@ class RadioMailTest extends ServiceTest {
                 assertThat(lane(COUNTERSIGN).path("counts").path("HANDED_OVER").asInt())
                         .isZero();
             }
-            session("All of it is with the gateway");
+            session("The gateway has all of it");
             assertThat(lane(COUNTERSIGN).path("counts").path("HANDED_OVER").asInt())
                     .as("handed over, not proven")
                     .isEqualTo(3000);
@@ -79,7 +79,7 @@ class RadioMailTest extends ServiceTest {
             put("/api/mail", Map.of("address", "127.0.0.1:" + gateway.port(), "callSign", "CU9QYB"));
             sendJson("POST", "/api/mail/letters", Map.of());
             edit("ZP5QXA", Map.of("PROP_MODE", "RPT"));
-            session("All of it is with the gateway");
+            session("The gateway has all of it");
         }
         countersign.setUp(true);
         put("/api/services/1", Map.of("account", Countersign.ACCOUNT));

@@ -42,7 +42,7 @@ class DigitalLinkTest extends AppTest {
         id = "link-" + instance;
         program =
                 new LinkedProgram(new World(9), java.time.Clock.systemUTC(), runs, instance, "Wavelet", linkPort(), 3);
-        await("the program", () -> told(id).path("live").asBoolean());
+        await("the program", () -> program(id).path("live").asBoolean());
     }
 
     @AfterEach
@@ -58,7 +58,7 @@ class DigitalLinkTest extends AppTest {
         }
     }
 
-    private JsonNode told(String programId) {
+    private JsonNode program(String programId) {
         for (JsonNode one : read("/api/digital/programs")) {
             if (one.path("id").asString().equals(programId)) {
                 return one;
@@ -82,7 +82,7 @@ class DigitalLinkTest extends AppTest {
                 "/api/digital/programs/" + id + "/answer",
                 Map.of("decode", decode.path("id").asString()));
         String call = decode.path("call").asString();
-        await("the partner", () -> told(id).path("partner").asString("").equals(call) || count("contact") == 1);
+        await("the partner", () -> program(id).path("partner").asString("").equals(call) || count("contact") == 1);
         await("the contact", () -> count("contact") == 1);
         assertThat(wholeLog()).contains(call);
         String provenance = jdbc.queryForObject("select provenance from contact", String.class);
@@ -98,9 +98,9 @@ class DigitalLinkTest extends AppTest {
                 "POST",
                 "/api/digital/programs/" + id + "/answer",
                 Map.of("decode", decodes().get(0).path("id").asString()));
-        await("a partner", () -> !told(id).path("partner").asString("").isEmpty());
+        await("a partner", () -> !program(id).path("partner").asString("").isEmpty());
         sendJson("POST", "/api/digital/programs/" + id + "/stop", Map.of());
-        await("no partner", () -> told(id).path("partner").asString("").isEmpty());
+        await("no partner", () -> program(id).path("partner").asString("").isEmpty());
     }
 
     @Test

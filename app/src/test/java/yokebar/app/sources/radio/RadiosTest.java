@@ -176,10 +176,10 @@ class RadiosTest extends AppTest {
         await("what was typed", () -> now(id).path("frequencyHz").asLong() == 14_074_500);
         assertThat(sendJson("POST", "/api/radios/" + id + "/tune", Map.of("typedFrequency", "14.07.4"))
                         .body())
-                .contains("is no frequency. Type it in kHz or MHz");
+                .contains("is not a frequency. Type it in kHz or MHz");
         assertThat(sendJson("POST", "/api/radios/" + id + "/tune", Map.of("mode", "XYZ"))
                         .body())
-                .contains("is no mode of a radio");
+                .contains("is not a radio mode");
         assertThat(sendJson("POST", "/api/radios/" + id + "/tune", Map.of("frequencyHz", -5))
                         .statusCode())
                 .isEqualTo(422);

@@ -187,7 +187,7 @@ class HostileBackupTest {
     @Test
     void tablesAndColumnsThatAreNotYokebarsAreRefused() throws Exception {
         assertThat(problem(changed(honest(), "\"name\" : \"radio\"", "\"name\" : \"information_schema\"")))
-                .contains("is no whole backup");
+                .contains("is not a complete backup");
         assertThat(problem(
                         changed(honest(), "\"poll_every_ms\"", "\"poll_every_ms) values (1); drop table contact --\"")))
                 .contains("names a column that Yokebar does not have");
@@ -253,7 +253,7 @@ class HostileBackupTest {
     void otherFilesAreRefused() throws Exception {
         for (String name : List.of("empty.zip", "text.zip")) {
             Files.writeString(folder.resolve(name), name.startsWith("text") ? "no zip at all" : "");
-            assertThat(problem(folder.resolve(name))).contains("is no whole backup");
+            assertThat(problem(folder.resolve(name))).contains("is not a complete backup");
         }
         assertThat(problem(zip("other.zip", Map.of("holiday.txt", new byte[10]))))
                 .contains("no backup.json in it");

@@ -243,7 +243,7 @@ class SafetyTest extends AppTest {
             }
             HttpResponse<String> refused = sendJson("POST", "/api/safety/backups/" + wrong + "/restore", Map.of());
             assertThat(refused.statusCode()).isEqualTo(422);
-            assertThat(refused.body()).contains("is no whole backup").contains("Nothing was changed");
+            assertThat(refused.body()).contains("is not a complete backup").contains("Nothing was changed");
         }
         assertThat(sendJson("POST", "/api/safety/backups/..%2Flog.mv.db/restore", Map.of())
                         .statusCode())

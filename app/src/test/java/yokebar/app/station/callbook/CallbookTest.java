@@ -184,7 +184,7 @@ class CallbookTest extends AppTest {
                 .contains("An answer stays fresh for 1 to 3650 days.");
         assertThat(sendJson("PUT", "/api/callbook", Map.of("address", "over there"))
                         .body())
-                .contains("is no web address");
+                .contains("is not a web address");
     }
 
     private String proof() throws Exception {

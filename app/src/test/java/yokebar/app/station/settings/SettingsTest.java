@@ -160,8 +160,8 @@ class SettingsTest extends AppTest {
 
     @Test
     void otherFilesAreRefused() throws Exception {
-        assertThat(restore("not json").path("detail").asString()).startsWith("This is no settings file");
-        assertThat(restore("{\"a\":1}").path("detail").asString()).isEqualTo("This is no settings file of Yokebar.");
+        assertThat(restore("not json").path("detail").asString()).startsWith("This is not a settings file");
+        assertThat(restore("{\"a\":1}").path("detail").asString()).isEqualTo("This is not a settings file of Yokebar.");
         assertThat(restore("{\"yokebarSettings\":99}").path("detail").asString())
                 .isEqualTo("This file was written by a newer Yokebar.");
     }

@@ -88,7 +88,7 @@ public final class BandPlan {
         } catch (BadLine e) {
             throw e;
         } catch (IllegalArgumentException e) {
-            throw new BadLine(line, "it is no segment (" + e.getMessage() + ")");
+            throw new BadLine(line, "it is not a segment (" + e.getMessage() + ")");
         }
     }
 }

@@ -30,9 +30,9 @@ public record Licence(String id, String name, List<Limit> limits) {
      *
      * @param lowHz inclusive
      * @param highHz inclusive
-     * @param mostW most power, W
+     * @param maxW most power, W
      */
-    public record Limit(long lowHz, long highHz, Set<ModeGroup> groups, int mostW) {}
+    public record Limit(long lowHz, long highHz, Set<ModeGroup> groups, int maxW) {}
 
     private static final class Shipped {
         private static final List<Licence> LICENCES = read(DataLines.textBeside(Licence.class, "licences.txt"));
@@ -64,9 +64,9 @@ public record Licence(String id, String name, List<Limit> limits) {
         if (group != null && touched.stream().anyMatch(l -> !l.groups().contains(group))) {
             return Optional.of(name + " has no " + words(group) + " at " + Kilohertz.words(signal.lowHz()) + " kHz.");
         }
-        int mostW = touched.stream().mapToInt(Limit::mostW).min().orElse(0);
-        if (signal.powerW() != null && signal.powerW() > mostW) {
-            return Optional.of(name + " allows " + mostW + " W here; the radio is set to " + signal.powerW() + " W.");
+        int maxW = touched.stream().mapToInt(Limit::maxW).min().orElse(0);
+        if (signal.powerW() != null && signal.powerW() > maxW) {
+            return Optional.of(name + " allows " + maxW + " W here; the radio is set to " + signal.powerW() + " W.");
         }
         return Optional.empty();
     }
@@ -123,14 +123,14 @@ public record Licence(String id, String name, List<Limit> limits) {
             Limit limit = new Limit(
                     Kilohertz.read(words[0]), Kilohertz.read(words[1]), Set.copyOf(groups), Integer.parseInt(words[3]));
             long end = before.isEmpty() ? 0 : before.get(before.size() - 1).highHz();
-            if (limit.lowHz() >= limit.highHz() || limit.lowHz() < end || limit.mostW() <= 0) {
+            if (limit.lowHz() >= limit.highHz() || limit.lowHz() < end || limit.maxW() <= 0) {
                 throw new BadLine(line, "limits run upward, one after the other, with some power");
             }
             return limit;
         } catch (BadLine e) {
             throw e;
         } catch (IllegalArgumentException e) {
-            throw new BadLine(line, "it is no limit (" + e.getMessage() + ")");
+            throw new BadLine(line, "it is not a limit (" + e.getMessage() + ")");
         }
     }
 }

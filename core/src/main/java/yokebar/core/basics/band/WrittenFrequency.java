@@ -22,7 +22,7 @@ public final class WrittenFrequency {
     /**
      * Reads what somebody typed; blanks may group the digits, a comma may stand for the point.
      *
-     * @return Hz; null when it is no number
+     * @return Hz; null when it is not a number
      */
     public static @Nullable Long read(String text) {
         String tidy = text.replaceAll("\\s", "").replace(',', '.');

@@ -205,7 +205,7 @@ public final class Entities {
     private void addHistory(Line line) {
         List<String> columns = line.columns();
         if (columns.size() != HISTORY_COLUMNS || columns.get(5).isEmpty()) {
-            throw new BadLine(line, "who had a block has two days, a number, prefixes and a source");
+            throw new BadLine(line, "an earlier holder of a block has two days, a number, prefixes and a source");
         }
         Entity entity = byNumber.get(within(line, "number", columns.get(3), 1, 999));
         if (entity == null) {
@@ -232,7 +232,7 @@ public final class Entities {
     private void addPrefix(Line line, Entity entity, String text, Days days) {
         Matcher shape = PREFIX.matcher(text);
         if (!shape.matches()) {
-            throw new BadLine(line, "\"" + text + "\" is no prefix");
+            throw new BadLine(line, "\"" + text + "\" is not a prefix");
         }
         int cqZone = shape.group(4) == null ? entity.cqZone() : within(line, "CQ zone", shape.group(4), 1, 40);
         int ituZone = shape.group(5) == null ? entity.ituZone() : within(line, "ITU zone", shape.group(5), 1, 90);
@@ -244,7 +244,7 @@ public final class Entities {
         if (last.length() != first.length()
                 || !last.startsWith(first.substring(0, end))
                 || last.charAt(end) < first.charAt(end)) {
-            throw new BadLine(line, "\"" + text + "\" is no range");
+            throw new BadLine(line, "\"" + text + "\" is not a range");
         }
         for (char c = first.charAt(end); c <= last.charAt(end); c++) {
             List<Area> areas = byPrefix.computeIfAbsent(first.substring(0, end) + c, p -> new ArrayList<>(1));
@@ -280,18 +280,18 @@ public final class Entities {
         }
     }
 
-    private static int within(Line line, String what, String text, int least, int most) {
-        if (text.matches("\\d{1,3}") && Integer.parseInt(text) >= least && Integer.parseInt(text) <= most) {
+    private static int within(Line line, String what, String text, int least, int max) {
+        if (text.matches("\\d{1,3}") && Integer.parseInt(text) >= least && Integer.parseInt(text) <= max) {
             return Integer.parseInt(text);
         }
-        throw new BadLine(line, "its " + what + " is " + least + " to " + most + ", not " + text);
+        throw new BadLine(line, "its " + what + " is " + least + " to " + max + ", not " + text);
     }
 
     private static LocalDate date(Line line, String text, LocalDate otherwise) {
         try {
             return text.isEmpty() ? otherwise : LocalDate.parse(text);
         } catch (DateTimeException e) {
-            throw new BadLine(line, "\"" + text + "\" is no date like 1990-10-02");
+            throw new BadLine(line, "\"" + text + "\" is not a date like 1990-10-02");
         }
     }
 }

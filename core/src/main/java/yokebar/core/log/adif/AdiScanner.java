@@ -215,7 +215,7 @@ public final class AdiScanner {
     /**
      * Names of user-defined fields may hold blanks.
      *
-     * @return the place of the colon behind it, or the end when this is no tag but a comment in angle brackets
+     * @return the place of the colon behind it, or the end when this is not a tag but a comment in angle brackets
      */
     private int endOfNameWithBlanks(int blank, int end) {
         byte[] bytes = buffer;
@@ -289,7 +289,7 @@ public final class AdiScanner {
             repairLength(length);
         }
         if (valueLength < length && start + valueLength >= limit && ended) {
-            // The text ends inside the value: the record is cut off, so the tag is no field of a whole record.
+            // The text ends inside the value: the record is cut off, so the tag is not a field of a whole record.
             position = limit;
             cutOff = true;
             return Token.END_OF_TEXT;
@@ -364,7 +364,7 @@ public final class AdiScanner {
         }
         int keepFrom = Math.min(recordStart, position);
         if (position - keepFrom > MAX_FIELD_BYTES * 4) {
-            // A "record" of many megabytes is a file that is no ADIF; its start is not worth the memory.
+            // A "record" of many megabytes is a file that is not ADIF; its start is not worth the memory.
             keepFrom = position;
         }
         if (keepFrom > 0) {

@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 
 /** ADI text that comes in pieces of any size: gives each record as soon as its end is there. */
 public final class AdiStream {
-    /** Text of this length without the end of a record is no ADIF, or was meant for somebody else. */
+    /** Text of this length without the end of a record is not ADIF, or was meant for somebody else. */
     public static final int MAX_WAITING_BYTES = 1 << 18;
 
     private byte[] waiting = {};

@@ -48,7 +48,8 @@ public final class AdxReader implements RecordReader {
                 int event = reader.next();
                 if (event == XMLStreamConstants.END_ELEMENT
                         && reader.getLocalName().equalsIgnoreCase("ADX")) {
-                    // Whatever stands behind it, such as the zero bytes some programs fill a file with, is no part of
+                    // Whatever stands behind it, such as the zero bytes some programs fill a file with, is not a part
+                    // of
                     // it.
                     break;
                 }
@@ -70,7 +71,7 @@ public final class AdxReader implements RecordReader {
                     ++index,
                     AdifFields.EMPTY,
                     "The XML breaks in line " + line + ": " + firstLine(e.getMessage())
-                            + ". What stands before it was read; mend the file there and read it again.",
+                            + ". What is before it was read; correct the file there and import it again.",
                     false);
         }
     }
@@ -155,7 +156,7 @@ public final class AdxReader implements RecordReader {
     }
 
     private static String firstLine(@Nullable String message) {
-        String text = message == null ? "it is no XML" : message;
+        String text = message == null ? "it is not XML" : message;
         int said = text.lastIndexOf("Message: ");
         return text.substring(said < 0 ? 0 : said + "Message: ".length())
                 .lines()

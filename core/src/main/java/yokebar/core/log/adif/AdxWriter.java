@@ -11,7 +11,7 @@ import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 
 /**
- * Writes ADX, the XML form of ADIF 3.1.x. Application fields become {@code APP} elements, fields whose names are no element names
+ * Writes ADX, the XML form of ADIF 3.1.x. Application fields become {@code APP} elements, fields whose names are not element names
  * {@code USERDEF} elements; characters XML cannot hold are left out.
  */
 public final class AdxWriter {

@@ -14,7 +14,7 @@ final class OddName {
     static final int MAX_BYTES = 300;
 
     private static final Pattern PLAIN = Pattern.compile("[A-Z_][A-Z0-9_]*");
-    /** Elements of ADX that are no fields. */
+    /** Elements of ADX that are not fields. */
     private static final Set<String> TAKEN = Set.of("APP", "USERDEF", "RECORD", "RECORDS", "HEADER", "ADX");
 
     private static final Pattern FORBIDDEN = Pattern.compile("[,:<>{}\\p{Cntrl}\\ud800-\\udfff\\ufffe\\uffff]");

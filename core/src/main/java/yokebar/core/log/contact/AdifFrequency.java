@@ -8,7 +8,7 @@ final class AdifFrequency {
 
     private AdifFrequency() {}
 
-    /** Hz, rounded half up; {@link #NONE} when the text is no frequency. A comma is taken for a point. */
+    /** Hz, rounded half up; {@link #NONE} when the text is not a frequency. A comma is taken for a point. */
     static long hz(String mhz) {
         int length = mhz.length();
         int point = digitsEnd(mhz, 0);

@@ -15,7 +15,7 @@ public final class AdifTime {
 
     private AdifTime() {}
 
-    /** Days since 1970-01-01, or {@code Long.MIN_VALUE} when it is no date. */
+    /** Days since 1970-01-01, or {@code Long.MIN_VALUE} when it is not a date. */
     static long epochDay(String date) {
         if (date.length() != 8 || !digits(date)) {
             return Long.MIN_VALUE;

@@ -57,9 +57,7 @@ final class FieldCheck {
                         && !(SEVERAL_LINES.contains(field) && (c == '\n' || c == '\r' || c == '\t')));
         if (control) {
             return Problem.of(
-                    field,
-                    value.replaceAll("\\p{Cntrl}", "\ufffd"),
-                    "holds characters that cannot be seen; type it anew.");
+                    field, value.replaceAll("\\p{Cntrl}", "\ufffd"), "contains invisible characters; type it again.");
         }
         return of(field, value);
     }
@@ -68,12 +66,12 @@ final class FieldCheck {
         return Locator.read(value.strip()) != null ? null : "is not a locator: it looks like HM49 or HM49kq.";
     }
 
-    private static @Nullable String number(String value, int least, int most, String what) {
+    private static @Nullable String number(String value, int least, int max, String what) {
         String tidy = value.strip();
         boolean fits = NUMBER.matcher(tidy).matches()
                 && tidy.indexOf('.') < 0
                 && Integer.parseInt(tidy) >= least
-                && Integer.parseInt(tidy) <= most;
+                && Integer.parseInt(tidy) <= max;
         return fits ? null : what;
     }
 

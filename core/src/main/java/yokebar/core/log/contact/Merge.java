@@ -40,7 +40,7 @@ public final class Merge {
     private final Contact logged;
     private final Provenance provenance;
     private final Contact incoming;
-    private final Provenance told;
+    private final Provenance incomingProvenance;
     private final List<String> changed = new ArrayList<>();
     private final List<Difference> kept = new ArrayList<>();
     private final List<String> corrected = new ArrayList<>();
@@ -48,11 +48,11 @@ public final class Merge {
     /** Changed, but known from where it was. */
     private final List<String> refined = new ArrayList<>();
 
-    private Merge(LoggedContact logged, Contact incoming, Provenance told) {
+    private Merge(LoggedContact logged, Contact incoming, Provenance incomingProvenance) {
         this.logged = logged.contact();
         this.provenance = logged.provenance();
         this.incoming = incoming;
-        this.told = told;
+        this.incomingProvenance = incomingProvenance;
     }
 
     /** As {@link #merge(LoggedContact, Contact, Provenance)}, with all fields from one source. */
@@ -60,9 +60,9 @@ public final class Merge {
         return merge(logged, incoming, Provenance.of(source));
     }
 
-    /** @param told which source each field of the incoming record came from */
-    public static Result merge(LoggedContact logged, Contact incoming, Provenance told) {
-        return new Merge(logged, incoming, told).run();
+    /** @param incomingProvenance which source each field of the incoming record came from */
+    public static Result merge(LoggedContact logged, Contact incoming, Provenance incomingProvenance) {
+        return new Merge(logged, incoming, incomingProvenance).run();
     }
 
     private Result run() {
@@ -109,7 +109,7 @@ public final class Merge {
             restate("TIME_ON");
             return false;
         }
-        return told.of("TIME_ON").winsOver(provenance.of("TIME_ON"));
+        return incomingProvenance.of("TIME_ON").winsOver(provenance.of("TIME_ON"));
     }
 
     private AdifFields details() {
@@ -133,14 +133,15 @@ public final class Merge {
         }
         if (inLog != null && LOCATORS.contains(field) && saysMore(arrived, inLog)) {
             // The square stays known from whoever is trusted most, so that a third record cannot move it.
-            (told.of(field).winsOver(provenance.of(field)) ? changed : refined).add(field);
+            (incomingProvenance.of(field).winsOver(provenance.of(field)) ? changed : refined).add(field);
             return arrived;
         }
-        if (inLog == null || told.of(field).winsOver(provenance.of(field))) {
+        if (inLog == null || incomingProvenance.of(field).winsOver(provenance.of(field))) {
             changed.add(field);
             return arrived;
         }
-        if (told.of(field) == provenance.of(field) && betterOfEquals(told.of(field), inLog, arrived)) {
+        if (incomingProvenance.of(field) == provenance.of(field)
+                && betterOfEquals(incomingProvenance.of(field), inLog, arrived)) {
             changed.add(field);
             corrected.add(field);
             return arrived;
@@ -161,7 +162,7 @@ public final class Merge {
     }
 
     private void restate(String field) {
-        if (told.of(field).winsOver(provenance.of(field))) {
+        if (incomingProvenance.of(field).winsOver(provenance.of(field))) {
             restated.add(field);
         }
     }
@@ -170,7 +171,8 @@ public final class Merge {
         Map<Source, List<String>> bySource = new EnumMap<>(Source.class);
         for (List<String> fields : List.of(changed, restated)) {
             for (String field : fields) {
-                bySource.computeIfAbsent(told.of(field), s -> new ArrayList<>()).add(field);
+                bySource.computeIfAbsent(incomingProvenance.of(field), s -> new ArrayList<>())
+                        .add(field);
             }
         }
         Provenance result = provenance;

@@ -37,7 +37,7 @@ public enum PropagationMode {
         return words;
     }
 
-    /** Whether a machine or a network on the ground carried the signal, so that it is no contact of two stations' own. */
+    /** Whether a machine or a network on the ground carried the signal, so that it is not a contact of two stations' own. */
     public boolean relayed() {
         return this == RPT || this == INTERNET || this == ECH || this == IRL;
     }

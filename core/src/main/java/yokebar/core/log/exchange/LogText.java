@@ -32,10 +32,10 @@ public final class LogText implements RecordReader {
     private static final int MAX_LAYERS = 2;
     private static final int MAX_FILES = 200;
     private static final String BROKEN =
-            "The packed file is cut short or damaged here. What came before was read; get the file"
+            "The packed file is cut short or damaged here. The part before was read; get the file"
                     + " again whole and import it once more: what is in the log already stays as it is.";
 
-    private final long mostBytes;
+    private final long maxBytes;
     private final @Nullable ZipInputStream zip;
     private @Nullable RecordReader reader;
     private String part = "";
@@ -46,11 +46,11 @@ public final class LogText implements RecordReader {
     private @Nullable String broken;
 
     /**
-     * @param mostBytes how long the text may be once unpacked
+     * @param maxBytes how long the text may be once unpacked
      * @throws IOException when the stream fails, or holds something else than a log
      */
-    public LogText(InputStream in, long mostBytes) throws IOException {
-        this.mostBytes = mostBytes;
+    public LogText(InputStream in, long maxBytes) throws IOException {
+        this.maxBytes = maxBytes;
         InputStream text = unzipped(new BufferedInputStream(in, HEAD_BYTES * 16), MAX_LAYERS);
         if (text instanceof ZipInputStream several) {
             zip = several;
@@ -64,7 +64,7 @@ public final class LogText implements RecordReader {
         }
     }
 
-    /** What was given is no log; the message says what it is instead. */
+    /** What was given is not a log; the message says what it is instead. */
     public static final class NoLog extends IOException {
         private static final long serialVersionUID = 1L;
 
@@ -174,7 +174,7 @@ public final class LogText implements RecordReader {
         String text = new String(head, StandardCharsets.ISO_8859_1);
         // Programs that reserve a file's room ahead leave zero bytes behind the text.
         if (text.indexOf(0) >= 0 && !FIELD.matcher(text).find()) {
-            throw new NoLog("It is no text: there are zero bytes in it. Is it an ADI, ADX or Cabrillo file?");
+            throw new NoLog("It is not text: there are zero bytes in it. Is it an ADI, ADX or Cabrillo file?");
         }
         String start =
                 text.replaceFirst("^\u00ef\u00bb\u00bf", "").stripLeading().toUpperCase(Locale.ROOT);
@@ -218,10 +218,10 @@ public final class LogText implements RecordReader {
         return head;
     }
 
-    /** A part that is no log is one record with a fault; the other parts are read. */
+    /** A part that is not a log is one record with a fault; the other parts are read. */
     private static final class Faulty implements RecordReader {
         private final String sentence;
-        private boolean told;
+        private boolean reported;
 
         Faulty(String sentence) {
             this.sentence = sentence;
@@ -229,10 +229,10 @@ public final class LogText implements RecordReader {
 
         @Override
         public @Nullable AdifRecord next() {
-            if (told) {
+            if (reported) {
                 return null;
             }
-            told = true;
+            reported = true;
             return new AdifRecord(1, AdifFields.EMPTY, sentence, false);
         }
 
@@ -265,8 +265,8 @@ public final class LogText implements RecordReader {
         public int read(byte[] bytes, int offset, int length) throws IOException {
             int read = broken == null ? unpacked(bytes, offset, length) : -1;
             unpacked += Math.max(0, read);
-            if (unpacked > mostBytes) {
-                throw new NoLog("Unpacked it is longer than " + (mostBytes >> 20)
+            if (unpacked > maxBytes) {
+                throw new NoLog("Unpacked it is longer than " + (maxBytes >> 20)
                         + " MB; no log is. What came before was read.");
             }
             return read;

@@ -18,7 +18,7 @@ public sealed interface Condition {
     record Like(String field, List<String> patterns) implements Condition {}
 
     /** The field holds a number within the range, ends included. */
-    record Within(String field, double least, double most) implements Condition {}
+    record Within(String field, double least, double max) implements Condition {}
 
     /** Started in this span, epoch seconds; the end is not included. */
     record Started(long fromSecond, long untilSecond) implements Condition {}
@@ -42,7 +42,7 @@ public sealed interface Condition {
     }
 
     /** On a frequency in this range, Hz, ends included. */
-    record OnFrequency(long leastHz, long mostHz) implements Condition {}
+    record OnFrequency(long minHz, long maxHz) implements Condition {}
 
     record Absent(String field) implements Condition {}
 

@@ -18,9 +18,9 @@ public final class Found {
     }
 
     /** The numbers of the contacts from a place on, at most as many as asked for. */
-    public long[] ids(int from, int most) {
+    public long[] ids(int from, int max) {
         int first = Math.max(0, Math.min(from, places.length));
-        int last = (int) Math.min((long) first + most, places.length);
+        int last = (int) Math.min((long) first + max, places.length);
         long[] ids = new long[last - first];
         for (int i = 0; i < ids.length; i++) {
             ids[i] = slots.id(places[first + i]);

@@ -232,10 +232,10 @@ public final class LogIndex {
     }
 
     /** The values of a field that begin so, any case, at most as many as asked for. */
-    public List<String> texts(String field, String start, int most) {
+    public List<String> texts(String field, String start, int limit) {
         TextColumn column = columns.columnOrEmpty(field);
         List<String> texts = new ArrayList<>();
-        for (int code = 1; code < column.codes() && texts.size() < most; code++) {
+        for (int code = 1; code < column.codes() && texts.size() < limit; code++) {
             String text = column.textOf(code);
             if (text != null && text.regionMatches(true, 0, start, 0, start.length())) {
                 texts.add(text);

@@ -66,7 +66,7 @@ final class LogMatcher {
                     isWhole(like) ? codesOf(column, like.patterns()) : column.codesThat(text -> anyOf(tests, text));
             column.addSlots(codes, slots.end(), slotsFound);
         } else if (condition instanceof Condition.Within within) {
-            addTexts(within.field(), TextTest.within(within.least(), within.most()), slotsFound);
+            addTexts(within.field(), TextTest.within(within.least(), within.max()), slotsFound);
         } else if (condition instanceof Condition.Started started) {
             int from = slots.firstNotBefore(started.fromSecond(), 0);
             int until = slots.firstNotBefore(started.untilSecond(), 0);
@@ -83,7 +83,7 @@ final class LogMatcher {
         } else if (condition instanceof Condition.OnFrequency on) {
             for (int slot = 0; slot < slots.end(); slot++) {
                 long hz = columns.frequency(slot);
-                if (hz >= on.leastHz() && hz <= on.mostHz() && hz > 0) {
+                if (hz >= on.minHz() && hz <= on.maxHz() && hz > 0) {
                     slotsFound.set(slot);
                 }
             }

@@ -61,10 +61,10 @@ final class LogSorter {
                 .sorted()
                 .distinct()
                 .toArray();
-        int most = distinct.length - 1;
+        int max = distinct.length - 1;
         return ranked(found, distinct.length, slot -> {
             int rank = Arrays.binarySearch(distinct, columns.frequency(slot));
-            return order.descending() ? most - rank : rank;
+            return order.descending() ? max - rank : rank;
         });
     }
 

@@ -63,10 +63,10 @@ final class TextTest {
         return true;
     }
 
-    static Predicate<String> within(double least, double most) {
+    static Predicate<String> within(double least, double max) {
         return text -> {
             double number = NaturalOrder.number(text);
-            return number >= least && number <= most && number != Double.POSITIVE_INFINITY;
+            return number >= least && number <= max && number != Double.POSITIVE_INFINITY;
         };
     }
 }

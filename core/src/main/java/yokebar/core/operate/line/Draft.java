@@ -70,7 +70,7 @@ public record Draft(
             if (line.callText() == null) {
                 problems.add(new Problem("CALL", "Type the other station's call."));
             } else if (line.call() == null && line.problems().isEmpty()) {
-                problems.add(new Problem("CALL", "\"" + line.callText() + "\" is no whole call yet."));
+                problems.add(new Problem("CALL", "\"" + line.callText() + "\" is not a whole call yet."));
             }
             record.put("CALL", line.call() == null ? null : line.call().text());
             boolean typed = line.date() != null || line.start() != null;

@@ -21,7 +21,7 @@ final class LineReader {
     private static final Set<String> USUAL_MODES =
             Set.of("CW", "SSB", "USB", "LSB", "AM", "FM", "RTTY", "PSK", "DMR", "DSTAR", "SSTV");
     private static final long HZ_PER_KHZ = 1000;
-    /** Zones go up to 40; a number this low behind a report is no report, or hardly one. */
+    /** Zones go up to 40; a number this low behind a report is not a report, or hardly one. */
     private static final int HIGHEST_ZONE = 40;
 
     private static final int LOWEST_USUAL_REPORT = 31;

@@ -49,7 +49,7 @@ final class NamedField {
                     Piece.of(word),
                     isSent ? "RST_SENT" : "RST_RCVD",
                     word.text(),
-                    "\"" + word.text() + "\" is no report; write 57, 599, 59+20 or -12.",
+                    "\"" + word.text() + "\" is not a report; write 57, 599, 59+20 or -12.",
                     null);
         }
     }

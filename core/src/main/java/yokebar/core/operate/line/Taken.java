@@ -180,7 +180,7 @@ final class Taken {
         }
         Duration pastMidnight = Duration.between(start, end).plusDays(1);
         return pastMidnight.compareTo(LONGEST_CONTACT) > 0
-                ? "It ends at " + end + ", before it begins at " + start + "; turn the times round."
+                ? "It ends at " + end + ", before it begins at " + start + "; swap the times."
                 : null;
     }
 

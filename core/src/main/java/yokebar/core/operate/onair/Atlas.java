@@ -66,7 +66,7 @@ public final class Atlas {
     }
 
     /** It said where it is. */
-    public void told(Call call, Locator locator) {
+    public void reported(Call call, Locator locator) {
         Whereabouts before = of(call);
         Point point = locator.centre();
         squares.put(call, locator.text().substring(0, SQUARE));
@@ -90,7 +90,7 @@ public final class Atlas {
             news = !home.state().equals(states.put(call, home.state()));
         }
         if (home.locator() != null && !squares.containsKey(call)) {
-            told(call, home.locator());
+            reported(call, home.locator());
             news = true;
         }
         return news;

@@ -73,7 +73,7 @@ public final class FilterSentence {
     private static String words(Goal.Level need) {
         return switch (need) {
             case EVER -> "never worked";
-            case SCOPE -> "needed for a goal of some calls or days";
+            case SCOPE -> "needed for a goal of one call or since a day";
             case BAND -> "needed by band";
             case MODE -> "needed by band or mode";
             case BAND_AND_MODE -> "needed in any way";

@@ -40,7 +40,7 @@ public final class SolarWords {
                             : aIndex >= 15 ? "the field is unsettled" : "the field is quiet");
         }
         if (words.isEmpty()) {
-            return "Nothing was told of the sun yet.";
+            return "No solar data yet.";
         }
         String all = String.join("; ", words);
         return Character.toUpperCase(all.charAt(0)) + all.substring(1) + ".";

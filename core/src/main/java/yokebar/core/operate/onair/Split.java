@@ -24,7 +24,7 @@ public final class Split {
     private static final Pattern AT = Pattern.compile(
             "\\b(?:QSX|RX|LISTENING(?: ON)?|LSN|SPLIT)[ :]*(\\d{4,6}(?:\\.\\d{1,3})?|\\d{1,3}\\.\\d{3,4}|\\d{3}(?!\\d))");
 
-    /** What stands behind a number that is no kHz. */
+    /** What stands behind a number that is not in kHz. */
     private static final Set<String> UNITS = Set.of(
             "M", "MTR", "METER", "METERS", "FT", "FEET", "DB", "W", "WATT", "WATTS", "H", "HR", "HRS", "HOUR", "HOURS",
             "MIN", "MINS", "MINUTES", "DAY", "DAYS", "WEEKS", "YEARS", "S", "S-UNITS", "SUNITS", "FLOORS", "EL", "ELE");

@@ -49,7 +49,7 @@ public record Hold(Eligibility.Rule rule, String subject, String detail) {
                 : by(Eligibility.Rule.valueOf(key.substring(0, end))).of(key.substring(end + 1));
     }
 
-    private static String cut(String text, int most) {
-        return text.length() <= most ? text : text.substring(0, most - 1) + "…";
+    private static String cut(String text, int max) {
+        return text.length() <= max ? text : text.substring(0, max - 1) + "…";
     }
 }

@@ -50,7 +50,7 @@ public final class HoldSentence {
                 service + " counts it as one with "
                         + (detail.isEmpty() ? "an earlier contact" : "the contact at " + detail + " UTC")
                         + ". Join the two, or leave this one out.";
-            case BY_SOURCE -> "What comes from its source waits; let it go under Hookups.";
+            case BY_SOURCE -> "Contacts of this source are held; release them under Hookups.";
         };
     }
 

@@ -134,7 +134,7 @@ public record ServiceRules(
                     for (String word : words) {
                         Band band = Band.named(word);
                         if (band == null) {
-                            throw new IllegalArgumentException(word + " is no band");
+                            throw new IllegalArgumentException(word + " is not a band");
                         }
                         bands.add(band);
                     }
@@ -160,7 +160,7 @@ public record ServiceRules(
             for (String word : words) {
                 PropagationMode way = PropagationMode.read(word);
                 if (way == null) {
-                    throw new IllegalArgumentException(word + " is no propagation mode");
+                    throw new IllegalArgumentException(word + " is not a propagation mode");
                 }
                 into.add(way);
             }

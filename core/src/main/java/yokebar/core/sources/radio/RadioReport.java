@@ -34,6 +34,6 @@ public sealed interface RadioReport {
     /** It said which model it is. */
     record Identity(String model) implements RadioReport {}
 
-    /** Bytes that are no sentence of the dialect: a sign of a wrong speed or the wrong dialect. */
+    /** Bytes that are not a sentence of the dialect: a sign of a wrong speed or the wrong dialect. */
     record Garbage(int bytes) implements RadioReport {}
 }

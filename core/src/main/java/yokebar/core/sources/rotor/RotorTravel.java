@@ -138,7 +138,7 @@ public record RotorTravel(
             Matcher shape = ZONE.matcher(tidy);
             if (!shape.matches() || Integer.parseInt(shape.group(1)) > 359 || Integer.parseInt(shape.group(2)) > 359) {
                 throw new IllegalArgumentException(
-                        "\"" + tidy + "\" is no dead zone; it is two headings clockwise, such as 170-190");
+                        "\"" + tidy + "\" is not a dead zone; it is two headings clockwise, such as 170-190");
             }
             zones.add(new DeadZone(Integer.parseInt(shape.group(1)), Integer.parseInt(shape.group(2))));
         }

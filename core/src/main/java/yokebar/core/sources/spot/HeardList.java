@@ -38,7 +38,7 @@ public final class HeardList {
     private static final long BUCKET_HZ = 1_000;
 
     private final Duration longestAge;
-    private final int mostEntries;
+    private final int maxEntries;
     private final Map<Call, List<Entry>> byCall = new HashMap<>();
     private final Map<Long, List<Entry>> byPlace = new HashMap<>();
     private final Map<Long, Entry> byId = new LinkedHashMap<>();
@@ -51,11 +51,11 @@ public final class HeardList {
 
     /**
      * @param longestAge what was not heard for longer is no longer on the air
-     * @param mostEntries beyond them, what was not heard for longest goes
+     * @param maxEntries beyond them, what was not heard for longest goes
      */
-    public HeardList(Duration longestAge, int mostEntries) {
+    public HeardList(Duration longestAge, int maxEntries) {
         this.longestAge = longestAge;
-        this.mostEntries = mostEntries;
+        this.maxEntries = maxEntries;
     }
 
     private static final class Entry {
@@ -157,13 +157,13 @@ public final class HeardList {
     }
 
     private void makeRoom() {
-        if (byId.size() < mostEntries) {
+        if (byId.size() < maxEntries) {
             return;
         }
         // A tenth at once, so that a flood does not look through all for each.
         byId.values().stream()
                 .sorted(Comparator.comparing((Entry entry) -> entry.lastAt))
-                .limit(Math.max(1, mostEntries / 10))
+                .limit(Math.max(1, maxEntries / 10))
                 .toList()
                 .forEach(this::drop);
     }

@@ -20,10 +20,10 @@ public final class SpotCheck {
 
     /** Why a spot is not shown. */
     public enum Fault {
-        NO_STATION("what stands for the call is a word"),
+        NO_STATION("the call is a word"),
         OFF_BAND("the frequency is on no amateur band"),
         FUTURE("its time lies in the future"),
-        STALE("it is a repeat of something long over");
+        STALE("it repeats something that ended long before");
 
         private final String words;
 

@@ -63,7 +63,7 @@ class BandPlanTest {
                 "7|14000|14070|CW|200; the regions are 1, 2 and 3",
                 "1|14070|14000|CW|200; a segment runs upward within one band",
                 "1|14000|21000|CW|200; a segment runs upward within one band",
-                "1|14000|14070|MORSE|200; it is no segment",
+                "1|14000|14070|MORSE|200; it is not a segment",
             })
     void aWrongLineIsNamed(String text, String why) {
         assertThatThrownBy(() -> BandPlan.load(text)).hasMessageContaining("Line 1: " + why);

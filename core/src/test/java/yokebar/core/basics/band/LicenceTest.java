@@ -79,7 +79,7 @@ class LicenceTest {
             value = {
                 "14000 14070 ALL 100; a licence begins with",
                 "[a|A]/14000 14070 ALL; Line 2: a limit has two frequencies",
-                "[a|A]/14000 14070 SOME 100; Line 2: it is no limit",
+                "[a|A]/14000 14070 SOME 100; Line 2: it is not a limit",
                 "[a|A]/14070 14000 ALL 100; limits run upward",
                 "[a|A]/14000 14070 ALL 100/14000 14070 ALL 100; Line 3: limits run upward",
             })

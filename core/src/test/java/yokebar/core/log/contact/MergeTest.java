@@ -117,10 +117,10 @@ class MergeTest {
 
     /** Six paths bring one contact, each its own idea of it: the log says the same whichever came first. */
     @Property(tries = 300)
-    void theOrderOfArrivalDoesNotMatter(@ForAll("paths") List<Told> told, @ForAll java.util.Random random) {
-        List<Told> otherOrder = new ArrayList<>(told);
+    void theOrderOfArrivalDoesNotMatter(@ForAll("paths") List<Arrival> arrivals, @ForAll java.util.Random random) {
+        List<Arrival> otherOrder = new ArrayList<>(arrivals);
         Collections.shuffle(otherOrder, random);
-        LoggedContact one = allMerged(told);
+        LoggedContact one = allMerged(arrivals);
         LoggedContact other = allMerged(otherOrder);
         assertThat(other.contact()).isEqualTo(one.contact());
         for (String name : ContactAdif.write(one.contact()).names()) {
@@ -133,15 +133,15 @@ class MergeTest {
     }
 
     /** A record and the path it came by. */
-    record Told(Source source, Contact contact) {}
+    record Arrival(Source source, Contact contact) {}
 
     /** These are the same in every record or follow from others. */
     private static final Set<String> IDENTITY =
             Set.of("CALL", "STATION_CALLSIGN", "BAND", "MODE", "SUBMODE", "QSO_DATE", "QSO_DATE_OFF");
 
-    private static LoggedContact allMerged(List<Told> told) {
+    private static LoggedContact allMerged(List<Arrival> arrivals) {
         List<LoggedContact> log = new ArrayList<>();
-        for (Told next : told) {
+        for (Arrival next : arrivals) {
             LoggedContact match = log.stream()
                     .filter(known -> SameContact.same(next.contact(), known.contact(), SameContact.Paths.DIFFERENT))
                     .findFirst()
@@ -158,7 +158,7 @@ class MergeTest {
     }
 
     @Provide
-    Arbitrary<List<Told>> paths() {
+    Arbitrary<List<Arrival>> paths() {
         Arbitrary<String> time = Arbitraries.of("140700", "140715", "140830", "140959", "1407", "1409");
         Arbitrary<String> mode = Arbitraries.of("SSB", "USB");
         Arbitrary<String> end = Arbitraries.of("", "141000", "141100");
@@ -169,7 +169,7 @@ class MergeTest {
                                 d.entrySet().stream().flatMap(x -> Stream.of(x.getKey(), x.getValue())))
                         .toArray(String[]::new)));
         return contact.list().ofSize(Source.values().length).map(contacts -> IntStream.range(0, contacts.size())
-                .mapToObj(i -> new Told(Source.values()[i], contacts.get(i)))
+                .mapToObj(i -> new Arrival(Source.values()[i], contacts.get(i)))
                 .toList());
     }
 

@@ -145,7 +145,7 @@ class AppraiserTest {
                 .contains("square FN42");
         assertThat(appraiser.of(heard("K2QAB", 14_025_000, "CT1QAA"), NOON).wants())
                 .isEmpty();
-        homes.told(new Call("K1QAB"), new Locator("FM18lv"));
+        homes.reported(new Call("K1QAB"), new Locator("FM18lv"));
         assertThat(appraiser.of(heard("K1QAB", 14_025_000, "CT1QAA"), NOON).why())
                 .contains("square FM18");
         before.add(List.of(new ContactCredits(
@@ -169,7 +169,7 @@ class AppraiserTest {
         assertThat(atlas.state(call)).isEqualTo("MA");
         assertThat(atlas.square(call)).isEqualTo("FN42");
         assertThat(atlas.of(call).point()).isEqualTo(new Locator("FN42").centre());
-        atlas.told(call, new Locator("FM18lv"));
+        atlas.reported(call, new Locator("FM18lv"));
         assertThat(atlas.learnt(call, new Home(null, new Locator("FN31")))).isFalse();
         assertThat(atlas.square(call)).isEqualTo("FM18");
     }
@@ -251,7 +251,7 @@ class AppraiserTest {
     void aSquareThatWasToldCounts() {
         goals = List.of(Goal.ofWholeLog(CreditKind.SQUARE, Goal.Granularity.EVER, Goal.Bar.WORKED, Proofs.NONE));
         assertThat(look(heard("OZ1QAB", 14_025_000, "CT1QAA")).wants()).isEmpty();
-        atlas.told(new Call("OZ1QAB"), new Locator("JO65cr"));
+        atlas.reported(new Call("OZ1QAB"), new Locator("JO65cr"));
         assertThat(look(heard("OZ1QAB", 14_025_000, "CT1QAA")).why()).startsWith("New square JO65");
     }
 }

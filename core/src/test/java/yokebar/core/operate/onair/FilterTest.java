@@ -37,21 +37,21 @@ class FilterTest {
 
     private final Atlas atlas =
             new Atlas(Entities.shipped(), new Locator("HM49kq").centre(), LocalDate.parse("2026-05-01"));
-    private final List<Told> told = new ArrayList<>();
+    private final List<Reported> reports = new ArrayList<>();
     private final HeardList list = new HeardList(Duration.ofHours(1), 10_000);
     private Appraiser appraiser;
 
     /** One spot as it was told; each station stays on one frequency, so that it is one entry. */
-    private record Told(String call, long hertz, String spotter, Integer snr, boolean cq, Instant at, Mode mode) {}
+    private record Reported(String call, long hertz, String spotter, Integer snr, boolean cq, Instant at, Mode mode) {}
 
     @BeforeEach
     void anHour() {
         Random random = new Random(7);
-        List<Told> stations = new ArrayList<>();
+        List<Reported> stations = new ArrayList<>();
         for (int i = 0; i < 120; i++) {
             Band band = List.of(Band.M40, Band.M20, Band.M15).get(random.nextInt(3));
             long hertz = band.lowHz() + 2_000L * (i + 1) % (band.highHz() - band.lowHz());
-            stations.add(new Told(
+            stations.add(new Reported(
                     CALLS[i % CALLS.length] + (char) ('A' + i / 26) + (char) ('A' + i % 26),
                     hertz,
                     "",
@@ -61,9 +61,9 @@ class FilterTest {
                     MODES[i % MODES.length]));
         }
         for (int i = 0; i < 3_000; i++) {
-            Told station = stations.get(random.nextInt(stations.size()));
+            Reported station = stations.get(random.nextInt(stations.size()));
             boolean person = random.nextBoolean();
-            Told spot = new Told(
+            Reported spot = new Reported(
                     station.call(),
                     station.hertz(),
                     CALLS[random.nextInt(CALLS.length)] + "Z" + (char) ('A' + random.nextInt(20)),
@@ -71,7 +71,7 @@ class FilterTest {
                     random.nextBoolean(),
                     END.minusSeconds(3_590 - i),
                     station.mode());
-            told.add(spot);
+            reports.add(spot);
             list.take(
                     new ClusterLine.Spot(
                             new Call(spot.spotter()),
@@ -110,21 +110,21 @@ class FilterTest {
     }
 
     /** The last that each spotter told of each station, which is what a list keeps of it. */
-    private List<Told> latest() {
-        return List.copyOf(told.stream()
+    private List<Reported> latest() {
+        return List.copyOf(reports.stream()
                 .collect(Collectors.toMap(spot -> spot.call() + " " + spot.spotter(), spot -> spot, (a, b) -> b))
                 .values());
     }
 
-    private Set<String> plain(Predicate<Told> test) {
+    private Set<String> plain(Predicate<Reported> test) {
         return latest().stream()
                 .filter(spot -> !spot.at().isBefore(END.minus(Duration.ofMinutes(60))))
                 .filter(test)
-                .map(Told::call)
+                .map(Reported::call)
                 .collect(Collectors.toSet());
     }
 
-    private boolean from(Told spot, String... prefixes) {
+    private boolean from(Reported spot, String... prefixes) {
         return List.of(prefixes).stream().anyMatch(prefix -> spot.spotter().startsWith(prefix));
     }
 
@@ -222,12 +222,12 @@ class FilterTest {
 
     @Test
     void byCallingNow() {
-        Set<String> calling = told.stream()
-                .collect(Collectors.toMap(Told::call, spot -> spot, (a, b) -> b.at().isBefore(a.at()) ? a : b))
+        Set<String> calling = reports.stream()
+                .collect(Collectors.toMap(Reported::call, spot -> spot, (a, b) -> b.at().isBefore(a.at()) ? a : b))
                 .values()
                 .stream()
-                .filter(Told::cq)
-                .map(Told::call)
+                .filter(Reported::cq)
+                .map(Reported::call)
                 .collect(Collectors.toSet());
         assertThat(filtered(station(Set.of(), Set.of(), Set.of(), Set.of(), null, false, false, true, false)))
                 .isEqualTo(calling);

@@ -121,7 +121,7 @@ class EligibilityTest {
     @Test
     void aBadLineOfTheDataFileIsNamed() {
         assertThatThrownBy(() -> ServiceRules.read("Quayside | ways-never | RPT\nQuayside | bands-not | 21m"))
-                .hasMessage("Line 2: 21m is no band: \"Quayside | bands-not | 21m\".");
+                .hasMessage("Line 2: 21m is not a band: \"Quayside | bands-not | 21m\".");
         assertThatThrownBy(() -> ServiceRules.read("Quayside | likes | CW")).hasMessageContaining("no rule likes");
     }
 

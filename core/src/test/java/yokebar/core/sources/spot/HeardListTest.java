@@ -96,13 +96,13 @@ class HeardListTest {
         Random random = new Random(seed);
         HeardList any = new HeardList(Duration.ofMinutes(20), 5_000);
         List<ClusterLine.Spot> spots = new ArrayList<>();
-        Set<String> told = new HashSet<>();
+        Set<String> reported = new HashSet<>();
         for (int i = 0; i < 300; i++) {
             String call = "K" + random.nextInt(10) + "QAA";
             String spotter = "OZ" + random.nextInt(10) + "QBB";
             long hertz = 14_000_000 + random.nextInt(12) * 10_000L;
             spots.add(spot(spotter, random.nextBoolean(), hertz, call, ""));
-            told.add(call + " " + hertz + " " + spotter);
+            reported.add(call + " " + hertz + " " + spotter);
         }
         Collections.shuffle(spots, random);
         spots.forEach(spot -> any.take(spot, CW, NOW));
@@ -111,7 +111,7 @@ class HeardListTest {
             assertThat(heard.hearers()).isNotEmpty();
             heard.hearers().forEach(hearer -> kept.add(heard.call() + " " + heard.frequencyHz() + " " + hearer.call()));
         }
-        assertThat(kept).isEqualTo(told);
+        assertThat(kept).isEqualTo(reported);
         any.expire(NOW.plus(Duration.ofHours(1)));
         assertThat(any.size()).isZero();
     }

@@ -74,7 +74,7 @@ public final class AccountCalls {
                     ServiceRefused.About.PERMISSION,
                     "does not allow it",
                     service + " does not allow it: " + WebService.words(answer) + ".",
-                    "Nothing was marked. Put right what it says; then it continues automatically.");
+                    "Nothing was marked. Correct this; Yokebar then continues automatically.");
         }
         if (answer.status() == UNKNOWN) {
             throw new ServiceRefused(

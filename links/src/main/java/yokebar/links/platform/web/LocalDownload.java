@@ -40,7 +40,7 @@ public final class LocalDownload {
 
     /**
      * @return the address the host's name stands for, to be confirmed by the operator
-     * @throws Failed when it is no host of the local network
+     * @throws Failed when it is not a host of the local network
      */
     public static String host(URI address) throws Failed {
         try {
@@ -61,8 +61,8 @@ public final class LocalDownload {
         return host.isLoopbackAddress() || host.isSiteLocalAddress() || host.isLinkLocalAddress() || uniqueLocal;
     }
 
-    /** @param mostBytes a longer file is not fetched to its end */
-    public static void fetch(URI address, Path into, long mostBytes) throws Failed {
+    /** @param maxBytes a longer file is not fetched to its end */
+    public static void fetch(URI address, Path into, long maxBytes) throws Failed {
         host(address);
         HttpClient http = HttpClient.newBuilder()
                 .version(HttpClient.Version.HTTP_1_1)
@@ -75,7 +75,7 @@ public final class LocalDownload {
             HttpResponse<InputStream> response = http.send(request, HttpResponse.BodyHandlers.ofInputStream());
             try (TimedBody in = new TimedBody(response.body(), WHOLE_WITHIN)) {
                 refuseOther(address, response);
-                copy(address, in, into, mostBytes);
+                copy(address, in, into, maxBytes);
             }
         } catch (HttpTimeoutException e) {
             throw new Failed(address + " does not answer. Is the device on, and on this network?");
@@ -100,14 +100,14 @@ public final class LocalDownload {
         }
     }
 
-    private static void copy(URI address, TimedBody in, Path into, long mostBytes) throws IOException, Failed {
+    private static void copy(URI address, TimedBody in, Path into, long maxBytes) throws IOException, Failed {
         try (var out = Files.newOutputStream(into)) {
             byte[] piece = new byte[PIECE];
             long copied = 0;
             for (int read = in.read(piece); read >= 0; read = in.read(piece)) {
                 copied += read;
-                if (copied > mostBytes) {
-                    throw new Failed(address + " sends more than " + (mostBytes >> 20) + " MB; no log is that long.");
+                if (copied > maxBytes) {
+                    throw new Failed(address + " sends more than " + (maxBytes >> 20) + " MB; no log is that long.");
                 }
                 out.write(piece, 0, read);
             }

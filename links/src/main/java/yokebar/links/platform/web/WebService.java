@@ -43,9 +43,9 @@ public final class WebService {
      * What is waited for.
      *
      * @param answerWithin how long an answer may take, from the request to its last byte
-     * @param mostBytes how long it may be; a longer one is not read to its end
+     * @param maxBytes how long it may be; a longer one is not read to its end
      */
-    public record Limits(Duration answerWithin, int mostBytes) {}
+    public record Limits(Duration answerWithin, int maxBytes) {}
 
     /**
      * An answer that came.
@@ -80,7 +80,7 @@ public final class WebService {
                 return HttpRequest.newBuilder(target).timeout(limits.answerWithin());
             }
         } catch (IllegalArgumentException e) {
-            throw nonsense("gave an address that is none", e);
+            throw nonsense("gave an invalid address", e);
         }
         throw nonsense("gave an address elsewhere", null);
     }
@@ -104,7 +104,7 @@ public final class WebService {
             }
             status = response.statusCode();
             try (TimedBody in = new TimedBody(response.body(), restOf(limits.answerWithin(), asked))) {
-                body = in.read(limits.mostBytes() + 1);
+                body = in.read(limits.maxBytes() + 1);
             }
         } catch (HttpTimeoutException e) {
             throw unreachable(
@@ -114,16 +114,16 @@ public final class WebService {
         } catch (ConnectException e) {
             throw unreachable("cannot be reached", "cannot be reached; nothing listens there", e);
         } catch (IOException e) {
-            throw unreachable("broke off", "broke off the connection", e);
+            throw unreachable("broke off", "dropped the connection", e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw unreachable("was not waited for", "was not waited for", e);
         }
         if (status == OVERLOADED || status >= SERVER_FAULT) {
-            throw unreachable("is in difficulties", "is in difficulties (" + status + ")", null);
+            throw unreachable("reports a fault", "reports a fault (" + status + ")", null);
         }
-        if (body.length > limits.mostBytes()) {
-            throw unreachable("answers too much", "sent more than " + limits.mostBytes() + " bytes", null);
+        if (body.length > limits.maxBytes()) {
+            throw unreachable("answers too much", "sent more than " + limits.maxBytes() + " bytes", null);
         }
         return new Answer(status, body);
     }
@@ -188,7 +188,7 @@ public final class WebService {
                 null);
     }
 
-    /** @throws ServiceUnreachable when it is no JSON object */
+    /** @throws ServiceUnreachable when it is not a JSON object */
     public JsonNode json(Answer answer) throws ServiceUnreachable {
         try {
             JsonNode node = JSON.readTree(answer.body());

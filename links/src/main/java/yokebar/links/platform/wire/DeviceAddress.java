@@ -40,8 +40,8 @@ public sealed interface DeviceAddress permits TcpAddress, SerialAddress, BusAddr
                 return new TcpAddress(tidy.substring(0, colon), port);
             }
         }
-        throw new IllegalArgumentException(
-                "\"" + text + "\" is no address: write a serial port such as /dev/ttyUSB0, or a host and port such as "
-                        + "127.0.0.1:7402.");
+        throw new IllegalArgumentException("\"" + text
+                + "\" is not an address: write a serial port such as /dev/ttyUSB0, or a host and port such as "
+                + "127.0.0.1:7402.");
     }
 }

@@ -82,7 +82,7 @@ public final class CountersignClient {
                     ServiceRefused.About.CONTENT,
                     "knows no such batch",
                     "Countersign says: " + WebService.words(reply) + ".",
-                    "Yokebar asks again automatically. Should it stay so, ask the service about the receipt.");
+                    "Yokebar asks again automatically. If that does not help, ask the service about the receipt.");
         }
         if (reply.status() >= REFUSED) {
             throw web.unexpected(reply);

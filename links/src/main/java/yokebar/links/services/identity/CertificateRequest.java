@@ -92,11 +92,11 @@ public final class CertificateRequest {
                     .toArray(Certificate[]::new);
             if (chain.length == 0 || !belongTogether(key, (X509Certificate) chain[0])) {
                 throw new IdentityFile.UnusableIdentity(
-                        "The certificate that came is not for the key of this request. Ask for a new one.");
+                        "The received certificate is not for the key of this request. Request a new one.");
             }
             return pack(key, chain, passphrase);
         } catch (CertificateException e) {
-            throw new IdentityFile.UnusableIdentity("What came is no certificate.", e);
+            throw new IdentityFile.UnusableIdentity("The answer is not a certificate.", e);
         } catch (GeneralSecurityException | IOException e) {
             throw new IdentityFile.UnusableIdentity("The identity cannot be made: " + e.getMessage() + ".", e);
         }

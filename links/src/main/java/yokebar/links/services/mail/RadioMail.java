@@ -103,7 +103,7 @@ public final class RadioMail {
         } catch (SocketTimeoutException e) {
             throw unreachable("fell silent", "has acknowledged nothing for " + SILENCE.toSeconds() + " s", e);
         } catch (IOException e) {
-            throw unreachable("broke off", "broke off the session", e);
+            throw unreachable("broke off", "ended the session", e);
         }
     }
 
@@ -161,11 +161,11 @@ public final class RadioMail {
         }
     }
 
-    private int number(String line, String word, int most) throws ServiceUnreachable {
+    private int number(String line, String word, int max) throws ServiceUnreachable {
         try {
             if (line.startsWith(word + " ")) {
                 int number = Integer.parseInt(line.substring(word.length() + 1));
-                if (number >= 0 && number <= most) {
+                if (number >= 0 && number <= max) {
                     return number;
                 }
             }

@@ -35,7 +35,7 @@ public final class QuaysideClient {
                 "Quayside",
                 web,
                 AccountCalls.Credentials.key(
-                        key, "Copy the API key from your pages at Quayside anew; it is not your password there."));
+                        key, "Copy the API key from your pages at Quayside again; it is not your password there."));
     }
 
     /**
@@ -174,9 +174,9 @@ public final class QuaysideClient {
     private ServiceRefused pictureRefused(WebService.Answer answer) throws ServiceUnreachable {
         return new ServiceRefused(
                 ServiceRefused.About.CONTENT,
-                "does not want a picture",
-                "Quayside does not want the picture: " + WebService.words(answer) + ".",
-                "Put another one to the contact.");
+                "refuses a picture",
+                "Quayside refuses the picture: " + WebService.words(answer) + ".",
+                "Attach another one to the contact.");
     }
 
     private HttpRequest.Builder request(String path, String key) throws ServiceUnreachable {

@@ -45,7 +45,7 @@ public record TimeServer(String host, int port) {
             return new TimeServer(host, Integer.parseInt(port));
         }
         throw new IllegalArgumentException(
-                "\"" + text + "\" is no time server: write a host such as time.example.org, or a host and port.");
+                "\"" + text + "\" is not a time server: write a host such as time.example.org, or a host and port.");
     }
 
     /** As it is written. */
@@ -114,7 +114,7 @@ public record TimeServer(String host, int port) {
                     e);
         } catch (IOException e) {
             // What came is not what was asked for.
-            throw senseless("What " + words() + " sent is no answer of a time server.", e);
+            throw senseless("What " + words() + " sent is not an answer of a time server.", e);
         }
     }
 
@@ -123,7 +123,7 @@ public record TimeServer(String host, int port) {
         boolean fromServer = answer.getMode() == NtpV3Packet.MODE_SERVER;
         boolean hasTime = answer.getTransmitTimeStamp().ntpValue() != 0;
         if (!fromServer || !hasTime || answer.getOriginateTimeStamp().ntpValue() == 0) {
-            throw senseless("What " + words() + " sent is no answer of a time server.");
+            throw senseless("What " + words() + " sent is not an answer of a time server.");
         }
         // A server without a time of its own says so by its stratum or its leap indicator.
         if (answer.getStratum() < 1

@@ -82,11 +82,11 @@ public final class DeviceLink extends KeptLink {
                 LOG.debug("Closing the connection to {} failed", name, e);
             } catch (RuntimeException e) {
                 // A fault of our own, or of whoever listens, must not end the link for good.
-                LOG.error("The conversation with {} broke off; it is begun again", name, e);
+                LOG.error("The connection with {} failed; it is started again", name, e);
                 report(
                         new LinkFault(
                                 LinkFault.Kind.LOST,
-                                "The conversation with " + name + " broke off because of a fault in Yokebar.",
+                                "The conversation with " + name + " ended because of a fault in Yokebar.",
                                 "Yokebar starts it again automatically; see the log file.",
                                 e),
                         ++failed);

@@ -78,13 +78,13 @@ public abstract class KeptLink implements ManagedLink {
     @Override
     public final LinkStatus status() {
         LinkStatus now = status;
-        Duration most = quietAfter;
-        if (most == null || now.state() != LinkState.LIVE) {
+        Duration max = quietAfter;
+        if (max == null || now.state() != LinkState.LIVE) {
             return now;
         }
         Instant last = now.lastData() == null ? now.since() : now.lastData();
-        boolean quiet = Duration.between(last, clock.instant()).compareTo(most) > 0;
-        return quiet ? LinkStatus.of(LinkState.QUIET, last.plus(most), now.lastData()) : now;
+        boolean quiet = Duration.between(last, clock.instant()).compareTo(max) > 0;
+        return quiet ? LinkStatus.of(LinkState.QUIET, last.plus(max), now.lastData()) : now;
     }
 
     @Override

@@ -24,7 +24,7 @@ public final class LinkCodec {
 
     private LinkCodec() {}
 
-    /** The datagram is no message of the link; the text says why. */
+    /** The datagram is not a message of the link; the text says why. */
     public static final class NoMessage extends Exception {
         private static final long serialVersionUID = 1L;
 
@@ -38,10 +38,11 @@ public final class LinkCodec {
         try {
             node = JSON.readTree(datagram);
         } catch (JacksonException e) {
-            throw new NoMessage("It is no JSON.");
+            throw new NoMessage("It is not JSON.");
         }
         if (node == null || !node.isObject() || node.path("link").asInt(0) != VERSION) {
-            throw new NoMessage("It is no message of the digital link, version " + VERSION + ": \"link\" is missing.");
+            throw new NoMessage(
+                    "It is not a message of the digital link, version " + VERSION + ": \"link\" is missing.");
         }
         LinkMessage.Head head = new LinkMessage.Head(
                 needed(node, "from", LONGEST_NAME),
@@ -84,7 +85,7 @@ public final class LinkCodec {
         try {
             at = Instant.parse(needed(node, "at", LONGEST_NAME));
         } catch (DateTimeException e) {
-            throw new NoMessage("\"at\" is no time; it looks like 2026-05-01T14:07:15Z.");
+            throw new NoMessage("\"at\" is not a time; it looks like 2026-05-01T14:07:15Z.");
         }
         int audio = node.path("audioHz").asInt(0);
         if (audio < 0 || audio > MAX_AUDIO_HZ) {

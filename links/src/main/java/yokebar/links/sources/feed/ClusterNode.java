@@ -45,7 +45,7 @@ public final class ClusterNode extends KeptLink {
     private final Listener listener;
     private final ScheduledExecutorService timer;
     private volatile @Nullable TelnetClient open;
-    private volatile Instant lastSaid;
+    private volatile Instant lastSentAt;
     private volatile boolean loggedIn;
     /** Why the node did not let us in, found on another thread than the one that reads. */
     private volatile NodeLogin.@Nullable Refused refused;
@@ -66,7 +66,7 @@ public final class ClusterNode extends KeptLink {
         super("node-" + setting.name(), PAUSES, setting.quietAfter(), clock, watcher);
         this.setting = setting;
         this.listener = listener;
-        this.lastSaid = clock.instant();
+        this.lastSentAt = clock.instant();
         ScheduledThreadPoolExecutor one =
                 new ScheduledThreadPoolExecutor(1, task -> daemon("node-timer-" + setting.name(), task));
         one.setRemoveOnCancelPolicy(true);
@@ -103,7 +103,7 @@ public final class ClusterNode extends KeptLink {
             } catch (NodeLogin.Refused e) {
                 trouble(
                         ++failed,
-                        "not let in",
+                        "login refused",
                         e.getMessage() + ".",
                         "Check call and password under Set up. Yokebar calls again automatically, less and less often.");
             } catch (IOException e) {
@@ -113,11 +113,11 @@ public final class ClusterNode extends KeptLink {
                 report(e, failed);
             } catch (RuntimeException e) {
                 // A fault of our own, or of whoever listens, must not end the link for good.
-                LOG.error("Listening to {} broke off; it is called again", setting.name(), e);
+                LOG.error("The connection to {} was lost; it is called again", setting.name(), e);
                 trouble(
                         ++failed,
                         "broke off",
-                        "Listening to " + setting.name() + " broke off because of a fault in Yokebar.",
+                        "Listening to " + setting.name() + " ended because of a fault in Yokebar.",
                         "Yokebar calls again automatically; see the log file.");
             } finally {
                 loggedIn = false;
@@ -253,7 +253,8 @@ public final class ClusterNode extends KeptLink {
         }
         return timer.scheduleWithFixedDelay(
                 () -> {
-                    if (loggedIn && Duration.between(lastSaid, clock.instant()).toMillis() >= millis / 2) {
+                    if (loggedIn
+                            && Duration.between(lastSentAt, clock.instant()).toMillis() >= millis / 2) {
                         try {
                             send("", false);
                         } catch (IOException e) {
@@ -277,7 +278,7 @@ public final class ClusterNode extends KeptLink {
             out.write((line + "\r\n").getBytes(StandardCharsets.UTF_8));
             out.flush();
         }
-        lastSaid = clock.instant();
+        lastSentAt = clock.instant();
         if (tell) {
             listener.said(line);
         }
@@ -302,13 +303,13 @@ public final class ClusterNode extends KeptLink {
                     failed,
                     "address unknown",
                     "The address " + setting.host() + " of " + setting.name() + " is not known.",
-                    "Is it written rightly, and is the network there?");
+                    "Is it spelled correctly, and is the network up?");
         } else if (e instanceof SocketTimeoutException || e instanceof NoRouteToHostException) {
             trouble(
                     failed,
                     "does not answer",
                     setting.name() + " does not answer at " + at + ".",
-                    "Is the network there?");
+                    "Is the network up?");
         } else if (e instanceof ConnectException) {
             trouble(
                     failed,

@@ -100,7 +100,7 @@ final class NodeLogin {
         }
         if (ASKS_FOR_CALL.matcher(text).matches()) {
             if (passwordGiven) {
-                throw new Refused(name + " asks for the login anew; the password for " + call + " is wrong there");
+                throw new Refused(name + " asks for the login again; the password for " + call + " is wrong there");
             }
             return call.isEmpty() ? null : call();
         }

@@ -113,7 +113,7 @@ public final class FileFollower extends KeptLink {
                 report(
                         new Trouble(
                                 "log not written",
-                                "What stands in " + file + " could not be stored in the log.",
+                                "The content of " + file + " could not be stored in the log.",
                                 "Is the disk full? Yokebar tries again automatically and nothing is lost."),
                         ++failed,
                         e);
@@ -228,7 +228,7 @@ public final class FileFollower extends KeptLink {
                     "Give this user the right to read it, and to enter its folder.");
         }
         if (e instanceof FileRecords.NotText) {
-            return new Trouble("no ADI file", file + " is no ADI file. " + e.getMessage(), "Choose another file.");
+            return new Trouble("no ADI file", file + " is not an ADI file. " + e.getMessage(), "Choose another file.");
         }
         return new Trouble(
                 "file not readable",

@@ -24,7 +24,7 @@ import yokebar.core.log.adif.AdifRecord;
  * @param anew whether the file is another than the one the position was taken in
  * @param more whether there may be more whole records behind them
  * @param waiting bytes of text behind the last whole record
- * @param foreign whether the file holds text that is no ADIF at all
+ * @param foreign whether the file holds text that is not ADIF at all
  */
 public record FileRecords(
         List<Entry> records, FilePosition next, boolean anew, boolean more, long waiting, boolean foreign) {
@@ -54,12 +54,12 @@ public record FileRecords(
     }
 
     /**
-     * @param most how many records at most
+     * @param max how many records at most
      * @throws IOException when the file cannot be read; {@link NotText} when it is of another kind
      */
-    public static FileRecords read(Path file, FilePosition from, int most) throws IOException {
+    public static FileRecords read(Path file, FilePosition from, int max) throws IOException {
         try (FileChannel channel = open(file)) {
-            return read(channel, from, most);
+            return read(channel, from, max);
         }
     }
 
@@ -75,17 +75,17 @@ public record FileRecords(
         return FileChannel.open(file, StandardOpenOption.READ);
     }
 
-    static FileRecords read(FileChannel channel, FilePosition from, int most) throws IOException {
+    static FileRecords read(FileChannel channel, FilePosition from, int max) throws IOException {
         long size = channel.size();
         boolean same = from.offset() <= size && checksum(channel, from.checkedFrom(), from.offset()) == from.checksum();
         long start = same ? from.offset() : 0;
         if (start == 0 && size > 0) {
             refuseOtherThanText(channel);
         }
-        return read(channel, start, size, most, !same);
+        return read(channel, start, size, max, !same);
     }
 
-    private static FileRecords read(FileChannel channel, long start, long size, int most, boolean anew)
+    private static FileRecords read(FileChannel channel, long start, long size, int max, boolean anew)
             throws IOException {
         List<Entry> records = new ArrayList<>();
         channel.position(start);
@@ -95,7 +95,7 @@ public record FileRecords(
         long end = start;
         boolean foreign = false;
         boolean atEnd = false;
-        while (records.size() < most && !atEnd) {
+        while (records.size() < max && !atEnd) {
             AdifRecord record = reader.next();
             if (record == null || !record.ended()) {
                 atEnd = true;
@@ -136,7 +136,7 @@ public record FileRecords(
         head.flip();
         while (head.hasRemaining()) {
             if (head.get() == 0) {
-                throw new NotText("It is no text: there are zero bytes in it.");
+                throw new NotText("It is not text: there are zero bytes in it.");
             }
         }
     }

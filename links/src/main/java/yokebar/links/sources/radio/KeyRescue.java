@@ -24,7 +24,7 @@ import yokebar.core.sources.radio.RadioCommand;
 public final class KeyRescue {
     private static final Duration REACHED_WITHIN = Duration.ofSeconds(30);
     /** A radio that does not tell whether it transmits is told so long to receive. */
-    private static final Duration TOLD_FOR = Duration.ofSeconds(4);
+    private static final Duration ASKED_FOR = Duration.ofSeconds(4);
 
     private static final Duration REHEARSAL = Duration.ofSeconds(2);
     private static final int TELL_EVERY_MS = 150;
@@ -48,7 +48,7 @@ public final class KeyRescue {
 
     private static void outlive(Thread work) {
         try {
-            work.join(REACHED_WITHIN.plus(TOLD_FOR).toMillis());
+            work.join(REACHED_WITHIN.plus(ASKED_FOR).toMillis());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
@@ -137,14 +137,14 @@ public final class KeyRescue {
     /** Connecting tells it already; it is told again until it reports that it receives. */
     private static boolean receives(RadioLink link) throws InterruptedException {
         long until = System.nanoTime() + REACHED_WITHIN.toNanos();
-        long toldSince = 0;
+        long askedSince = 0;
         while (System.nanoTime() - until < 0) {
             if (Boolean.FALSE.equals(link.state().transmitting())) {
                 return true;
             }
             if (link.state().frequencyHz() != null) {
-                toldSince = toldSince == 0 ? System.nanoTime() : toldSince;
-                if (link.state().transmitting() == null && System.nanoTime() - toldSince > TOLD_FOR.toNanos()) {
+                askedSince = askedSince == 0 ? System.nanoTime() : askedSince;
+                if (link.state().transmitting() == null && System.nanoTime() - askedSince > ASKED_FOR.toNanos()) {
                     return true;
                 }
                 link.tell(new RadioCommand.Key(false));

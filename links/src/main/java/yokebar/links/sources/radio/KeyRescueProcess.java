@@ -24,7 +24,7 @@ import org.slf4j.LoggerFactory;
 public final class KeyRescueProcess implements AutoCloseable {
     private static final Logger LOG = LoggerFactory.getLogger(KeyRescueProcess.class);
     /** Keying waits so long for the process to be told; it must not wait for a process that hangs. */
-    private static final Duration TOLD_WITHIN = Duration.ofMillis(200);
+    private static final Duration ANSWER_WITHIN = Duration.ofMillis(200);
 
     private final List<String> command;
     private final Map<String, KeyedRadio> keyed = new LinkedHashMap<>();
@@ -73,12 +73,12 @@ public final class KeyRescueProcess implements AutoCloseable {
 
     private void tell(Runnable work) {
         try {
-            Future<?> told = teller.submit(work);
-            told.get(TOLD_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
+            Future<?> request = teller.submit(work);
+            request.get(ANSWER_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
         } catch (TimeoutException | RejectedExecutionException e) {
-            LOG.warn("The process that sets radios to receive after a crash was not told in time", e);
+            LOG.warn("The process that sets radios to receive after a crash was not reached in time", e);
         } catch (ExecutionException e) {
-            LOG.error("The process that sets radios to receive after a crash could not be told", e.getCause());
+            LOG.error("The process that sets radios to receive after a crash could not be reached", e.getCause());
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }

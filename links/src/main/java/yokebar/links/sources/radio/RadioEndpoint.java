@@ -13,7 +13,7 @@ import yokebar.links.platform.wire.DeviceAddress;
  */
 public record RadioEndpoint(String dialect, RadioDialects.Options options, String address, @Nullable Integer baud) {
 
-    /** @throws IllegalArgumentException with a sentence when it is no address */
+    /** @throws IllegalArgumentException with a sentence when it is not an address */
     public DeviceAddress reachedAt(RadioDialects dialects) {
         DeviceAddress line = DeviceAddress.of(address, baud);
         return dialects.named(dialect).bus() ? new BusAddress(line) : line;

@@ -106,7 +106,7 @@ public final class RadioLink implements ManagedLink {
         listener.accept(after);
     }
 
-    /** A frequency of a radio that is not connected is no frequency: it must not get into the log. */
+    /** A frequency of a radio that is not connected is not a frequency: it must not get into the log. */
     private void forget() {
         commands.close();
         keying.lost();

@@ -51,7 +51,7 @@ final class RotorConversation implements Conversation {
     private final TurningSpeed speed;
     private boolean started;
     private boolean stuck;
-    private RotorState told = RotorState.UNKNOWN;
+    private RotorState reported = RotorState.UNKNOWN;
 
     /**
      * @param toleranceDegrees it may rest so far from where it was sent
@@ -192,7 +192,7 @@ final class RotorConversation implements Conversation {
         }
         return new LinkFault(
                 LinkFault.Kind.STUCK,
-                name + " was told to turn to " + Math.round(travel.heading(target)) + "° but stays at "
+                name + " was asked to turn to " + Math.round(travel.heading(target)) + "° but stays at "
                         + Math.round(travel.heading(position)) + "°.",
                 "Is its motor on? Stop it and look at the mast before you try again.",
                 null);
@@ -204,8 +204,8 @@ final class RotorConversation implements Conversation {
                 elevation,
                 Double.isNaN(target) ? null : travel.heading(target),
                 arrivesInSeconds());
-        if (!now.equals(told)) {
-            told = now;
+        if (!now.equals(reported)) {
+            reported = now;
             listener.accept(now);
         }
     }

@@ -112,7 +112,7 @@ public final class DeviceSearch {
                         null,
                         null,
                         "Nothing answers on " + address + ".",
-                        "Is the device on and its cable in? Some radios must be told in their menu to answer a computer.");
+                        "Is the device on and its cable in? Some radios answer a computer only after that is switched on in their menu.");
     }
 
     private static Finding found(String address, Try attempt, Probe.Answer answer) {

@@ -180,7 +180,7 @@ public final class RadioShare implements AutoCloseable {
                     incident(
                             Kind.DISCONNECTED,
                             SharingProgram.words(socket),
-                            "It was turned away: " + MAX_PROGRAMS + " programs use the radio already.");
+                            "It was refused: " + MAX_PROGRAMS + " programs use the radio already.");
                     closeQuietly(socket);
                     continue;
                 }
@@ -191,7 +191,7 @@ public final class RadioShare implements AutoCloseable {
                 changed.run();
             } catch (IOException e) {
                 if (!closed) {
-                    LOG.warn("A program could not be let in to the radio", e);
+                    LOG.warn("A program could not be connected to the radio", e);
                     pause();
                 }
             }

@@ -117,7 +117,7 @@ public final class StreamListener extends KeptLink {
 
     private void letIn(Socket program) {
         if (programs.size() >= MAX_PROGRAMS) {
-            LOG.warn("More than {} programs at TCP port {}; another one was turned away", MAX_PROGRAMS, port());
+            LOG.warn("More than {} programs at TCP port {}; another one was refused", MAX_PROGRAMS, port());
             closeQuietly(program);
             return;
         }

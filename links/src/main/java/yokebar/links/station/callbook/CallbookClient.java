@@ -32,10 +32,7 @@ public final class CallbookClient {
         this.name = name;
         this.account = account;
         this.web = new WebService(
-                name,
-                account.address(),
-                LIMITS,
-                "What is known already still shows; Yokebar tries again automatically.");
+                name, account.address(), LIMITS, "Known answers are still shown; Yokebar tries again automatically.");
     }
 
     /** Logs in, to see whether that works. */

@@ -22,7 +22,7 @@ public final class ReferencePublisher {
                 "The publisher",
                 address,
                 LIMITS,
-                "What there is stays in use; it is asked again tomorrow, or now with Look now.");
+                "The present data stay in use. The next check is tomorrow, or now with Look now.");
     }
 
     /**

@@ -87,7 +87,7 @@ class WebServiceTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"500, is in difficulties (500)", "503, is in difficulties (503)", "429, is in difficulties (429)"})
+    @CsvSource({"500, reports a fault (500)", "503, reports a fault (503)", "429, reports a fault (429)"})
     void difficultiesAreNoAnswer(int code, String words) {
         status = code;
         assertThatThrownBy(this::ask)

@@ -57,7 +57,7 @@ class SerialFaultsTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "nowhere", "host:", "host:0", "host:70000", ":7402"})
     void whatIsNoAddressIsSaidToBeNone(String text) {
-        assertThatThrownBy(() -> DeviceAddress.of(text, null)).hasMessageContaining("is no address");
+        assertThatThrownBy(() -> DeviceAddress.of(text, null)).hasMessageContaining("is not an address");
     }
 
     @Test

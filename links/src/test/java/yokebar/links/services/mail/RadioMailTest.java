@@ -107,7 +107,7 @@ class RadioMailTest {
                 "BOTTLEPOST 1/OK CU9QYB/HAVEN'T | which is not what was asked",
                 "BOTTLEPOST 1/WHO ARE YOU | which is not what was asked",
                 "BOTTLEPOST 1/OK CU9QYB/FROM 2999/GOT 3000/TAKEN 7 | which is not what was asked",
-                "BOTTLEPOST 1 | broke off the session",
+                "BOTTLEPOST 1 | ended the session",
             })
     void aGatewayThatTalksNonsenseIsNamed(String lines, String says) throws Exception {
         assertThatThrownBy(() -> against(lines))

@@ -121,6 +121,6 @@ class TimeServerTest {
     @ParameterizedTest
     @ValueSource(strings = {"", "a b", "host:0", "host:99999", "host:x", "::1"})
     void othersAreRefusedWithASentence(String text) {
-        assertThatThrownBy(() -> TimeServer.of(text)).hasMessageContaining("is no time server");
+        assertThatThrownBy(() -> TimeServer.of(text)).hasMessageContaining("is not a time server");
     }
 }

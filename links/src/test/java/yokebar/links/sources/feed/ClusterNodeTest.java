@@ -103,7 +103,7 @@ class ClusterNodeTest {
         node(hill.port(), "wrong", Duration.ZERO);
         await("trouble", () -> node.status().state() == LinkState.TROUBLE);
         assertThat(node.status().reason()).contains("Beacon Hill does not let CU9QYB in");
-        assertThat(node.status().brief()).isEqualTo("not let in");
+        assertThat(node.status().brief()).isEqualTo("login refused");
         assertThat(node.status().nextAttempt()).isNotNull();
         assertThat(said).as("no commands into the login").doesNotContain("sh/dx");
     }

@@ -29,7 +29,7 @@ class NodeLoginTest {
         assertThat(login.question(question)).isEqualTo(PASSWORD);
     }
 
-    /** Whatever others write is no question of the node's. */
+    /** Whatever others write is not a question of the node's. */
     @ParameterizedTest
     @ValueSource(
             strings = {

@@ -55,7 +55,7 @@ class KeyingTest {
         assertThat(keying.release("b")).isFalse();
         assertThat(keying.release("a")).isTrue();
         assertThat(keying.release("a"))
-                .as("asking for receive again is no fault")
+                .as("asking for receive again is not a fault")
                 .isTrue();
         assertThat(keying.press("b")).as("until the radio receives").isEqualTo(Keying.Answer.TRANSMITTING);
         keying.receives();

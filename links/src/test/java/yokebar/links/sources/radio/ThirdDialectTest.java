@@ -110,10 +110,10 @@ class ThirdDialectTest {
     void whatARadioIsToldAtItsFirstReportIsDone() throws Exception {
         AtomicLong tuned = new AtomicLong(14_074_000);
         AtomicReference<RadioLink> eager = new AtomicReference<>();
-        AtomicBoolean told = new AtomicBoolean();
+        AtomicBoolean answered = new AtomicBoolean();
         try (ServerSocket radio = talker(tuned);
                 RadioLink link = link(radio, PlainWords::new, state -> {
-                    if (told.compareAndSet(false, true)) {
+                    if (answered.compareAndSet(false, true)) {
                         eager.get().tell(new RadioCommand.Tune(Vfo.A, 7_010_000));
                     }
                 })) {

@@ -99,7 +99,7 @@ class RotorLinkTest {
         await("the complaint", () -> link.status().state() == LinkState.TROUBLE);
         assertThat((System.nanoTime() - start) / 1e9).isLessThan(10);
         assertThat(link.status().brief()).isEqualTo("does not turn");
-        assertThat(link.status().reason()).isEqualTo("Windrose was told to turn to 90° but stays at 0°.");
+        assertThat(link.status().reason()).isEqualTo("Windrose was asked to turn to 90° but stays at 0°.");
         assertThat(link.state().headingDegrees()).isNotNull();
         rotator.setStuck(false);
         await("it turns again", () -> link.status().state() == LinkState.LIVE);

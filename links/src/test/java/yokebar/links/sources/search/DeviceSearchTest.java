@@ -97,7 +97,7 @@ class DeviceSearchTest {
         }
         assertThat(find("127.0.0.1:" + closed).sentence()).contains("nothing listens on port " + closed);
         assertThat(find(folder.resolve("none").toString()).sentence()).contains("no serial port");
-        assertThat(find("nowhere").sentence()).contains("is no address");
+        assertThat(find("nowhere").sentence()).contains("is not an address");
         assertThat(tried).hasSize(2);
     }
 

@@ -27,7 +27,7 @@ class HostileProgramTest {
     private RadioShare share;
     private volatile boolean mayTransmit = true;
     /** What the link told, and whether the radio transmitted already. */
-    private final List<String> told = new CopyOnWriteArrayList<>();
+    private final List<String> keyings = new CopyOnWriteArrayList<>();
 
     @BeforeEach
     void connect() throws IOException {
@@ -63,7 +63,7 @@ class HostileProgramTest {
     }
 
     private void leftKeyed(boolean on) {
-        told.add((on ? "keyed" : "receives") + (radio.transmits() ? ", transmits" : ""));
+        keyings.add((on ? "keyed" : "receives") + (radio.transmits() ? ", transmits" : ""));
     }
 
     @AfterEach
@@ -166,12 +166,12 @@ class HostileProgramTest {
     @Test
     void whoeverMustReleaseItAfterACrashIsToldBeforeItIsKeyed() throws IOException {
         try (Program program = program()) {
-            told.clear();
+            keyings.clear();
             program.say("TX;");
             await("keyed", radio::transmits);
             program.say("RX;");
-            await("told", () -> told.size() == 2);
-            assertThat(told).containsExactly("keyed", "receives");
+            await("told", () -> keyings.size() == 2);
+            assertThat(keyings).containsExactly("keyed", "receives");
         }
     }
 

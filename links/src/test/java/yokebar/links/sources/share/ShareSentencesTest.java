@@ -223,7 +223,9 @@ class ShareSentencesTest {
 
     @Test
     void keyIsHeldAndReleased() {
-        assertThat(sentences.answer("RX")).as("receiving already is no error").isEmpty();
+        assertThat(sentences.answer("RX"))
+                .as("receiving already is not an error")
+                .isEmpty();
         assertThat(sentences.answer("TX")).isEmpty();
         assertThat(sentences.answer("TX1")).isEmpty();
         assertThat(keyedBy).isNotNull();

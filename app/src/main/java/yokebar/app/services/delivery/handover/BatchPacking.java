@@ -79,14 +79,14 @@ public class BatchPacking {
     /**
      * Claims what is due, up to one batch that one identity can sign, and stores the batch with its key.
      *
-     * @param most contacts in it at the most, within what the service takes
+     * @param max contacts in it at the most, within what the service takes
      * @param askedBy who asked for it, in words; null when it goes automatically
      * @return the handover's number, or empty when nothing is due
      */
     @Transactional
-    public Optional<Long> prepare(int serviceId, int most, @Nullable String askedBy) {
+    public Optional<Long> prepare(int serviceId, int max, @Nullable String askedBy) {
         ServiceAccount service = deliveries.account(serviceId);
-        return prepare(service, waiting(service, Math.min(most, service.kind().maxBatchSize())), askedBy);
+        return prepare(service, waiting(service, Math.min(max, service.kind().maxBatchSize())), askedBy);
     }
 
     /**
@@ -105,11 +105,11 @@ public class BatchPacking {
 
     /** The same for radio mail: one large batch that is not sent over the network. */
     @Transactional
-    public Optional<Handover> prepareForMail(int serviceId, int most) {
+    public Optional<Handover> prepareForMail(int serviceId, int max) {
         ServiceAccount service = deliveries.account(serviceId);
         // Past what lies in the outbox already, so that not each letter looks at all of that again.
-        List<Delivery> waiting = waiting(service, most, mailedUpTo(serviceId));
-        return prepare(service, waiting.isEmpty() ? waiting(service, most) : waiting, null)
+        List<Delivery> waiting = waiting(service, max, mailedUpTo(serviceId));
+        return prepare(service, waiting.isEmpty() ? waiting(service, max) : waiting, null)
                 .map(id -> {
                     Handover handover = db.find(Handover.class, id);
                     handover.via = Handover.Via.MAIL;
@@ -165,7 +165,7 @@ public class BatchPacking {
                 ? null
                 : identities
                         .key(service.id(), identity)
-                        .orElseThrow(() -> new IllegalStateException("the identity went away"));
+                        .orElseThrow(() -> new IllegalStateException("the identity was removed"));
         String locator = identity == null ? null : identities.locator(service.id(), identity);
         Map<DeliveryKey, String> numbers =
                 withdrawals.known(claimed.stream().map(Delivery::contactId).toList()).stream()
@@ -175,7 +175,7 @@ public class BatchPacking {
             AdifFields fields = service.kind()
                     .render(Objects.requireNonNull(contacts.get(delivery.contactId()))
                             .contact());
-            // Of what the log says, not of the place: that a place was added later is no edit of the contact.
+            // Of what the log says, not of the place: that a place was added later is not an edit of the contact.
             delivery.contentHash = ContentHash.of(fields);
             boolean placed = locator == null || fields.get("MY_GRIDSQUARE") != null;
             parcels.add(new ServiceAdapter.Parcel(
@@ -235,11 +235,11 @@ public class BatchPacking {
                 .orElse(0);
     }
 
-    private List<Delivery> waiting(ServiceAccount service, int most) {
-        return waiting(service, most, 0);
+    private List<Delivery> waiting(ServiceAccount service, int max) {
+        return waiting(service, max, 0);
     }
 
-    private List<Delivery> waiting(ServiceAccount service, int most, long afterId) {
+    private List<Delivery> waiting(ServiceAccount service, int max, long afterId) {
         int serviceId = service.id();
         List<Delivery> waiting = new ArrayList<>();
         for (DeliveryState state : service.rules().statesThatGo()) {
@@ -250,9 +250,9 @@ public class BatchPacking {
                     .setParameter("service", serviceId)
                     .setParameter("state", state)
                     .setParameter("after", afterId)
-                    .setMaxResults(most - waiting.size())
+                    .setMaxResults(max - waiting.size())
                     .getResultList());
-            if (waiting.size() == most) {
+            if (waiting.size() == max) {
                 break;
             }
         }

@@ -60,8 +60,8 @@ public class HandoverRequests {
         }
 
         /** The next of the chosen contacts; they stay the next until {@link #doneWith} them. */
-        List<Long> next(int most) {
-            return List.copyOf(chosen.subList(0, Math.min(most, chosen.size())));
+        List<Long> next(int max) {
+            return List.copyOf(chosen.subList(0, Math.min(max, chosen.size())));
         }
 
         /** Of these contacts, no more can go. */
@@ -81,18 +81,18 @@ public class HandoverRequests {
     }
 
     /**
-     * @param most of what is due; {@link Integer#MAX_VALUE} for all of it
+     * @param max of what is due; {@link Integer#MAX_VALUE} for all of it
      * @param due contacts that are due now
      * @param askedBy who asks, in words; null when it is time to send automatically
      */
-    synchronized void ask(int serviceId, int most, long due, @Nullable String askedBy) {
+    synchronized void ask(int serviceId, int max, long due, @Nullable String askedBy) {
         Deque<Request> waiting = requests.computeIfAbsent(serviceId, id -> new ArrayDeque<>());
         Request last = waiting.peekLast();
         if (last != null && !last.ofChosen()) {
-            last.left = Math.max(last.left, most);
-            last.total = Math.max(last.total, Math.min(most, due));
+            last.left = Math.max(last.left, max);
+            last.total = Math.max(last.total, Math.min(max, due));
         } else {
-            waiting.add(new Request(Math.min(most, due), most, askedBy));
+            waiting.add(new Request(Math.min(max, due), max, askedBy));
         }
     }
 

@@ -164,10 +164,10 @@ public class HandoverWorker implements SmartLifecycle {
     /**
      * The operator wants what is due to go now.
      *
-     * @param most contacts at the most
+     * @param max contacts at the most
      */
-    public void handOverNow(int serviceId, int most) {
-        requests.ask(serviceId, most, counts.due(serviceId), actor.words());
+    public void handOverNow(int serviceId, int max) {
+        requests.ask(serviceId, max, counts.due(serviceId), actor.words());
         wake(serviceId);
     }
 
@@ -239,7 +239,7 @@ public class HandoverWorker implements SmartLifecycle {
             }
         } catch (OptimisticLockingFailureException e) {
             restUntil.remove(serviceId);
-            LOG.debug("An edit came in between; the next look decides on what is there then", e);
+            LOG.debug("A contact was edited meanwhile; the next round decides on its new state", e);
         } catch (RuntimeException e) {
             restUntil.remove(serviceId);
             LOG.error("Handing over to service {} failed; it is tried again", serviceId, e);

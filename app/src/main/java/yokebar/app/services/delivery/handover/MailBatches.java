@@ -41,8 +41,8 @@ public class MailBatches {
      * @return empty when nothing is due, or no such service is in use
      */
     @Transactional
-    public Optional<Letter> pack(int most) {
-        return service().flatMap(id -> packing.prepareForMail(id, most)).map(handover -> letter(handover.number()));
+    public Optional<Letter> pack(int max) {
+        return service().flatMap(id -> packing.prepareForMail(id, max)).map(handover -> letter(handover.number()));
     }
 
     /** A batch that lies packed. */

@@ -197,7 +197,7 @@ public class Enrolment {
         return services.account(serviceId)
                 .kind()
                 .certificates(services.login(serviceId))
-                .orElseThrow(() -> new Rejection("call", "This service wants no certificates."));
+                .orElseThrow(() -> new Rejection("call", "This service needs no certificates."));
     }
 
     private IdentityRequestRow request(long requestId) {
@@ -212,7 +212,7 @@ public class Enrolment {
         try {
             return LocalDate.parse(text.strip());
         } catch (DateTimeParseException e) {
-            throw new Rejection(field, "\"" + text.strip() + "\" is no day; write it as 2026-05-01.");
+            throw new Rejection(field, "\"" + text.strip() + "\" is not a date; write it as 2026-05-01.");
         }
     }
 

@@ -37,9 +37,9 @@ class DeliveryJourney implements JourneySource {
         }
         ContactPicture picture = db.find(ContactPicture.class, contactId);
         if (picture != null && picture.content != null) {
-            steps.add(step(picture.addedAt, JourneyStep.Kind.EDITED, "A picture was put to it."));
+            steps.add(step(picture.addedAt, JourneyStep.Kind.EDITED, "A picture was attached."));
             if (picture.sentAt != null) {
-                steps.add(step(picture.sentAt, JourneyStep.Kind.HANDED_OVER, "The picture is at its service, too."));
+                steps.add(step(picture.sentAt, JourneyStep.Kind.HANDED_OVER, "The picture was sent to the service."));
             }
         }
         return steps;

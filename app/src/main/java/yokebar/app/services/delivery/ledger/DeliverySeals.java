@@ -108,6 +108,6 @@ class DeliverySeals implements Seals {
     }
 
     private static IllegalStateException notRead(SQLException cause) {
-        return new IllegalStateException("Where the contacts stand could not be read for searching.", cause);
+        return new IllegalStateException("The states at the services could not be read for searching.", cause);
     }
 }

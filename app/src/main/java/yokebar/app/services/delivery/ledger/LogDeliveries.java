@@ -97,7 +97,7 @@ class LogDeliveries {
                 DeliveryState before = movedIn(service, contact.contact(), event);
                 if (before != null) {
                     delivery.state = before;
-                    delivery.reason = "So said the log it came from.";
+                    delivery.reason = "By the log it was imported from.";
                 } else {
                     Optional<Hold> hold =
                             event.held() ? Optional.of(Eligibility.BY_SOURCE) : rules.check(contact.contact());

@@ -56,12 +56,12 @@ public class Withdrawals {
 
     /** What is to be deleted at a service, the oldest first. */
     @Transactional(readOnly = true)
-    public List<Withdrawal> of(int serviceId, int most) {
+    public List<Withdrawal> of(int serviceId, int max) {
         return db.createQuery(
                         "from Withdrawal where serviceId = :service and trouble is null order by contactId",
                         Withdrawal.class)
                 .setParameter("service", serviceId)
-                .setMaxResults(most)
+                .setMaxResults(max)
                 .getResultList();
     }
 

@@ -101,7 +101,7 @@ public class ContactPictures {
         picture.addedAt = clock.instant();
         picture.sentAt = null;
         picture.trouble = null;
-        told(contactId);
+        publish(contactId);
     }
 
     /** Takes a picture away, here and where it went. */
@@ -117,12 +117,12 @@ public class ContactPictures {
             picture.content = null;
             picture.trouble = null;
         }
-        told(contactId);
+        publish(contactId);
     }
 
     /** The next pictures that a service has not got, of contacts it has. */
     @Transactional(readOnly = true)
-    public List<Due> due(int serviceId, int most) {
+    public List<Due> due(int serviceId, int max) {
         if (services.forPictures().filter(account -> account.id() == serviceId).isEmpty()) {
             return List.of();
         }
@@ -132,7 +132,7 @@ public class ContactPictures {
                                 + " join remote_contact r on r.contact_id = d.contact_id and r.service_id = d.service_id"
                                 + " where d.state in ('ACCEPTED', 'CONFIRMED') and p.trouble is null"
                                 + " and (p.content is null or p.sent_at is null or p.sent_number <> r.number)"
-                                + " order by p.contact_id limit " + most,
+                                + " order by p.contact_id limit " + max,
                         Tuple.class)
                 .setParameter("service", serviceId)
                 .getResultList();
@@ -189,7 +189,7 @@ public class ContactPictures {
         }
     }
 
-    private void told(long contactId) {
+    private void publish(long contactId) {
         events.publishEvent(new SealsChanged(List.of(contactId)));
         services.ids().forEach(serviceId -> events.publishEvent(new LaneChanged(serviceId)));
     }

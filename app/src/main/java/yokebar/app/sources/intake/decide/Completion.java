@@ -68,18 +68,18 @@ public class Completion {
      * A record ready to be read.
      *
      * @param ownCall the call it was made with if it does not say
-     * @param told which source each field came from
+     * @param provenance which source each field came from
      * @param notice what is odd about it, for the journal; null when nothing is
      */
     record Completed(
             AdifFields fields,
             @Nullable Call ownCall,
-            Provenance told,
+            Provenance provenance,
             @Nullable Long placeId,
             @Nullable String notice) {
 
         Completed by(@Nullable Call call, @Nullable String odd) {
-            return new Completed(fields, call, told, placeId, odd);
+            return new Completed(fields, call, provenance, placeId, odd);
         }
 
         /** With what it does not say itself. */
@@ -88,12 +88,12 @@ public class Completion {
                     .filter(name -> fields.get(name) == null)
                     .toList();
             if (added.isEmpty()) {
-                return new Completed(fields, ownCall, told, place, notice);
+                return new Completed(fields, ownCall, provenance, place, notice);
             }
             AdifFields.Builder complete = new AdifFields.Builder();
             fields.forEach(complete::put);
             added.forEach(name -> complete.put(name, more.get(name)));
-            return new Completed(complete.build(), ownCall, told.with(added, from), place, notice);
+            return new Completed(complete.build(), ownCall, provenance.with(added, from), place, notice);
         }
     }
 
@@ -106,7 +106,7 @@ public class Completion {
                         ? new Completed(
                                 arrival.fields(),
                                 ownCall,
-                                arrival.typed().told(),
+                                arrival.typed().provenance(),
                                 arrival.typed().placeId(),
                                 null)
                         : complete(path, arrival, ownCall, settings))
@@ -115,10 +115,10 @@ public class Completion {
 
     private Completed complete(
             ArrivalPath path, Arrival arrival, @Nullable Call ownCall, Map<Optional<Long>, ContactSetting> settings) {
-        Provenance told = Provenance.of(path.source());
+        Provenance provenance = Provenance.of(path.source());
         Call said = ownCallIn(arrival.fields());
         Completed given = ofSource(
-                new Completed(arrival.fields(), said == null ? ownCall : said, told, null, null), path.options());
+                new Completed(arrival.fields(), said == null ? ownCall : said, provenance, null, null), path.options());
         boolean today =
                 path.source().program() && RadioCompletion.madeWithin(ONE_SITTING, arrival.fields(), clock.instant());
         Long radioId = path.options().radioId() != null
@@ -155,7 +155,7 @@ public class Completion {
         return new Completed(
                 completed.record(),
                 record.ownCall(),
-                record.told().with(completed.added(), Source.CALLBOOK),
+                record.provenance().with(completed.added(), Source.CALLBOOK),
                 record.placeId(),
                 record.notice());
     }

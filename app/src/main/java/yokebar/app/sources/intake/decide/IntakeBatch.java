@@ -83,7 +83,7 @@ public final class IntakeBatch {
     }
 
     /**
-     * @param reading null when the arrival is no whole record
+     * @param reading null when the arrival is not a whole record
      * @param completed what it was completed with
      */
     void decide(Arrival arrival, @Nullable Reading reading, Completion.Completed completed) {
@@ -196,13 +196,13 @@ public final class IntakeBatch {
         Match found = match(arrival, contact);
         LoggedContact match = found == null ? null : found.contact();
         if (match == null) {
-            LoggedContact fresh = new LoggedContact(-1 - added.size(), contact, completed.told());
+            LoggedContact fresh = new LoggedContact(-1 - added.size(), contact, completed.provenance());
             added.put(fresh.id(), fresh);
             places.put(fresh.id(), completed.placeId());
             remember(fresh);
             return new Verdict(
                     Decision.ADDED,
-                    "New: " + named(contact) + "." + fromRadio(completed.told()) + notices(readable)
+                    "New: " + named(contact) + "." + fromRadio(completed.provenance()) + notices(readable)
                             + (completed.notice() == null ? "" : " " + completed.notice()),
                     fresh.id());
         }
@@ -213,7 +213,7 @@ public final class IntakeBatch {
         Merge.Result merged = Merge.merge(
                 match,
                 found != null && found.joined() ? Rebuild.at(match.contact(), contact) : contact,
-                completed.told());
+                completed.provenance());
         boolean nothingNew = merged.changed().isEmpty()
                 || merged.corrected().containsAll(merged.changed()) && seen(match.id(), arrival.raw());
         if (nothingNew) {
@@ -323,9 +323,9 @@ public final class IntakeBatch {
         return new Outcome(verdict.decision(), verdict.sentence(), numbers.getOrDefault(number, number), changeId);
     }
 
-    private static String fromRadio(Provenance told) {
-        List<String> fields = told.others().keySet().stream()
-                .filter(name -> told.of(name) == Source.RADIO)
+    private static String fromRadio(Provenance provenance) {
+        List<String> fields = provenance.others().keySet().stream()
+                .filter(name -> provenance.of(name) == Source.RADIO)
                 .sorted()
                 .toList();
         return fields.isEmpty()

@@ -153,11 +153,12 @@ public class SplitAndJoin {
             Reading reading = ContactAdif.read(
                     Rebuild.completed(ContactAdif.write(likeness), sources.record(entry)), likeness.ownCall());
             if (reading instanceof Reading.Readable readable) {
-                Provenance told = Provenance.of(sources.path(entry.source).source());
+                Provenance provenance = Provenance.of(sources.path(entry.source).source());
                 if (merged == null) {
-                    merged = new LoggedContact(0, readable.contact(), told);
+                    merged = new LoggedContact(0, readable.contact(), provenance);
                 } else {
-                    Merge.Result next = Merge.merge(merged, Rebuild.at(merged.contact(), readable.contact()), told);
+                    Merge.Result next =
+                            Merge.merge(merged, Rebuild.at(merged.contact(), readable.contact()), provenance);
                     merged = new LoggedContact(0, next.contact(), next.provenance());
                 }
             }

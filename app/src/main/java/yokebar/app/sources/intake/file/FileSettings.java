@@ -67,8 +67,8 @@ class FileSettings implements SettingsPart {
     }
 
     @Override
-    public int restore(JsonNode saved, List<String> told) {
-        return NamedParts.each(json, saved, Saved.class, "A followed file", told, one -> {
+    public int restore(JsonNode saved, List<String> notices) {
+        return NamedParts.each(json, saved, Saved.class, "A followed file", notices, one -> {
             SourceDraft draft = new SourceDraft(
                     one.name(),
                     one.ownCalls(),

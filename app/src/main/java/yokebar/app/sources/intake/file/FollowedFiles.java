@@ -177,7 +177,7 @@ public class FollowedFiles implements SmartLifecycle {
             }
             return path;
         } catch (InvalidPathException e) {
-            throw new Rejection("path", "\"" + tidy + "\" is no path: " + e.getReason() + ".");
+            throw new Rejection("path", "\"" + tidy + "\" is not a path: " + e.getReason() + ".");
         }
     }
 

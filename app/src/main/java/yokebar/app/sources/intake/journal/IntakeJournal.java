@@ -121,13 +121,13 @@ public class IntakeJournal implements IntakeBatch.KnownRecords, JourneySource {
 
     /** Records that name a call and are not in the log, the newest first. */
     @Transactional(readOnly = true)
-    public List<JournalLine> asideOf(String call, int most) {
+    public List<JournalLine> asideOf(String call, int max) {
         return db.createQuery(
                         "select e from JournalEntry e, SetAside a where a.journalId = e.id and a.callSign = :call"
                                 + " order by e.id desc",
                         JournalEntry.class)
                 .setParameter("call", call)
-                .setMaxResults(most)
+                .setMaxResults(max)
                 .getResultStream()
                 .map(JournalLine::of)
                 .toList();

@@ -115,7 +115,7 @@ class JournalController {
     List<WhyNot.Reason> why(@RequestParam String call, @RequestParam(required = false) @Nullable String at) {
         Call read = Call.read(call.strip().toUpperCase(Locale.ROOT));
         if (read == null) {
-            throw new Rejection("call", "\"" + call.strip() + "\" is no call.");
+            throw new Rejection("call", "\"" + call.strip() + "\" is not a call.");
         }
         return whyNot.why(read, at == null || at.isBlank() ? null : instant(at));
     }
@@ -125,7 +125,7 @@ class JournalController {
             return LocalDateTime.parse(text.strip().replace(' ', 'T').replaceFirst("Z$", ""))
                     .toInstant(ZoneOffset.UTC);
         } catch (DateTimeParseException e) {
-            throw new Rejection("at", "\"" + text + "\" is no time; write it as 2026-05-01 14:07.");
+            throw new Rejection("at", "\"" + text + "\" is not a time; write it as 2026-05-01 14:07.");
         }
     }
 

@@ -104,7 +104,7 @@ final class DatagramPort extends PortCoupling<DatagramListener> implements Sourc
                     false, "No datagram could be sent to UDP port " + open.port() + ": " + e.getMessage() + ".");
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
-            return new Proof(false, "The test was broken off.");
+            return new Proof(false, "The test was cancelled.");
         } finally {
             probe = null;
         }

@@ -54,7 +54,7 @@ public record SourceDraft(
         }
     }
 
-    /** @throws Rejection when one of them is no call */
+    /** @throws Rejection when one of them is not a call */
     public static List<String> calls(String text) {
         List<String> calls = Arrays.stream(text.strip().split("[,\\s]+"))
                 .filter(word -> !word.isEmpty())
@@ -70,7 +70,7 @@ public record SourceDraft(
     public static String call(String field, String text) {
         Call call = Call.read(text.strip().toUpperCase(Locale.ROOT));
         if (call == null) {
-            throw new Rejection(field, "\"" + text.strip() + "\" is no call.");
+            throw new Rejection(field, "\"" + text.strip() + "\" is not a call.");
         }
         return call.text();
     }

@@ -41,7 +41,7 @@ public record TryoutOptions(SourceOptions source, @Nullable LocalDate from) {
             try {
                 return text == null || text.isBlank() ? null : LocalDate.parse(text.strip());
             } catch (DateTimeParseException e) {
-                throw new Rejection(field, "\"" + text.strip() + "\" is no day; write it as 2026-05-01.");
+                throw new Rejection(field, "\"" + text.strip() + "\" is not a date; write it as 2026-05-01.");
             }
         }
 

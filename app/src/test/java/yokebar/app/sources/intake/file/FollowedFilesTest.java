@@ -160,10 +160,10 @@ class FollowedFilesTest extends AppTest {
         append(file, HEADER);
         Map<String, Map<String, Object>> wrong = Map.of(
                 "Give the file's whole path", Map.of("path", "wavelet.adi"),
-                "is no path", Map.of("path", "/tmp/\u0000"),
+                "is not a path", Map.of("path", "/tmp/\u0000"),
                 "Say from which day on", Map.of("path", file.toString(), "begin", "FROM_DATE"),
                 "yesterday", Map.of("path", file.toString(), "begin", "FROM_DATE", "from", "yesterday"),
-                "is no call", Map.of("path", file.toString(), "options", Map.of("ownCalls", "CU9QYB, no.body")));
+                "is not a call", Map.of("path", file.toString(), "options", Map.of("ownCalls", "CU9QYB, no.body")));
         for (Map.Entry<String, Map<String, Object>> one : wrong.entrySet()) {
             HttpResponse<String> answer = sendJson("POST", "/api/intake-sources/files", one.getValue());
             assertThat(answer.statusCode()).as(answer.body()).isEqualTo(422);
