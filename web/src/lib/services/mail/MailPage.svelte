@@ -117,7 +117,7 @@
     {#if mail.view && mail.view.letters.length === 0}
       <p class="muted">
         The outbox is empty. While the network is away, pack what is due here and begin a session when the
-        radio has a link; a session that breaks off goes on where it stopped.
+        radio has a link; an interrupted session goes on where it stopped.
       </p>
     {:else if mail.view}
       <table class="list">

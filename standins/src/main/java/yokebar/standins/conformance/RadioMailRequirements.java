@@ -54,7 +54,7 @@ final class RadioMailRequirements {
                         require("GOT 1024", session.line());
                     }
                 }),
-                new Requirement("a part that broke off goes on where it stopped, and is taken once it is whole", () -> {
+                new Requirement("an interrupted part goes on where it stopped, and is taken once it is whole", () -> {
                     try (Session session = new Session()) {
                         session.offer(1, part.length, sha256(part));
                         require("FROM 1024", session.line());

@@ -14,8 +14,6 @@ class ActorOfRequest implements WebMvcConfigurer, HandlerInterceptor {
     /** The id of a position. */
     static final String HEADER = "Yokebar-Position";
 
-    private static final int LONGEST_ID = 18;
-
     private final Positions positions;
     private final CurrentActor actor;
 
@@ -32,11 +30,9 @@ class ActorOfRequest implements WebMvcConfigurer, HandlerInterceptor {
     @Override
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
         String id = request.getHeader(HEADER);
-        if (id != null
-                && id.length() <= LONGEST_ID
-                && id.matches("\\d+")
-                && !request.getMethod().equals("GET")) {
-            positions.actorAt(Long.parseLong(id)).ifPresent(actor::is);
+        if (id != null && id.matches("\\d{1,18}")) {
+            long positionId = Long.parseLong(id);
+            actor.is(() -> positions.actorAt(positionId));
         }
         return true;
     }

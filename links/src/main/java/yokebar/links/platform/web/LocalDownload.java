@@ -82,7 +82,7 @@ public final class LocalDownload {
         } catch (ConnectException e) {
             throw new Failed("Nothing answers at " + address + ". Is the device on, and its port right?");
         } catch (IOException e) {
-            throw new Failed("The connection to " + address + " broke off: " + e.getMessage() + ".");
+            throw new Failed("The connection to " + address + " was lost: " + e.getMessage() + ".");
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw new Failed("It was not waited for.");

@@ -114,7 +114,7 @@ public final class WebService {
         } catch (ConnectException e) {
             throw unreachable("cannot be reached", "cannot be reached; nothing listens there", e);
         } catch (IOException e) {
-            throw unreachable("broke off", "dropped the connection", e);
+            throw unreachable("connection lost", "dropped the connection", e);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
             throw unreachable("was not waited for", "was not waited for", e);

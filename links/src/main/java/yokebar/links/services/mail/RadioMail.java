@@ -75,9 +75,9 @@ public final class RadioMail {
     }
 
     /**
-     * Sends parts one after the other; each goes on where it broke off before.
+     * Sends parts one after the other; each goes on where it stopped before.
      *
-     * @throws ServiceUnreachable when the link broke off; what was acknowledged stays acknowledged
+     * @throws ServiceUnreachable when the link was lost; what was acknowledged stays acknowledged
      */
     public void send(List<Part> parts, Progress progress) throws ServiceUnreachable, ServiceRefused {
         try (Socket socket = new Socket()) {
@@ -103,7 +103,7 @@ public final class RadioMail {
         } catch (SocketTimeoutException e) {
             throw unreachable("fell silent", "has acknowledged nothing for " + SILENCE.toSeconds() + " s", e);
         } catch (IOException e) {
-            throw unreachable("broke off", "ended the session", e);
+            throw unreachable("connection lost", "ended the session", e);
         }
     }
 

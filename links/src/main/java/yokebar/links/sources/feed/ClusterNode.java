@@ -116,7 +116,7 @@ public final class ClusterNode extends KeptLink {
                 LOG.error("The connection to {} was lost; it is called again", setting.name(), e);
                 trouble(
                         ++failed,
-                        "broke off",
+                        "connection lost",
                         "Listening to " + setting.name() + " ended because of a fault in Yokebar.",
                         "Yokebar calls again automatically; see the log file.");
             } finally {

@@ -82,7 +82,7 @@ class RadioMailTest {
             Watch first = new Watch();
             assertThatThrownBy(() -> mail.send(parts, first))
                     .isInstanceOf(ServiceUnreachable.class)
-                    .hasMessageContaining("broke off");
+                    .hasMessageContaining("connection lost");
             assertThat(first.taken).containsExactly(1);
             assertThat(delivered).isEmpty();
             Watch second = new Watch();

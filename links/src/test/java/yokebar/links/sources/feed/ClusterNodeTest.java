@@ -244,7 +244,7 @@ class ClusterNodeTest {
                 status -> {});
         node.start();
         await("trouble", () -> node.status().state() == LinkState.TROUBLE);
-        assertThat(node.status().brief()).isEqualTo("broke off");
+        assertThat(node.status().brief()).isEqualTo("connection lost");
         node.hurry();
         await("live again", () -> node.status().state() == LinkState.LIVE && lines.get() > 1);
     }

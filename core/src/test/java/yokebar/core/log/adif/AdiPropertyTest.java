@@ -13,7 +13,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 
-class AdiProperties {
+class AdiPropertyTest {
 
     @Property(tries = 500)
     void whatIsWrittenIsReadBack(@ForAll("records") List<AdifFields> records) throws IOException {
