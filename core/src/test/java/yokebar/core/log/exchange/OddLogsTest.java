@@ -234,7 +234,7 @@ class OddLogsTest {
     void whatIsNoLogSaysWhatItIs() {
         assertThatThrownBy(() -> read(new byte[0])).hasMessageContaining("empty");
         assertThatThrownBy(() -> read(new byte[] {(byte) 0x89, 'P', 'N', 'G', 0, 0, 1, 0, 5}))
-                .hasMessageContaining("no text");
+                .hasMessageContaining("not text");
     }
 
     @Test
