@@ -100,7 +100,7 @@ class TimeServerTest {
             for (java.net.DatagramSocket one : java.util.List.of(echo, zeros)) {
                 assertThatThrownBy(() ->
                                 TimeServer.of("127.0.0.1:" + one.getLocalPort()).ask())
-                        .hasMessageContaining("no answer of a time server");
+                        .hasMessageContaining("not an answer of a time server");
             }
         }
     }

@@ -157,7 +157,7 @@ class TryoutTest extends AppTest {
         assertThat(wholeLog()).contains("<SRX:3>123").contains("<STX:3>001").contains("LANTERN-CW");
         JsonNode binary = settled(look(new byte[] {1, 0, 2, 0, 0, 0, 0, 9}));
         assertThat(binary.path("state").asString()).isEqualTo("FAILED");
-        assertThat(binary.path("sentence").asString()).contains("no text");
+        assertThat(binary.path("sentence").asString()).contains("not text");
     }
 
     @Test
