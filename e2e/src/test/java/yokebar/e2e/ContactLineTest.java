@@ -89,7 +89,7 @@ class ContactLineTest extends LoggingTest {
         assertThat(says.getByText("Paraguay")).isVisible();
         assertThat(says.getByText("new station")).isVisible();
         Locator card = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Partner"));
-        assertThat(card.getByText("Paraguay for the first time")).isVisible();
+        assertThat(card.getByText("new entity, Paraguay")).isVisible();
         page.keyboard().press("Escape");
         assertThat(line()).hasValue("");
         page.keyboard().press("Control+z");
