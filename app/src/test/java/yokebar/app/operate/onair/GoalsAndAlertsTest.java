@@ -110,15 +110,17 @@ class GoalsAndAlertsTest extends AirTest {
     }
 
     @Test
-    void goalsOfAnEarlierEditionAreKept() throws Exception {
-        put(
-                "/api/onair/choices",
-                chosen(
-                        "goals",
-                        List.of(Map.of("kind", "STATE", "scope", "MODE", "bar", "WORKED", "services", List.of()))));
+    void goalsAndAlertsOfAnEarlierEditionAreKept() throws Exception {
+        Map<String, Object> goal = Map.of("kind", "STATE", "scope", "MODE", "bar", "WORKED", "services", List.of());
+        Map<String, Object> alert =
+                Map.of("kind", "WATCHED", "shown", true, "spoken", false, "notified", false, "mostAMinute", 3);
+        put("/api/onair/choices", chosen("goals", List.of(goal), "alerts", List.of(alert)));
         assertThat(choices.get().followed())
                 .containsExactly(
                         Goal.ofWholeLog(CreditKind.STATE, Goal.Granularity.MODE, Goal.Bar.WORKED, Proofs.NONE));
+        assertThat(choices.get().alerts())
+                .extracting(AirChoices.AlertChoice::maxPerMinute)
+                .containsExactly(3);
     }
 
     @Test

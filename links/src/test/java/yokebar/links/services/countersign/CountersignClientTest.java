@@ -159,9 +159,9 @@ class CountersignClientTest {
                 "200|{\"receipt\":|not JSON",
                 "200|[]|not what was asked for",
                 "200|{\"receipt\":5,\"words\":\"x\"}|left \"receipt\" out",
-                "500|{}|difficulties (500)",
-                "503||difficulties (503)",
-                "429||difficulties (429)",
+                "500|{}|reports a fault (500)",
+                "503||reports a fault (503)",
+                "429||reports a fault (429)",
             })
     void nonsenseIsWorthAnotherTryAndProvesNothing(int status, String body, String says) {
         replies.add(new Reply(status, body == null ? "" : body));

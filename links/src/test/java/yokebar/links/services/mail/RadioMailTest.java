@@ -82,7 +82,7 @@ class RadioMailTest {
             Watch first = new Watch();
             assertThatThrownBy(() -> mail.send(parts, first))
                     .isInstanceOf(ServiceUnreachable.class)
-                    .hasMessageContaining("connection lost");
+                    .hasMessageContaining("ended the session");
             assertThat(first.taken).containsExactly(1);
             assertThat(delivered).isEmpty();
             Watch second = new Watch();

@@ -46,12 +46,12 @@ class LinkCodecTest {
     @CsvSource(
             delimiter = '|',
             value = {
-                "no json | no JSON",
-                "{} | no message of the digital link",
-                "{\"link\":2,\"from\":\"a\"} | no message of the digital link",
+                "no json | not JSON",
+                "{} | not a message of the digital link",
+                "{\"link\":2,\"from\":\"a\"} | not a message of the digital link",
                 "{\"link\":1,\"run\":\"a\",\"type\":\"bye\"} | \"from\" is missing",
                 "{\"link\":1,\"from\":\"a\",\"run\":\"a\",\"type\":\"song\"} | \"song\" is not known",
-                "{\"link\":1,\"from\":\"a\",\"run\":\"a\",\"type\":\"decode\",\"id\":\"1\",\"at\":\"noon\",\"text\":\"x\"} | no time",
+                "{\"link\":1,\"from\":\"a\",\"run\":\"a\",\"type\":\"decode\",\"id\":\"1\",\"at\":\"noon\",\"text\":\"x\"} | not a time",
                 "{\"link\":1,\"from\":\"a\",\"run\":\"a\",\"type\":\"contact\"} | \"id\" is missing",
             })
     void whatIsWrongIsSaid(String text, String says) {
