@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -22,6 +23,22 @@ class LineTest extends AppTest {
         return sendJson("POST", "/api/line/log", body);
     }
 
+    private static Map<String, Object> entitiesOnEveryBandAndConfirmed() {
+        return Map.of(
+                "goals",
+                List.of(
+                        Map.of("kind", "ENTITY", "granularity", "BAND", "bar", "WORKED", "services", List.of()),
+                        Map.of("kind", "ENTITY", "granularity", "EVER", "bar", "CONFIRMED", "services", List.of())),
+                "watch",
+                List.of(),
+                "ignore",
+                List.of(),
+                "turnBeam",
+                false,
+                "alerts",
+                List.of());
+    }
+
     @Test
     void tellsWhoThatIsWhileTheCallIsTyped() throws Exception {
         importText(contact("ZP5QXA", "name", "Ana"));
@@ -33,6 +50,7 @@ class LineTest extends AppTest {
             }
         });
         assertThat(read("zp5").path("likely").get(0).path("call").asString()).isEqualTo("ZP5QXA");
+        put("/api/onair/choices", entitiesOnEveryBandAndConfirmed());
         JsonNode near = read("zp5qxb 20m cw");
         assertThat(near.path("likely").get(0).path("near").asBoolean()).isTrue();
         JsonNode need = near.path("station").path("need");

@@ -38,7 +38,7 @@ class RadioMailTest extends ServiceTest {
             assertThat(lane(COUNTERSIGN).path("waiting").asInt()).isZero();
             for (int drop = 0; drop < 3; drop++) {
                 gateway.dropAfter(40_000);
-                session("connection lost");
+                session("ended the session");
                 assertThat(lane(COUNTERSIGN).path("counts").path("HANDED_OVER").asInt())
                         .isZero();
             }
