@@ -15,7 +15,7 @@
     {
       id: 'lanes',
       label: 'Lanes',
-      says: 'Handed over is not accepted: only a service’s own report moves a contact on.',
+      says: 'A contact counts as accepted only when the service reports it.',
     },
     { id: 'cards', label: 'Card desk', says: 'Paper and electronic cards, sent and received.' },
     { id: 'mail', label: 'Outbox', says: 'Signed batches that go by radio mail when there is no network.' },

@@ -131,9 +131,9 @@ describe('the panel of a service', () => {
         { ownCall: 'CR9QL', contacts: 2, from: '2026-05-02T00:00:00Z', until: '2026-05-02T10:00:00Z' },
       ],
     });
-    const would = await screen.findByRole('region', { name: 'What would go' });
+    const would = await screen.findByRole('region', { name: 'To be sent' });
     const words = (would.textContent ?? '').replace(/\s+/g, ' ');
-    expect(words).toContain('2 handovers; nothing is sent by looking.');
+    expect(words).toContain('2 handovers; preview only.');
     expect(words).toContain('10 as CU9QYB, 2026-05-01 to 2026-05-03');
     expect(words).toContain('2 as CR9QL, 2026-05-02 ');
     server.on('POST /api/services/1/handovers', lane({ DUE: 12 }, { due: 12, identities }));
@@ -144,7 +144,7 @@ describe('the panel of a service', () => {
 
   it('hands over a stretch of days, and says why it could not', async () => {
     show(lane({ DUE: 12 }, { due: 12, waiting: 12, identities, proven: true }), { handovers: 1 });
-    await screen.findByRole('region', { name: 'What would go' });
+    await screen.findByRole('region', { name: 'To be sent' });
     expect(screen.queryByRole('button', { name: 'Try with one contact' })).toBeNull();
     const go = screen.getByRole('button', { name: 'Hand over these days' });
     expect(go).toHaveProperty('disabled', true);

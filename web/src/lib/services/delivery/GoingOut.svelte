@@ -41,11 +41,9 @@
 <WhenToSend {lane} {lanes} />
 
 {#if outlook && lane.due > 0}
-  <section aria-label="What would go">
+  <section aria-label="To be sent">
     <h3 class="small-head">
-      What would go <span class="hint"
-        >{counted(outlook.handovers, 'handover')}; nothing is sent by looking.</span
-      >
+      To be sent <span class="hint">{counted(outlook.handovers, 'handover')}; preview only.</span>
     </h3>
     <p class="going">
       {#each outlook.going as one, i (one.ownCall)}

@@ -8,7 +8,7 @@
   let { lane, lanes }: { lane: Lane; lanes: LaneStore } = $props();
 
   const WAYS = [
-    { when: 'BY_HAND', label: 'By hand: nothing goes until you say so' },
+    { when: 'BY_HAND', label: 'By hand: nothing is sent automatically' },
     { when: 'AT_ONCE', label: 'Automatically, within seconds' },
     { when: 'EVERY', label: 'Automatically, every so many minutes' },
     { when: 'AT_EXIT', label: 'Automatically, when Yokebar ends' },
@@ -40,7 +40,7 @@
   {/if}
   {#if lane.when === 'BY_HAND' && lane.proven}
     <span class="offer">
-      The first report came back: it works.
+      The first report was received: it works.
       <Button kind="ghost" size="small" on:click={() => lanes.change(lane.id, { when: 'AT_ONCE' })}
         >Send automatically</Button
       >
