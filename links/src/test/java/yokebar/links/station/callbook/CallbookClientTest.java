@@ -97,7 +97,7 @@ class CallbookClientTest {
         for (String path : new String[] {"http://127.0.0.2/x.png", "//127.0.0.2/x.png", "file:/etc/hosts", "a b"}) {
             assertThatThrownBy(() -> client.picture(path))
                     .isInstanceOf(ServiceUnreachable.class)
-                    .hasMessageContaining("gave an address");
+                    .hasMessageMatching(".* gave an (invalid address|address elsewhere)\\.");
         }
     }
 }
