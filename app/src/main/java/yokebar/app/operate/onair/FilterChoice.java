@@ -65,7 +65,8 @@ record FilterChoice(
     private Set<Integer> zones() {
         for (int zone : set(hearerZones)) {
             if (zone < 1 || zone > HIGHEST_ZONE) {
-                throw new Rejection("hearerZones", "There is no zone " + zone + "; they go from 1 to 40.");
+                throw new Rejection(
+                        "hearerZones", "There is no zone " + zone + "; they go from 1 to " + HIGHEST_ZONE + ".");
             }
         }
         return set(hearerZones);

@@ -97,7 +97,7 @@ class Novelty {
             List<String> firsts) {
         CreditKey key = credits.first(kind);
         if (key != null && !confirmed(before.of(key), cell -> true) && known.add(words + key.value())) {
-            firsts.add(words + key.value().substring(key.value().indexOf('/') + 1));
+            firsts.add(words + key.spoken());
         }
     }
 

@@ -52,7 +52,7 @@ public final class NewOnes {
         FIRSTS.forEach((kind, words) -> {
             CreditKey key = known.contains(kind) ? null : credits.first(kind);
             if (key != null && !before.has(key)) {
-                brings.add(words + key.value().substring(key.value().indexOf('/') + 1) + " for the first time");
+                brings.add(words + key.spoken() + " for the first time");
             }
         });
         return brings;

@@ -49,12 +49,12 @@ public record Want(CreditKey key, Goal.Level level, Scope scope) {
      * @param entityName as people call it, for entities and their states
      */
     public String words(@Nullable String entityName, Band band, @Nullable ModeGroup group) {
-        String value = key.value();
+        String value = key.spoken();
         String name =
                 switch (key.kind()) {
                     case ENTITY -> entityName == null ? "entity " + value : entityName;
                     case CQ_ZONE -> "zone " + value;
-                    case STATE -> "state " + value.substring(value.indexOf('/') + 1);
+                    case STATE -> "state " + value;
                     case SQUARE -> "square " + value;
                     case PREFIX -> "prefix " + value;
                     case REFERENCE -> value;

@@ -29,7 +29,7 @@ public class HandoverRequests {
     static final class Request {
         private final List<Long> chosen;
         private final boolean ofChosen;
-        private final @Nullable String askedBy;
+        private @Nullable String askedBy;
         private long total;
         private volatile int left;
 
@@ -91,6 +91,7 @@ public class HandoverRequests {
         if (last != null && !last.ofChosen()) {
             last.left = Math.max(last.left, max);
             last.total = Math.max(last.total, Math.min(max, due));
+            last.askedBy = askedBy == null ? last.askedBy : askedBy;
         } else {
             waiting.add(new Request(Math.min(max, due), max, askedBy));
         }
