@@ -1,6 +1,5 @@
 package yokebar.e2e;
 
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
@@ -8,7 +7,6 @@ import com.microsoft.playwright.options.AriaRole;
 import java.net.URI;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.AfterAll;
@@ -36,12 +34,11 @@ class AccessibilityTest {
 
     @BeforeAll
     void start() throws Exception {
-        setDefaultAssertionTimeout(20_000);
         yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
         standIns = new StandIns(new StandIns.Settings(
                 9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, 0, yokebar.devices(), null));
         DemoSetup demo = new DemoSetup(URI.create(yokebar.address().toString()), standIns);
-        demo.awaitReady(Duration.ofSeconds(30));
+        demo.awaitReady(Until.PATIENCE);
         demo.furnishStation();
         standIns.program().contact(java.util.Map.of("CALL", "ZP5QXA", "GRIDSQUARE", "GG14"));
         standIns.node().spot("OZ1QAB", 21_025.0, "ZP5QXB", "up 2");

@@ -3,6 +3,7 @@ package yokebar.e2e;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -28,6 +29,7 @@ final class Browser implements AutoCloseable {
                 "--disable-component-update",
                 "--disable-sync"));
         switches.addAll(more);
+        PlaywrightAssertions.setDefaultAssertionTimeout(Until.PATIENCE.toMillis());
         playwright = Playwright.create(
                 new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         chromium = playwright
@@ -37,10 +39,10 @@ final class Browser implements AutoCloseable {
                         .setArgs(switches));
     }
 
-    /** A page of the size the interface is made for first. ApiExceptionHandler in its script are collected in the list. */
+    /** A page of the size the interface is made for first. Errors in its scripts are collected in the list. */
     Page page(List<String> faults) {
         Page page = chromium.newPage(new com.microsoft.playwright.Browser.NewPageOptions().setViewportSize(1280, 800));
-        page.setDefaultTimeout(20_000);
+        page.setDefaultTimeout(Until.PATIENCE.toMillis());
         page.onPageError(faults::add);
         return page;
     }

@@ -1,6 +1,5 @@
 package yokebar.e2e;
 
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -42,7 +41,6 @@ abstract class BrowserTest {
         yokebar = new YokebarProcess(folder.resolve(getClass().getSimpleName())).start();
         standIns = new StandIns(new StandIns.Settings(
                 seed, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, 0, yokebar.devices(), null));
-        setDefaultAssertionTimeout(20_000);
         begin();
         browser = new Browser();
         page = browser.page(faults);

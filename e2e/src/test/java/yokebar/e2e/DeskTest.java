@@ -1,7 +1,6 @@
 package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -49,7 +48,6 @@ class DeskTest {
                 9, Clock.systemUTC(), yokebar.standInsHome(), yokebar.adifPort(), 0, 0, 0, yokebar.devices(), null));
         cable = new SerialLine(folder.resolve("shearwater"), standIns.vhfRadio().port());
         cable.plugIn();
-        setDefaultAssertionTimeout(20_000);
         browser = new Browser();
         page = browser.page(faults);
         page.navigate(yokebar.address() + "#/log");

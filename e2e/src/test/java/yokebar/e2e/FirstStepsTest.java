@@ -1,7 +1,6 @@
 package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -27,7 +26,6 @@ class FirstStepsTest {
     @Test
     void aFreshStationIsLiveInUnderTwoMinutesByKeyboardAlone() throws Exception {
         List<String> faults = new ArrayList<>();
-        setDefaultAssertionTimeout(30_000);
         try (YokebarProcess yokebar = new YokebarProcess(folder.resolve("yokebar")).start();
                 StandIns standIns = new StandIns(new StandIns.Settings(
                         9,

@@ -1,7 +1,6 @@
 package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -83,7 +82,6 @@ class LongLogTest {
         Until.itIs(
                 "the index", () -> yokebar.get("/api/log/index").path("ready").asBoolean());
         contacts = yokebar.get("/api/log/rows?limit=0").path("found").asInt();
-        setDefaultAssertionTimeout(30_000);
         browser = new Browser();
         page = browser.page(faults);
     }

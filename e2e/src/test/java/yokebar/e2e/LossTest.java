@@ -1,7 +1,6 @@
 package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -52,7 +51,6 @@ class LossTest {
     private void start(String home) throws Exception {
         yokebar = new YokebarProcess(folder.resolve(home)).start();
         send("PUT", "api/station", "{\"ownCall\":\"CU9QYB\"}");
-        setDefaultAssertionTimeout(30_000);
     }
 
     @AfterAll

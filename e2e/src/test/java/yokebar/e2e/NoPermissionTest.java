@@ -1,7 +1,6 @@
 package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -26,7 +25,6 @@ class NoPermissionTest {
     @Test
     void aPortThatMayNotBeUsedIsSaidWithItsGroupAndTheCommand() throws Exception {
         List<String> faults = new ArrayList<>();
-        setDefaultAssertionTimeout(20_000);
         try (YokebarProcess yokebar =
                         new YokebarProcess(folder.resolve("yokebar")).asNobody().start();
                 HfRadio radio = new HfRadio(0);

@@ -1,7 +1,6 @@
 package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
-import static com.microsoft.playwright.assertions.PlaywrightAssertions.setDefaultAssertionTimeout;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -55,7 +54,6 @@ class WholePathTest {
                 new StandIns.Settings(9, Clock.systemUTC(), folder.resolve("stand-ins"), yokebar.adifPort(), 0, 0));
         standIns.countersign().setQueueDelay(Duration.ofMillis(500));
         standIns.countersign().setPaceOfOthers(100);
-        setDefaultAssertionTimeout(20_000);
         browser = new Browser();
         page = browser.page(faults);
         page.navigate(yokebar.address().toString());

@@ -37,7 +37,8 @@ public final class YokebarProcess implements AutoCloseable {
     private static final List<String> QUICK =
             List.of("-XX:+UseSerialGC", "-XX:TieredStopAtLevel=" + System.getProperty("yokebar.jit-level", "1"));
 
-    private static final Duration START_WITHIN = Duration.ofSeconds(120);
+    /** Minutes, for on a loaded machine a start waits for the disk as long as everybody else does. */
+    private static final Duration START_WITHIN = Duration.ofMinutes(4);
 
     private final HttpClient http = HttpClient.newHttpClient();
     private final Path home;
@@ -120,6 +121,9 @@ public final class YokebarProcess implements AutoCloseable {
                 throw new IllegalStateException("Yokebar did not start:\n" + Files.readString(log()));
             }
             Thread.sleep(50);
+        }
+        if (Files.readString(log()).contains("Unable to use shared archive")) {
+            throw new IllegalStateException("The class archive was not used:\n" + Files.readString(log()));
         }
         return this;
     }
@@ -287,10 +291,12 @@ public final class YokebarProcess implements AutoCloseable {
     }
 
     private static void unpackIfStale() throws IOException, InterruptedException {
-        Path jar = UNPACKED.resolve("yokebar-exec.jar");
-        if (Files.exists(jar) && Files.getLastModifiedTime(jar).compareTo(Files.getLastModifiedTime(JAR)) >= 0) {
+        if (Files.exists(ARCHIVE)
+                && Files.getLastModifiedTime(ARCHIVE).compareTo(Files.getLastModifiedTime(JAR)) >= 0) {
             return;
         }
+        // From then on nothing may touch what was unpacked: Java refuses an archive made of a jar of another time.
+        Files.deleteIfExists(ARCHIVE);
         Process extract = new ProcessBuilder(
                         java(),
                         "-Djarmode=tools",
@@ -306,7 +312,9 @@ public final class YokebarProcess implements AutoCloseable {
             throw new IllegalStateException(JAR + " could not be unpacked; build the application first");
         }
         archiveClasses();
-        Files.setLastModifiedTime(jar, java.nio.file.attribute.FileTime.from(Instant.now()));
+        if (!Files.exists(ARCHIVE)) {
+            throw new IllegalStateException("no class archive was made in " + UNPACKED);
+        }
     }
 
     /** One start whose classes are kept, as the script does; every other start is quicker for it. */

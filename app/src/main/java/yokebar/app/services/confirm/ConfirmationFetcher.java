@@ -20,6 +20,7 @@ import org.springframework.stereotype.Component;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.services.delivery.ServiceLines;
 import yokebar.app.services.delivery.Services;
+import yokebar.app.sources.hookup.ServiceCoupling.Purpose;
 import yokebar.core.services.confirm.FetchPlan;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
@@ -99,7 +100,7 @@ class ConfirmationFetcher implements SmartLifecycle {
             if (!running || !services.confirms(serviceId) || next.isAfter(clock.instant())) {
                 continue;
             }
-            if (!lines.ready(serviceId)) {
+            if (!lines.ready(serviceId, Purpose.READ)) {
                 nextFetch.put(serviceId, clock.instant().plus(NOT_READY));
             } else {
                 fetchers.execute(() -> fetchQuietly(serviceId));

@@ -23,15 +23,9 @@ public final class ServiceLine extends ServiceCoupling {
         T run(ServiceAdapter.Line line) throws ServiceRefused, ServiceUnreachable;
     }
 
-    public <T> T call(LineCall<T> call) throws ServiceRefused, ServiceUnreachable {
+    public <T> T call(Purpose purpose, LineCall<T> call) throws ServiceRefused, ServiceUnreachable {
         ServiceAdapter.Line line = services.line(serviceId);
-        return during(() -> call.run(line));
-    }
-
-    /** A call that hands contacts over, which may be forbidden though all else is allowed. */
-    public <T> T handOver(LineCall<T> call) throws ServiceRefused, ServiceUnreachable {
-        ServiceAdapter.Line line = services.line(serviceId);
-        return duringHandover(() -> call.run(line));
+        return during(purpose, () -> call.run(line));
     }
 
     @Override
@@ -50,7 +44,7 @@ public final class ServiceLine extends ServiceCoupling {
             return new Proof(false, name() + " is not set up yet. Do it under Services.");
         }
         try {
-            return new Proof(true, call(ServiceAdapter.Line::test) + ".");
+            return new Proof(true, call(Purpose.READ, ServiceAdapter.Line::test) + ".");
         } catch (ServiceUnreachable | ServiceRefused e) {
             return new Proof(false, String.valueOf(e.getMessage()));
         }

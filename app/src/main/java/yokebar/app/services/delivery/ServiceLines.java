@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.app.sources.hookup.Hookups;
+import yokebar.app.sources.hookup.ServiceCoupling.Purpose;
 import yokebar.core.services.confirm.FetchPlan;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
@@ -108,21 +109,21 @@ public class ServiceLines {
         }
     }
 
-    /** Whether a service can be called now. */
-    public boolean ready(int serviceId) {
+    /** Whether a service can be called for that now. */
+    public boolean ready(int serviceId, Purpose purpose) {
         ServiceLine line = lines.get(serviceId);
-        return line != null && line.ready() && services.complete(serviceId);
+        return line != null && line.ready(purpose) && services.complete(serviceId);
     }
 
     /** Fetches a page of confirmations over the service's line, so that its state shows how that went. */
     public ConfirmationPage confirmations(int serviceId, FetchPlan.Window window, @Nullable String page)
             throws ServiceRefused, ServiceUnreachable {
-        return line(serviceId).call(line -> line.confirmations(window, page));
+        return line(serviceId).call(Purpose.READ, line -> line.confirmations(window, page));
     }
 
     /** The service answered in a way that cannot be gone on with; its lane says so. */
     public void broken(int serviceId, ServiceUnreachable trouble) throws ServiceRefused, ServiceUnreachable {
-        line(serviceId).call(line -> {
+        line(serviceId).call(Purpose.READ, line -> {
             throw trouble;
         });
     }
@@ -134,11 +135,11 @@ public class ServiceLines {
 
     /** The picture of a card. */
     public byte[] picture(int serviceId, String path) throws ServiceRefused, ServiceUnreachable {
-        return line(serviceId).call(line -> line.picture(path));
+        return line(serviceId).call(Purpose.READ, line -> line.picture(path));
     }
 
     /** The calls that used the service lately, with the day, ISO 8601. */
     public Map<String, String> members(int serviceId) throws ServiceRefused, ServiceUnreachable {
-        return line(serviceId).call(ServiceAdapter.Line::members);
+        return line(serviceId).call(Purpose.READ, ServiceAdapter.Line::members);
     }
 }

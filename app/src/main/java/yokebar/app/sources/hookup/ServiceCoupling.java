@@ -4,8 +4,10 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashSet;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import yokebar.links.platform.status.LinkState;
 import yokebar.links.platform.status.LinkStatus;
@@ -22,6 +24,9 @@ public abstract class ServiceCoupling extends Coupling {
     private final Hookups hookups;
     private final Clock clock;
     private final Set<Thread> asking = new HashSet<>();
+    /** What failed, until it succeeds again. */
+    private final Map<Purpose, Pause> pauses = new ConcurrentHashMap<>();
+
     private final Object changing = new Object();
     private volatile LinkStatus status;
     /** The state since handing over was forbidden; null while it is not. */
@@ -34,6 +39,18 @@ public abstract class ServiceCoupling extends Coupling {
         this.status = LinkStatus.of(LinkState.OFF, clock.instant(), null);
     }
 
+    /** What a call is for. Each has pauses of its own, so that one that always fails never holds up another. */
+    public enum Purpose {
+        /** Contacts are handed over or deleted there; that may be forbidden though all else is allowed. */
+        HAND_OVER,
+        /** What was handed over is followed: by the question for its report, by its picture. */
+        FOLLOW_UP,
+        /** Something is read there, such as confirmations. */
+        READ
+    }
+
+    private record Pause(int attempt, Instant until) {}
+
     /** Something asked of the service. */
     @FunctionalInterface
     public interface Question<T> {
@@ -44,40 +61,31 @@ public abstract class ServiceCoupling extends Coupling {
     public abstract boolean complete();
 
     /**
-     * Makes a call and takes its outcome as the state of the coupling. The growing pause starts over only after a proper
-     * answer.
+     * Makes a call and takes its outcome as the state of the coupling. The growing pause of its purpose starts over only after a
+     * proper answer. Where handing over is forbidden, that stays the trouble until it is allowed.
      */
-    public final <T> T during(Question<T> question) throws ServiceRefused, ServiceUnreachable {
-        return during(question, false);
-    }
-
-    /** The same for a handover. Where handing over is forbidden, that stays the trouble until it is allowed. */
-    protected final <T> T duringHandover(Question<T> question) throws ServiceRefused, ServiceUnreachable {
-        return during(question, true);
-    }
-
-    private <T> T during(Question<T> question, boolean handover) throws ServiceRefused, ServiceUnreachable {
+    public final <T> T during(Purpose purpose, Question<T> question) throws ServiceRefused, ServiceUnreachable {
         try {
             T answer = ask(question);
-            answered(handover);
+            answered(purpose);
             return answer;
         } catch (ServiceUnreachable e) {
-            trouble(e.brief(), e.getMessage(), e.fix(), null, false);
+            trouble(purpose, e.brief(), e.getMessage(), e.fix(), null);
             throw e;
         } catch (ServiceRefused e) {
             if (e.about() != ServiceRefused.About.CONTENT) {
-                boolean forbids = handover && e.about() == ServiceRefused.About.PERMISSION;
-                trouble(e.brief(), e.getMessage(), e.fix(), AFTER_REFUSAL, forbids);
+                trouble(purpose, e.brief(), e.getMessage(), e.fix(), e.about());
             }
             throw e;
         }
     }
 
-    private void answered(boolean handover) {
+    private void answered(Purpose purpose) {
         boolean news;
+        pauses.remove(purpose);
         synchronized (changing) {
             LinkStatus before = status;
-            if (handover) {
+            if (purpose == Purpose.HAND_OVER) {
                 forbidden = null;
             }
             Instant now = clock.instant();
@@ -116,34 +124,56 @@ public abstract class ServiceCoupling extends Coupling {
         }
     }
 
+    /** @param refusal what was refused; null when there was no answer at all */
     private void trouble(
-            String brief, @Nullable String reason, String fix, @Nullable Duration fixedPause, boolean forbids) {
+            Purpose purpose,
+            String brief,
+            @Nullable String reason,
+            String fix,
+            ServiceRefused.@Nullable About refusal) {
         synchronized (changing) {
             Instant now = clock.instant();
             LinkStatus before = status;
-            int attempt = before.attempt() + 1;
-            Duration pause = fixedPause == null ? PAUSES.after(attempt) : fixedPause;
+            int attempt = attempts(purpose) + 1;
+            Pause pause = new Pause(attempt, now.plus(refusal == null ? PAUSES.after(attempt) : AFTER_REFUSAL));
+            pauses.put(purpose, pause);
+            if (refusal == ServiceRefused.About.ACCOUNT) {
+                // No call succeeds with it, and too many tries may lock the account.
+                for (Purpose other : Purpose.values()) {
+                    pauses.put(other, new Pause(attempts(other), pause.until()));
+                }
+            }
             boolean still = before.state() == LinkState.TROUBLE;
             Instant since = still ? before.since() : now;
             status = new LinkStatus(
-                    LinkState.TROUBLE, since, attempt, now.plus(pause), brief, reason, fix, before.lastData());
-            if (forbids) {
+                    LinkState.TROUBLE, since, attempt, pause.until(), brief, reason, fix, before.lastData());
+            if (purpose == Purpose.HAND_OVER && refusal == ServiceRefused.About.PERMISSION) {
                 forbidden = status;
             }
         }
         hookups.changed(id());
     }
 
-    /** Whether a call may be made now: connected, and no pause is running. */
-    public final boolean ready() {
-        LinkStatus now = status;
-        Instant next = now.nextAttempt();
-        return now.state() != LinkState.OFF && (next == null || !next.isAfter(clock.instant()));
+    private int attempts(Purpose purpose) {
+        Pause pause = pauses.get(purpose);
+        return pause == null ? 0 : pause.attempt();
     }
 
-    /** Forgets a running pause, because the operator asked or changed something. */
+    /** Whether a call may be made now: connected, and no pause is running. */
+    public final boolean ready(Purpose purpose) {
+        return status.state() != LinkState.OFF && !nextAttempt(purpose).isAfter(clock.instant());
+    }
+
+    /** When a call may be made again; in the past when it may be made now. */
+    public final Instant nextAttempt(Purpose purpose) {
+        Pause pause = pauses.get(purpose);
+        return pause == null ? Instant.EPOCH : pause.until();
+    }
+
+    /** Forgets all running pauses, because the operator asked or changed something. */
     public final void hurry() {
         synchronized (changing) {
+            pauses.replaceAll((purpose, pause) -> new Pause(pause.attempt(), clock.instant()));
             status = withoutPause(status);
             forbidden = forbidden == null ? null : withoutPause(forbidden);
         }
@@ -192,6 +222,7 @@ public abstract class ServiceCoupling extends Coupling {
         synchronized (changing) {
             status = LinkStatus.of(state, clock.instant(), status.lastData());
             forbidden = null;
+            pauses.clear();
         }
     }
 }

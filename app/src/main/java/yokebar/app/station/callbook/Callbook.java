@@ -137,7 +137,7 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
         }
         try {
             // Whoever typed on does not care for the earlier call any more.
-            if (question != questions.get() || store.fresh(base) || !ready()) {
+            if (question != questions.get() || store.fresh(base) || !ready(Purpose.READ)) {
                 return new Lookup(false, status().reason());
             }
             Call asked = Call.read(base);
@@ -151,7 +151,7 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
     }
 
     private boolean ask(Call base) throws ServiceRefused, ServiceUnreachable {
-        CallbookEntry entry = during(() -> client().find(base)).orElse(null);
+        CallbookEntry entry = during(Purpose.READ, () -> client().find(base)).orElse(null);
         CallbookStore.Picture picture = entry == null || entry.picture() == null ? null : picture(entry.picture());
         store.keep(base, entry, picture);
         moved(1, base.text() + (entry == null ? " is not known." : ": " + entry.name() + "."));
@@ -223,7 +223,7 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
         }
         oneQuestion.lock();
         try {
-            during(() -> {
+            during(Purpose.READ, () -> {
                 client().logIn();
                 return true;
             });

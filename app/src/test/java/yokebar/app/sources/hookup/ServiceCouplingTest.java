@@ -15,6 +15,7 @@ import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import yokebar.app.MovingClock;
+import yokebar.app.sources.hookup.ServiceCoupling.Purpose;
 import yokebar.links.platform.status.LinkState;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
@@ -50,13 +51,13 @@ class ServiceCouplingTest {
         }
 
         void handOver() throws ServiceRefused, ServiceUnreachable {
-            duringHandover(() -> "taken");
+            during(Purpose.HAND_OVER, () -> "taken");
         }
 
         void handOverForbidden() {
             ServiceRefused no = new ServiceRefused(
                     ServiceRefused.About.PERMISSION, "does not allow it", "The certificate has ended.", "Renew it.");
-            assertThatThrownBy(() -> duringHandover(() -> {
+            assertThatThrownBy(() -> during(Purpose.HAND_OVER, () -> {
                         throw no;
                     }))
                     .isSameAs(no);
@@ -64,7 +65,7 @@ class ServiceCouplingTest {
 
         void unreachable() {
             ServiceUnreachable no = new ServiceUnreachable("cannot be reached", "It cannot be reached.", "Wait.", null);
-            assertThatThrownBy(() -> during(() -> {
+            assertThatThrownBy(() -> during(Purpose.READ, () -> {
                         throw no;
                     }))
                     .isSameAs(no);
@@ -72,14 +73,14 @@ class ServiceCouplingTest {
 
         void refused(ServiceRefused.About about) {
             ServiceRefused no = new ServiceRefused(about, "refuses it", "It does not want that.", "Change it.");
-            assertThatThrownBy(() -> during(() -> {
+            assertThatThrownBy(() -> during(Purpose.READ, () -> {
                         throw no;
                     }))
                     .isSameAs(no);
         }
 
         void ask() throws ServiceRefused, ServiceUnreachable {
-            assertThat(this.<String>during(() -> "an answer")).isEqualTo("an answer");
+            assertThat(this.<String>during(Purpose.READ, () -> "an answer")).isEqualTo("an answer");
         }
     }
 
@@ -96,10 +97,10 @@ class ServiceCouplingTest {
     @Test
     void itStartsWhenAllIsThereAndIsOffWhenTakenAway() {
         assertThat(lighthouse.status().state()).isEqualTo(LinkState.STARTING);
-        assertThat(lighthouse.ready()).isTrue();
+        assertThat(lighthouse.ready(Purpose.READ)).isTrue();
         lighthouse.disconnect();
         assertThat(lighthouse.status().state()).isEqualTo(LinkState.OFF);
-        assertThat(lighthouse.ready()).isFalse();
+        assertThat(lighthouse.ready(Purpose.READ)).isFalse();
         lighthouse.complete = false;
         lighthouse.connect();
         assertThat(lighthouse.status().state()).isEqualTo(LinkState.OFF);
@@ -122,7 +123,7 @@ class ServiceCouplingTest {
     void thePausesGrowUntilThereIsAnAnswer() throws Exception {
         lighthouse.unreachable();
         Instant first = lighthouse.status().nextAttempt();
-        assertThat(lighthouse.ready()).isFalse();
+        assertThat(lighthouse.ready(Purpose.READ)).isFalse();
         lighthouse.unreachable();
         assertThat(lighthouse.status().attempt()).isEqualTo(2);
         assertThat(lighthouse.status().nextAttempt()).isAfter(first);
@@ -137,14 +138,33 @@ class ServiceCouplingTest {
     }
 
     @Test
+    void whatAlwaysFailsHoldsUpNothingElse() {
+        lighthouse.unreachable();
+        assertThat(lighthouse.ready(Purpose.READ)).isFalse();
+        assertThat(lighthouse.ready(Purpose.HAND_OVER)).isTrue();
+        assertThat(lighthouse.ready(Purpose.FOLLOW_UP)).isTrue();
+        lighthouse.handOverForbidden();
+        assertThat(lighthouse.ready(Purpose.HAND_OVER)).isFalse();
+        assertThat(lighthouse.ready(Purpose.FOLLOW_UP)).isTrue();
+    }
+
+    @Test
+    void aRefusedAccountIsTriedByNobody() {
+        lighthouse.refused(ServiceRefused.About.ACCOUNT);
+        assertThat(Purpose.values()).noneMatch(lighthouse::ready);
+        clock.pass(Duration.ofMinutes(16));
+        assertThat(Purpose.values()).allMatch(lighthouse::ready);
+    }
+
+    @Test
     void whoIsInAHurryDoesNotWaitForThePause() {
         lighthouse.refused(ServiceRefused.About.ACCOUNT);
-        assertThat(lighthouse.ready()).isFalse();
+        assertThat(lighthouse.ready(Purpose.READ)).isFalse();
         lighthouse.hurry();
-        assertThat(lighthouse.ready()).isTrue();
+        assertThat(lighthouse.ready(Purpose.READ)).isTrue();
         assertThat(reason()).isEqualTo("It does not want that.");
         clock.pass(Duration.ofMinutes(20));
-        assertThat(lighthouse.ready()).isTrue();
+        assertThat(lighthouse.ready(Purpose.READ)).isTrue();
     }
 
     @Test
@@ -165,7 +185,9 @@ class ServiceCouplingTest {
         assertThat(reason()).isEqualTo("The certificate has ended.");
         lighthouse.hurry();
         lighthouse.ask();
-        assertThat(lighthouse.ready()).as("the hurry is not forgotten").isTrue();
+        assertThat(lighthouse.ready(Purpose.READ))
+                .as("the hurry is not forgotten")
+                .isTrue();
         lighthouse.handOver();
         assertThat(lighthouse.status().state()).isEqualTo(LinkState.LIVE);
         lighthouse.ask();
@@ -187,7 +209,7 @@ class ServiceCouplingTest {
         AtomicReference<Object> outcome = new AtomicReference<>();
         Thread asking = new Thread(() -> {
             try {
-                lighthouse.during(() -> {
+                lighthouse.during(Purpose.READ, () -> {
                     asked.countDown();
                     try {
                         new CountDownLatch(1).await();

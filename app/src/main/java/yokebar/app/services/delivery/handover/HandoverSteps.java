@@ -2,7 +2,6 @@ package yokebar.app.services.delivery.handover;
 
 import java.time.Clock;
 import java.time.Duration;
-import java.time.Instant;
 import java.util.Optional;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
@@ -13,6 +12,7 @@ import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.app.services.delivery.ledger.Withdrawal;
 import yokebar.app.services.delivery.ledger.Withdrawals;
 import yokebar.app.services.delivery.picture.ContactPictures;
+import yokebar.app.sources.hookup.ServiceCoupling.Purpose;
 import yokebar.links.platform.status.Pauses;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
@@ -57,8 +57,8 @@ class HandoverSteps {
         try {
             byte[] content = handovers.content(handoverId);
             Submission submission = beginning == HandoverDesk.Beginning.ASK
-                    ? arrived(line, content, handover)
-                    : line.handOver(l -> l.submit(content, handover.idempotencyKey));
+                    ? arrived(line, Purpose.HAND_OVER, content, handover)
+                    : line.call(Purpose.HAND_OVER, l -> l.submit(content, handover.idempotencyKey));
             if (submission == null) {
                 desk.drop(handoverId);
                 return true;
@@ -72,11 +72,11 @@ class HandoverSteps {
             line.moved(handover.contactIds.length, contacts(handover.contactIds.length) + " handed over");
             return true;
         } catch (ServiceUnreachable e) {
-            desk.tryAgain(handoverId, untilNextAttempt(line), e.getMessage());
+            desk.tryAgain(handoverId, untilNextAttempt(line, Purpose.HAND_OVER), e.getMessage());
             return false;
         } catch (ServiceRefused e) {
             if (e.about() != ServiceRefused.About.CONTENT) {
-                desk.tryAgain(handoverId, untilNextAttempt(line), e.getMessage());
+                desk.tryAgain(handoverId, untilNextAttempt(line, Purpose.HAND_OVER), e.getMessage());
                 return false;
             }
             desk.refused(handoverId, String.valueOf(e.getMessage()));
@@ -92,7 +92,7 @@ class HandoverSteps {
             if (handover.receiptNumber == null) {
                 return askWhetherItArrived(handover, line);
             }
-            BatchReport report = line.call(l -> l.report(String.valueOf(handover.receiptNumber)));
+            BatchReport report = line.call(Purpose.FOLLOW_UP, l -> l.report(String.valueOf(handover.receiptNumber)));
             if (!report.processed()) {
                 desk.tryAgain(handover.number(), REPORT_PAUSES.after(handover.attempts + 1), null);
             } else if (report.results().size() != handover.contactIds.length) {
@@ -103,7 +103,7 @@ class HandoverSteps {
             }
             return true;
         } catch (ServiceUnreachable e) {
-            desk.tryAgain(handover.number(), untilNextAttempt(line), e.getMessage());
+            desk.tryAgain(handover.number(), untilNextAttempt(line, Purpose.FOLLOW_UP), e.getMessage());
             return false;
         } catch (ServiceRefused e) {
             desk.tryAgain(handover.number(), REPORT_PAUSES.longest(), e.getMessage());
@@ -113,7 +113,7 @@ class HandoverSteps {
 
     private boolean askWhetherItArrived(Handover handover, ServiceLine line) throws ServiceRefused, ServiceUnreachable {
         byte[] content = handovers.content(handover.number());
-        Submission submission = arrived(line, content, handover);
+        Submission submission = arrived(line, Purpose.FOLLOW_UP, content, handover);
         if (submission == null) {
             desk.tryAgain(
                     handover.number(), REPORT_PAUSES.after(handover.attempts + 1), "It has not arrived there yet.");
@@ -124,9 +124,9 @@ class HandoverSteps {
     }
 
     /** What the service made of the batch when it came; null when it did not. */
-    private static @Nullable Submission arrived(ServiceLine line, byte[] content, Handover handover)
+    private static @Nullable Submission arrived(ServiceLine line, Purpose purpose, byte[] content, Handover handover)
             throws ServiceRefused, ServiceUnreachable {
-        return line.call(l -> Optional.ofNullable(l.arrived(content, handover.idempotencyKey)))
+        return line.call(purpose, l -> Optional.ofNullable(l.arrived(content, handover.idempotencyKey)))
                 .orElse(null);
     }
 
@@ -135,9 +135,8 @@ class HandoverSteps {
                 + handover.contactIds.length + ". Nothing was marked.";
     }
 
-    private Duration untilNextAttempt(ServiceLine line) {
-        Instant next = line.status().nextAttempt();
-        Duration pause = next == null ? Duration.ZERO : Duration.between(clock.instant(), next);
+    private Duration untilNextAttempt(ServiceLine line, Purpose purpose) {
+        Duration pause = Duration.between(clock.instant(), line.nextAttempt(purpose));
         return pause.isNegative() ? Duration.ZERO : pause;
     }
 
@@ -145,6 +144,7 @@ class HandoverSteps {
     boolean withdraw(Withdrawal withdrawal) {
         return follow(
                 withdrawal.serviceId,
+                Purpose.HAND_OVER,
                 line -> line.withdraw(withdrawal.number),
                 "1 contact deleted there",
                 () -> withdrawals.withdrawn(withdrawal.key()),
@@ -164,6 +164,7 @@ class HandoverSteps {
         byte[] content = due.content();
         return follow(
                 serviceId,
+                Purpose.FOLLOW_UP,
                 line -> {
                     if (content == null) {
                         line.takePictureAway(due.number());
@@ -182,10 +183,16 @@ class HandoverSteps {
         void on(ServiceAdapter.Line line) throws ServiceRefused, ServiceUnreachable;
     }
 
-    private boolean follow(int serviceId, Following following, String event, Runnable done, Consumer<String> refused) {
+    private boolean follow(
+            int serviceId,
+            Purpose purpose,
+            Following following,
+            String event,
+            Runnable done,
+            Consumer<String> refused) {
         ServiceLine line = lines.line(serviceId);
         try {
-            line.call(l -> {
+            line.call(purpose, l -> {
                 following.on(l);
                 return event;
             });

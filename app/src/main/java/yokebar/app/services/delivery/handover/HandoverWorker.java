@@ -35,6 +35,7 @@ import yokebar.app.services.delivery.ledger.Withdrawal;
 import yokebar.app.services.delivery.ledger.Withdrawals;
 import yokebar.app.services.delivery.picture.ContactPictures;
 import yokebar.app.sources.hookup.HookupChanged;
+import yokebar.app.sources.hookup.ServiceCoupling.Purpose;
 import yokebar.app.station.profile.StationChanged;
 
 /** Carries handovers through their steps, each service for itself, so that a slow one keeps no other waiting. */
@@ -126,7 +127,9 @@ public class HandoverWorker implements SmartLifecycle {
         for (int serviceId : services.active()) {
             Services.Setup setup = services.setup(serviceId);
             lines.coupled(serviceId).ifPresent(ServiceLine::hurry);
-            if (setup.when() == ServiceRow.When.AT_EXIT && !setup.paused() && lines.ready(serviceId)) {
+            if (setup.when() == ServiceRow.When.AT_EXIT
+                    && !setup.paused()
+                    && lines.ready(serviceId, Purpose.HAND_OVER)) {
                 atExit(serviceId, until);
             }
             long due = counts.due(serviceId);
@@ -228,11 +231,11 @@ public class HandoverWorker implements SmartLifecycle {
             reviews.perform(serviceId, () -> running);
             restUntil.put(serviceId, clock.instant().plus(REST));
             boolean underWay = fill(serviceId);
-            if (services.complete(serviceId) && lines.line(serviceId).ready()) {
+            if (services.complete(serviceId)) {
                 step(serviceId);
-                underWay |= handovers.anyOpen(serviceId) || requests.any(serviceId);
-            } else {
-                underWay |= services.complete(serviceId);
+                underWay |= !(lines.ready(serviceId, Purpose.HAND_OVER) && lines.ready(serviceId, Purpose.FOLLOW_UP))
+                        || handovers.anyOpen(serviceId)
+                        || requests.any(serviceId);
             }
             if (underWay) {
                 restUntil.remove(serviceId);
@@ -292,11 +295,47 @@ public class HandoverWorker implements SmartLifecycle {
         restUntil.clear();
     }
 
+    /** What can be done now. Handing over and following up have pauses of their own: neither waits for the other's trouble. */
     private void step(int serviceId) {
         Services.Setup setup = services.setup(serviceId);
-        if (!setup.paused() && !sendAll(serviceId, setup)) {
-            return;
+        if (!setup.paused() && lines.ready(serviceId, Purpose.HAND_OVER)) {
+            sendAll(serviceId, setup);
         }
+        if (!setup.paused() && lines.ready(serviceId, Purpose.FOLLOW_UP)) {
+            sendPictures(serviceId);
+        }
+        if (lines.ready(serviceId, Purpose.FOLLOW_UP)) {
+            askForReports(serviceId);
+        }
+    }
+
+    private void sendPictures(int serviceId) {
+        for (ContactPictures.Due picture : pictures.due(serviceId, PICTURES_AT_ONCE)) {
+            if (!running || !steps.sendPicture(serviceId, picture)) {
+                return;
+            }
+        }
+    }
+
+    private void sendAll(int serviceId, Services.Setup setup) {
+        for (OpenHandover handover : handovers.in(serviceId, Handover.State.PREPARED)) {
+            if (handover.via() == Handover.Via.NETWORK
+                    && (!running || !handover.due(clock.instant()) || !steps.send(handover.id(), serviceId))) {
+                return;
+            }
+        }
+        for (Withdrawal withdrawal : withdrawals.of(serviceId, WITHDRAWALS_AT_ONCE)) {
+            if (!running || !steps.withdraw(withdrawal)) {
+                return;
+            }
+        }
+        if (!requests.any(serviceId) && itIsTime(serviceId, setup)) {
+            requests.ask(serviceId, Integer.MAX_VALUE, counts.due(serviceId), null);
+        }
+        sendMany(serviceId);
+    }
+
+    private void askForReports(int serviceId) {
         for (OpenHandover handover : handovers.in(serviceId, Handover.State.GIVEN)) {
             if (!running || handover.due(clock.instant()) && !steps.askForReport(handover.id())) {
                 return;
@@ -304,45 +343,20 @@ public class HandoverWorker implements SmartLifecycle {
         }
     }
 
-    /** @return whether the line still works */
-    private boolean sendAll(int serviceId, Services.Setup setup) {
-        for (OpenHandover handover : handovers.in(serviceId, Handover.State.PREPARED)) {
-            if (handover.via() == Handover.Via.NETWORK
-                    && (!running || !handover.due(clock.instant()) || !steps.send(handover.id(), serviceId))) {
-                return false;
-            }
-        }
-        for (Withdrawal withdrawal : withdrawals.of(serviceId, WITHDRAWALS_AT_ONCE)) {
-            if (!running || !steps.withdraw(withdrawal)) {
-                return false;
-            }
-        }
-        for (ContactPictures.Due picture : pictures.due(serviceId, PICTURES_AT_ONCE)) {
-            if (!running || !steps.sendPicture(serviceId, picture)) {
-                return false;
-            }
-        }
-        if (!requests.any(serviceId) && itIsTime(serviceId, setup)) {
-            requests.ask(serviceId, Integer.MAX_VALUE, counts.due(serviceId), null);
-        }
-        return sendMany(serviceId);
-    }
-
-    /** Batch after batch for a while, then others have their turn; returns whether the line still works. */
-    private boolean sendMany(int serviceId) {
+    /** Batch after batch for a while, then others have their turn. */
+    private void sendMany(int serviceId) {
         Instant until = clock.instant().plus(AT_A_STRETCH);
         HandoverRequests.Request request = requests.first(serviceId);
         while (request != null && running && clock.instant().isBefore(until)) {
             Optional<Long> prepared = prepare(serviceId, request);
             if (prepared.isPresent() && !send(prepared.get(), serviceId, request)) {
-                return false;
+                return;
             }
             if (request.left() == 0 || prepared.isEmpty() && !request.ofChosen()) {
                 requests.done(serviceId, request);
             }
             request = requests.first(serviceId);
         }
-        return true;
     }
 
     /** Sends a batch; one dropped because of an edit in between has not gone, and what is asked for is still asked for. */
