@@ -1,6 +1,7 @@
 import { log } from './lib/log/feature';
 import { desk } from './lib/operate/desk/feature';
 import { line } from './lib/operate/line/feature';
+import { net } from './lib/operate/net/feature';
 import { onAir } from './lib/operate/onair/feature';
 import { partner } from './lib/operate/partner/feature';
 import type { FeatureFactory } from './lib/platform/page/feature';
@@ -34,6 +35,7 @@ export const FEATURES: FeatureFactory[] = [
   line,
   partner,
   onAir,
+  net,
   desk,
   services,
 ];

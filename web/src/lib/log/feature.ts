@@ -30,7 +30,7 @@ export const log: FeatureFactory = (stores) => {
       live.on('change', (change) => changes.take(change));
     },
     views: [
-      { name: 'log', label: 'Log', component: LogView, rail: { key: 'l', icon: Catalog, position: 3 } },
+      { name: 'log', label: 'Log', component: LogView, rail: { key: 'l', icon: Catalog, position: 30 } },
     ],
     drawers: [
       { of: 'contact', id: 'number', component: ContactDrawer },

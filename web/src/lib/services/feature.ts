@@ -20,7 +20,7 @@ export const services: FeatureFactory = (stores) => {
         name: 'services',
         label: 'Services',
         component: ServicesView,
-        rail: { key: 's', icon: SendAlt, position: 5 },
+        rail: { key: 's', icon: SendAlt, position: 50 },
       },
     ],
     addressParts: [

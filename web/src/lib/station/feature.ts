@@ -21,7 +21,7 @@ export const station: FeatureFactory = (stores) => {
         name: 'station',
         label: 'Station',
         component: StationView,
-        rail: { key: 't', icon: Radio, position: 7 },
+        rail: { key: 't', icon: Radio, position: 70 },
       },
       { name: 'first-steps', label: 'First steps', component: FirstSteps },
     ],

@@ -4,6 +4,6 @@ import DeskView from './DeskView.svelte';
 
 export const desk: FeatureFactory = () => ({
   views: [
-    { name: 'desk', label: 'Desk', component: DeskView, rail: { key: 'd', icon: Dashboard, position: 1 } },
+    { name: 'desk', label: 'Desk', component: DeskView, rail: { key: 'd', icon: Dashboard, position: 10 } },
   ],
 });

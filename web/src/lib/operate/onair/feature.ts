@@ -45,7 +45,7 @@ export const onAir: FeatureFactory = (stores) => {
         name: 'on-air',
         label: 'On air',
         component: OnAirView,
-        rail: { key: 'a', icon: Satellite, position: 2 },
+        rail: { key: 'a', icon: Satellite, position: 20 },
       },
     ],
     bars: [Announcer],

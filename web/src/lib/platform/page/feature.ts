@@ -9,7 +9,7 @@ export interface ViewOffer {
   name: string;
   label: string;
   component: Component;
-  /** The key after `g`, and the icon in the rail; views without them are reached otherwise. */
+  /** The key after `g`, and the icon in the rail; views without them are reached otherwise. Positions go in tens, so that one fits between. */
   rail?: { key: string; icon: Component<{ size?: number }>; position: number };
 }
 

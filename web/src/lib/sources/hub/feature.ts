@@ -30,7 +30,7 @@ export const hookup: FeatureFactory = (stores) => {
         name: 'hookups',
         label: 'Hookups',
         component: HookupsView,
-        rail: { key: 'h', icon: ConnectionSignal, position: 6 },
+        rail: { key: 'h', icon: ConnectionSignal, position: 60 },
       },
     ],
     drawers: [{ of: 'hookup', id: 'text', component: HookupDrawer }],

@@ -13,7 +13,7 @@ export const intake: FeatureFactory = (stores) => {
         name: 'intake',
         label: 'Intake',
         component: IntakeView,
-        rail: { key: 'i', icon: Download, position: 4 },
+        rail: { key: 'i', icon: Download, position: 40 },
       },
     ],
     actions: [

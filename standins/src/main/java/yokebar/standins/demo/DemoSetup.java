@@ -1,11 +1,7 @@
 package yokebar.standins.demo;
 
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.security.GeneralSecurityException;
 import java.time.Duration;
@@ -14,7 +10,6 @@ import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.StandIns;
 import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.countersign.Countersign;
@@ -27,51 +22,33 @@ import yokebar.standins.quayside.Quayside;
  * its identity. It uses the same API as anybody else, and touches nothing when a station is set up already.
  */
 public final class DemoSetup {
-    private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final String PASSPHRASE = "lamp-of-the-lighthouse";
     private static final int HISTORY_CONTACTS = 1400;
     private static final int HISTORY_DAYS = 60;
 
-    private final HttpClient http = HttpClient.newBuilder()
-            .version(HttpClient.Version.HTTP_1_1)
-            .connectTimeout(Duration.ofSeconds(2))
-            .build();
-    private final URI yokebar;
+    private final DemoApi api;
     private final StandIns standIns;
 
     public DemoSetup(URI yokebar, StandIns standIns) {
-        this.yokebar = yokebar;
+        this.api = new DemoApi(yokebar);
         this.standIns = standIns;
     }
 
     /** Waits until Yokebar answers, at most so long. */
     public void awaitReady(Duration longest) throws IOException, InterruptedException {
-        Instant until = Instant.now().plus(longest);
-        while (true) {
-            try {
-                HttpResponse<String> answer = send(request("actuator/health").GET());
-                if (answer.statusCode() == 200) {
-                    return;
-                }
-            } catch (IOException e) {
-                if (Instant.now().isAfter(until)) {
-                    throw e;
-                }
-            }
-            Thread.sleep(200);
-        }
+        api.awaitReady(longest);
     }
 
     /** @return false when there was a station already and nothing was done */
     public boolean furnish() throws IOException, InterruptedException, GeneralSecurityException {
-        JsonNode station = JSON.readTree(send(request("api/station").GET()).body());
+        JsonNode station = api.get("api/station");
         if (station.hasNonNull("ownCall")) {
             return false;
         }
         furnishStation();
         importHistory();
         // The same contacts come as datagrams, too: each is one contact all the same.
-        post(
+        api.post(
                 "api/intake-sources/files",
                 Map.of("path", standIns.program().ownLog().toAbsolutePath().toString(), "begin", "EVERYTHING"));
         return true;
@@ -86,15 +63,18 @@ public final class DemoSetup {
         otherServices();
         callbook();
         feeds();
-        put("api/reference", Map.of("address", standIns.almanac().address()));
+        new DemoNets(api, standIns.world()).add();
+        api.put("api/reference", Map.of("address", standIns.almanac().address()));
     }
 
     private void station() throws IOException, InterruptedException {
-        put("api/station", Map.of("ownCall", "CU9QYB"));
-        post("api/station/operators", Map.of("callSign", "CU9QBT", "name", "Branca Teles", "licence", "cept"));
-        post("api/station/operators", Map.of("callSign", "CU9QDM", "name", "Duarte Moniz", "licence", "cept-novice"));
+        api.put("api/station", Map.of("ownCall", "CU9QYB"));
+        api.post("api/station/operators", Map.of("callSign", "CU9QBT", "name", "Branca Teles", "licence", "cept"));
+        api.post(
+                "api/station/operators",
+                Map.of("callSign", "CU9QDM", "name", "Duarte Moniz", "licence", "cept-novice"));
         LocalDate festival = LocalDate.now(ZoneOffset.UTC).minusDays(2);
-        post(
+        api.post(
                 "api/station/calls",
                 Map.of(
                         "callSign",
@@ -105,9 +85,9 @@ public final class DemoSetup {
                         festival.plusDays(6).toString(),
                         "note",
                         "Festival of Lamps"));
-        post("api/station/places", place("Lighthouse", "HM49kq", "HF beam", 100));
-        post("api/station/places", place("Caldera rim", "HM49lq", "End-fed wire", 5));
-        put(
+        api.post("api/station/places", place("Lighthouse", "HM49kq", "HF beam", 100));
+        api.post("api/station/places", place("Caldera rim", "HM49lq", "End-fed wire", 5));
+        api.put(
                 "api/station/preferences",
                 Map.of(
                         "secondClock",
@@ -124,10 +104,10 @@ public final class DemoSetup {
 
     /** Branca sits at the desk with the HF radio; there is a chair for Duarte at the VHF radio. */
     private void positions() throws IOException, InterruptedException {
-        JsonNode whole = JSON.readTree(send(request("api/station").GET()).body());
-        JsonNode radios = JSON.readTree(send(request("api/radios").GET()).body());
+        JsonNode whole = api.get("api/station");
+        JsonNode radios = api.get("api/radios");
         long lighthouse = number(whole.path("places"), "name", "Lighthouse");
-        put(
+        api.put(
                 "api/positions/1",
                 Map.of(
                         "name",
@@ -138,7 +118,7 @@ public final class DemoSetup {
                         lighthouse,
                         "radioId",
                         number(radios, "name", "Petrel 100")));
-        post(
+        api.post(
                 "api/positions",
                 Map.of(
                         "name",
@@ -149,7 +129,7 @@ public final class DemoSetup {
                         lighthouse,
                         "radioId",
                         number(radios, "name", "Shearwater V/U")));
-        put("api/positions/1", Map.of("name", "Lamp room"));
+        api.put("api/positions/1", Map.of("name", "Lamp room"));
     }
 
     private static long number(JsonNode list, String field, String value) {
@@ -162,7 +142,7 @@ public final class DemoSetup {
     }
 
     private void devices() throws IOException, InterruptedException {
-        post(
+        api.post(
                 "api/radios",
                 Map.of(
                         "name",
@@ -173,7 +153,7 @@ public final class DemoSetup {
                         "127.0.0.1:" + standIns.hfRadio().port(),
                         "shareTransmit",
                         true));
-        post(
+        api.post(
                 "api/radios",
                 Map.of(
                         "name",
@@ -186,7 +166,7 @@ public final class DemoSetup {
                         50,
                         "address",
                         "127.0.0.1:" + standIns.vhfRadio().port()));
-        post(
+        api.post(
                 "api/rotors",
                 Map.of(
                         "name",
@@ -207,8 +187,8 @@ public final class DemoSetup {
                         Instant.parse("2015-01-01T00:00:00Z"),
                         Instant.parse("2045-12-31T23:59:59Z"),
                         PASSPHRASE);
-        upload("api/services/1/identities", "identity.p12", identity, Map.of("passphrase", PASSPHRASE));
-        put(
+        api.upload("api/services/1/identities", "identity.p12", identity, Map.of("passphrase", PASSPHRASE));
+        api.put(
                 "api/services/1",
                 Map.of(
                         "address",
@@ -224,7 +204,7 @@ public final class DemoSetup {
     }
 
     private void otherServices() throws IOException, InterruptedException {
-        put(
+        api.put(
                 "api/services/2",
                 Map.of(
                         "inUse",
@@ -235,7 +215,7 @@ public final class DemoSetup {
                         Quayside.KEY,
                         "when",
                         "AT_ONCE"));
-        put(
+        api.put(
                 "api/services/3",
                 Map.of(
                         "inUse",
@@ -252,11 +232,11 @@ public final class DemoSetup {
                         1,
                         "fetchEverySeconds",
                         20));
-        put("api/mail", Map.of("address", "127.0.0.1:" + standIns.mail().port(), "callSign", "CU9QYB"));
+        api.put("api/mail", Map.of("address", "127.0.0.1:" + standIns.mail().port(), "callSign", "CU9QYB"));
     }
 
     private void feeds() throws IOException, InterruptedException {
-        post(
+        api.post(
                 "api/feeds",
                 Map.of(
                         "name",
@@ -271,7 +251,7 @@ public final class DemoSetup {
                         "sh/dx",
                         "skimmer",
                         false));
-        post(
+        api.post(
                 "api/feeds",
                 Map.of(
                         "name",
@@ -287,7 +267,7 @@ public final class DemoSetup {
     }
 
     private void callbook() throws IOException, InterruptedException {
-        put(
+        api.put(
                 "api/callbook",
                 Map.of(
                         "address",
@@ -301,56 +281,6 @@ public final class DemoSetup {
     private void importHistory() throws IOException, InterruptedException {
         byte[] history =
                 standIns.program().history(HISTORY_CONTACTS, HISTORY_DAYS).getBytes(StandardCharsets.UTF_8);
-        upload("api/imports", "wavelet-history.adi", history, Map.of());
-    }
-
-    private JsonNode post(String path, Object body) throws IOException, InterruptedException {
-        return sendJson(path, "POST", body);
-    }
-
-    private void put(String path, Object body) throws IOException, InterruptedException {
-        sendJson(path, "PUT", body);
-    }
-
-    private JsonNode sendJson(String path, String method, Object body) throws IOException, InterruptedException {
-        HttpRequest.Builder request = request(path)
-                .header("Content-Type", "application/json")
-                .method(method, HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
-        return JSON.readTree(accepted(path, send(request)));
-    }
-
-    private void upload(String path, String fileName, byte[] content, Map<String, String> fields)
-            throws IOException, InterruptedException {
-        String boundary = "part-" + Long.toHexString(System.nanoTime());
-        ByteArrayOutputStream body = new ByteArrayOutputStream();
-        for (Map.Entry<String, String> field : fields.entrySet()) {
-            body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"" + field.getKey()
-                            + "\"\r\n\r\n" + field.getValue() + "\r\n")
-                    .getBytes(StandardCharsets.UTF_8));
-        }
-        body.writeBytes(("--" + boundary + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"" + fileName
-                        + "\"\r\nContent-Type: application/octet-stream\r\n\r\n")
-                .getBytes(StandardCharsets.UTF_8));
-        body.writeBytes(content);
-        body.writeBytes(("\r\n--" + boundary + "--\r\n").getBytes(StandardCharsets.UTF_8));
-        HttpRequest.Builder request = request(path)
-                .header("Content-Type", "multipart/form-data; boundary=" + boundary)
-                .POST(HttpRequest.BodyPublishers.ofByteArray(body.toByteArray()));
-        accepted(path, send(request));
-    }
-
-    private HttpRequest.Builder request(String path) {
-        return HttpRequest.newBuilder(yokebar.resolve("/" + path)).timeout(Duration.ofMinutes(2));
-    }
-
-    private HttpResponse<String> send(HttpRequest.Builder request) throws IOException, InterruptedException {
-        return http.send(request.build(), HttpResponse.BodyHandlers.ofString());
-    }
-
-    private static String accepted(String path, HttpResponse<String> answer) throws IOException {
-        if (answer.statusCode() >= 300) {
-            throw new IOException(path + " answered " + answer.statusCode() + ": " + answer.body());
-        }
-        return answer.body();
+        api.upload("api/imports", "wavelet-history.adi", history, Map.of());
     }
 }

@@ -80,6 +80,16 @@ public class ContactEditing {
         journey.note(id, JourneyStep.Kind.EDITED, sentence, actor.words());
     }
 
+    /**
+     * Corrects a contact with what was corrected elsewhere, such as on a net sheet, whatever version it has now.
+     *
+     * @param changes as in {@link #edit}
+     */
+    @Transactional
+    public void correct(long id, Map<String, @Nullable String> changes) {
+        log.row(id).ifPresent(row -> edit(id, row.version, changes));
+    }
+
     private void checkStart(Contact before, Contact after) {
         if (!after.start().equals(before.start())
                 && after.start().isAfter(clock.instant().plus(CLOCKS_DIFFER))) {

@@ -14,7 +14,6 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import yokebar.app.log.search.LogSearch;
-import yokebar.app.sources.radio.Radios;
 import yokebar.app.station.position.ContactSetting;
 import yokebar.app.station.position.Positions;
 import yokebar.app.station.profile.Station;
@@ -38,7 +37,6 @@ class LineReading {
     private static final long LONGEST_TYPING_MS = Duration.ofHours(2).toMillis();
 
     private final Positions positions;
-    private final Radios radios;
     private final LogSearch search;
     private final ReferenceData reference;
     private final StationHints hints;
@@ -47,14 +45,12 @@ class LineReading {
 
     LineReading(
             Positions positions,
-            Radios radios,
             LogSearch search,
             ReferenceData reference,
             StationHints hints,
             Station station,
             Clock clock) {
         this.positions = positions;
-        this.radios = radios;
         this.search = search;
         this.reference = reference;
         this.hints = hints;
@@ -68,7 +64,7 @@ class LineReading {
     Known read(LineRequest request) {
         Line line = LineText.read(request.text());
         ContactSetting setting = positions.settingAt(request.positionId());
-        Optional<RadioCompletion.Reading> radio = radio(request.positionId());
+        Optional<RadioCompletion.Reading> radio = positions.reading(request.positionId());
         Long radioHz = radio.map(r -> r.state().transmitHz()).orElse(null);
         Long hz = radioHz != null || radio.isPresent() ? radioHz : KeptTuning.frequencyHz(request.sticking());
         Mode mode = radioHz == null
@@ -114,13 +110,6 @@ class LineReading {
                 hints.station(known, request.positionId()),
                 hints.likely(known.line()),
                 search.ready());
-    }
-
-    private Optional<RadioCompletion.Reading> radio(@Nullable Long positionId) {
-        Long chosen = positions.radioOf(positionId).orElse(null);
-        return radios.readings().stream()
-                .filter(r -> chosen == null || r.radioId() == chosen)
-                .findFirst();
     }
 
     private static AdifFields sticking(ContactSetting setting, LineRequest request) {
@@ -197,11 +186,6 @@ class LineReading {
         if (situation == null || record.get(LogFields.ENTITY) != null) {
             return record;
         }
-        AdifFields placed = record;
-        AdifFields derived = situation.fields();
-        for (String name : derived.names()) {
-            placed = placed.get(name) == null ? placed.with(name, derived.get(name)) : placed;
-        }
-        return placed;
+        return record.completedBy(situation.fields());
     }
 }

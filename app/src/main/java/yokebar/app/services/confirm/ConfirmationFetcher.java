@@ -20,7 +20,6 @@ import org.springframework.stereotype.Component;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.services.delivery.ServiceLines;
 import yokebar.app.services.delivery.Services;
-import yokebar.app.sources.hookup.ServiceCoupling.Purpose;
 import yokebar.core.services.confirm.FetchPlan;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
@@ -100,7 +99,7 @@ class ConfirmationFetcher implements SmartLifecycle {
             if (!running || !services.confirms(serviceId) || next.isAfter(clock.instant())) {
                 continue;
             }
-            if (!lines.ready(serviceId, Purpose.READ)) {
+            if (!lines.canRead(serviceId)) {
                 nextFetch.put(serviceId, clock.instant().plus(NOT_READY));
             } else {
                 fetchers.execute(() -> fetchQuietly(serviceId));

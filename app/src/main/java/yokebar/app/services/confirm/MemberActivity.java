@@ -16,7 +16,6 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import yokebar.app.services.delivery.ServiceLines;
 import yokebar.app.services.delivery.Services;
-import yokebar.app.sources.hookup.ServiceCoupling.Purpose;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
 
@@ -60,7 +59,7 @@ public class MemberActivity {
             return;
         }
         for (int serviceId : services.active()) {
-            if (services.signs(serviceId) && lines.ready(serviceId, Purpose.READ)) {
+            if (services.signs(serviceId) && lines.canRead(serviceId)) {
                 nextFetch = clock.instant().plus(AFTER_FAILURE);
                 try {
                     take(lines.members(serviceId));

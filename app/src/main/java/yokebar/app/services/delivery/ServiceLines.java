@@ -109,6 +109,11 @@ public class ServiceLines {
         }
     }
 
+    /** Whether something can be read at a service now. */
+    public boolean canRead(int serviceId) {
+        return ready(serviceId, Purpose.READ);
+    }
+
     /** Whether a service can be called for that now. */
     public boolean ready(int serviceId, Purpose purpose) {
         ServiceLine line = lines.get(serviceId);

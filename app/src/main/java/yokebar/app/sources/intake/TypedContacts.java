@@ -1,6 +1,7 @@
 package yokebar.app.sources.intake;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -81,13 +82,41 @@ public class TypedContacts {
             @Nullable Long placeId,
             Provenance provenance,
             @Nullable Long sameAs) {
-        Arrival arrival = new Arrival(
-                sender, clock.instant(), line, record, null, new Arrival.Typed(placeId, provenance, sameAs));
-        Outcome outcome = intake.take(PATH, List.of(arrival)).get(0);
+        Typed contact = new Typed(record, line, placeId, provenance);
+        Outcome outcome = intake.take(PATH, List.of(contact.arrival(sender, clock.instant(), sameAs)))
+                .get(0);
         Long contactId = outcome.contactId();
         if (contactId == null) {
             throw new Rejection("line", outcome.sentence());
         }
         return new Logged(contactId, outcome.decision() == Decision.ADDED, outcome.sentence(), outcome.changeId());
+    }
+
+    /**
+     * A contact that somebody typed.
+     *
+     * @param line as it was typed
+     * @param provenance which field was typed, and which came from elsewhere
+     */
+    public record Typed(AdifFields record, String line, @Nullable Long placeId, Provenance provenance) {
+        private Arrival arrival(String sender, Instant at, @Nullable Long sameAs) {
+            return new Arrival(sender, at, line, record, null, new Arrival.Typed(placeId, provenance, sameAs));
+        }
+    }
+
+    /**
+     * Stores many as part of one change of the log. Those that are in the log already stay one contact, so a second try after a
+     * crash does no harm.
+     *
+     * @param sender where they were typed, in words
+     * @param changeId the change they are part of, begun before
+     * @return one outcome for each
+     */
+    public List<Outcome> logAll(List<Typed> typed, String sender, long changeId) {
+        ArrivalPath path = new ArrivalPath(PATH.sourceId(), PATH.name(), PATH.source(), PATH.options(), changeId);
+        List<Arrival> arrivals = typed.stream()
+                .map(contact -> contact.arrival(sender, clock.instant(), null))
+                .toList();
+        return intake.take(path, arrivals);
     }
 }

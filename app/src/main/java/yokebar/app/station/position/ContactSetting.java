@@ -15,12 +15,6 @@ public record ContactSetting(@Nullable Call ownCall, @Nullable Long placeId, Adi
 
     /** A record with what it did not say. */
     public AdifFields complete(AdifFields record) {
-        AdifFields complete = record;
-        for (int i = 0; i < fields.size(); i++) {
-            if (complete.get(fields.name(i)) == null) {
-                complete = complete.with(fields.name(i), fields.value(i));
-            }
-        }
-        return complete;
+        return record.completedBy(fields);
     }
 }

@@ -34,6 +34,7 @@ import yokebar.core.basics.geo.Locator;
 import yokebar.core.basics.geo.Point;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.sources.radio.Emission;
+import yokebar.core.sources.radio.RadioCompletion;
 import yokebar.core.sources.radio.RadioState;
 
 /** All positions. There is always at least one. */
@@ -209,6 +210,15 @@ public class Positions {
         return Optional.ofNullable(positionId)
                 .map(id -> db.find(PositionRow.class, id))
                 .map(row -> row.radioId);
+    }
+
+    /** What the radio of a position reports, or the first one where the position has none; empty when it is not connected. */
+    @Transactional(readOnly = true)
+    public Optional<RadioCompletion.Reading> reading(@Nullable Long positionId) {
+        Long chosen = radioOf(positionId).orElse(null);
+        return radios.readings().stream()
+                .filter(reading -> chosen == null || reading.radioId() == chosen)
+                .findFirst();
     }
 
     private static void put(AdifFields.Builder fields, StationView.PlaceView place) {

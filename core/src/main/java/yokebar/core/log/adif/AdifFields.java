@@ -123,6 +123,14 @@ public final class AdifFields {
         return builder.build();
     }
 
+    /** With those fields of another record that this one lacks. */
+    public AdifFields completedBy(AdifFields other) {
+        Builder builder = new Builder();
+        other.forEach(builder::putInterned);
+        forEach(builder::putInterned);
+        return builder.build();
+    }
+
     /** Equal when the same names have the same values; the order in which they came does not matter. */
     @Override
     public boolean equals(@Nullable Object other) {

@@ -1,7 +1,7 @@
 package yokebar.core.log.contact;
 
 /** ADIF frequencies: MHz with decimals, exact to the Hz. */
-final class AdifFrequency {
+public final class AdifFrequency {
     static final long NONE = -1;
     private static final int DECIMALS = 6;
     private static final int MAX_WHOLE_DIGITS = 10;
@@ -44,7 +44,8 @@ final class AdifFrequency {
         return number;
     }
 
-    static String mhz(long hz) {
+    /** A frequency in Hz as ADIF writes it. */
+    public static String mhz(long hz) {
         long whole = hz / 1_000_000;
         long rest = hz % 1_000_000;
         if (rest == 0) {

@@ -29,6 +29,9 @@ public final class LogFields {
     public static final String SQUARE = "SQUARE";
 
     public static final String PROPAGATION = "PROP_MODE";
+    /** The name of the net a contact was made in. */
+    public static final String NET = "APP_YOKEBAR_NET";
+
     public static final String PLACE = "PLACE";
     public static final String YEAR = "YEAR";
     /** By whom a contact is confirmed as its own record says, with commas between. */
@@ -38,7 +41,7 @@ public final class LogFields {
     static final List<String> READ_BY_PEOPLE =
             List.of(CALL, "NAME", "QTH", ENTITY_NAME, LOCATOR, "COMMENT", "STATE", "NOTES");
     /** Where a value need not be the whole field. */
-    static final Set<String> FREE_TEXT = Set.of("NAME", "QTH", "COMMENT", "NOTES", "ADDRESS", "RIG", ENTITY_NAME);
+    static final Set<String> FREE_TEXT = Set.of("NAME", "QTH", "COMMENT", "NOTES", "ADDRESS", "RIG", ENTITY_NAME, NET);
 
     /** Those that are ours alone. */
     private static final Set<String> OWN = Set.of(GROUP, SQUARE, PLACE, YEAR, CONFIRMED_BY);
@@ -58,6 +61,7 @@ public final class LogFields {
                         Map.entry("power", "TX_PWR"),
                         Map.entry("propagation", PROPAGATION),
                         Map.entry("via", PROPAGATION),
+                        Map.entry("net", NET),
                         Map.entry("sat", "SAT_NAME"),
                         Map.entry("satellite", "SAT_NAME"),
                         Map.entry("sent", "RST_SENT"),
@@ -98,6 +102,7 @@ public final class LogFields {
             case CONTINENT -> "continent";
             case OWN_CALL -> "own";
             case PROPAGATION -> "via";
+            case NET -> "net";
             default -> field.toLowerCase(Locale.ROOT);
         };
     }

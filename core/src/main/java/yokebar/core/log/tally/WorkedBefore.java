@@ -99,6 +99,24 @@ public final class WorkedBefore {
         version++;
     }
 
+    /** Calls that hold a part anywhere, at most as many as asked for; those that end with it before the others. */
+    public synchronized List<String> callsWith(String part, int max) {
+        List<String> ending = new ArrayList<>();
+        List<String> others = new ArrayList<>();
+        for (String call : calls) {
+            if (call.endsWith(part)) {
+                ending.add(call);
+            } else if (others.size() < max && call.contains(part)) {
+                others.add(call);
+            }
+            if (ending.size() == max) {
+                return ending;
+            }
+        }
+        ending.addAll(others.subList(0, Math.min(others.size(), max - ending.size())));
+        return ending;
+    }
+
     /** Calls that begin so, in alphabetical order, at most as many as asked for. */
     public synchronized List<String> callsFrom(String start, int max) {
         return calls.tailSet(start).stream()

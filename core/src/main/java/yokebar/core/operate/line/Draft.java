@@ -1,6 +1,5 @@
 package yokebar.core.operate.line;
 
-import java.math.BigDecimal;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -16,6 +15,7 @@ import yokebar.core.basics.band.Band;
 import yokebar.core.basics.channel.Channel;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.log.adif.AdifFields;
+import yokebar.core.log.contact.AdifFrequency;
 
 /**
  * The contact a line would log now.
@@ -151,7 +151,7 @@ public record Draft(
             }
             if (band != null) {
                 record.put("BAND", band.adifName());
-                record.put("FREQ", mhz(Objects.requireNonNull(hz)));
+                record.put("FREQ", AdifFrequency.mhz(Objects.requireNonNull(hz)));
             } else if (hz == null) {
                 problems.add(new Problem(
                         "FREQ", "On which frequency or band? Write it behind the call, such as 14250 or 20m."));
@@ -179,10 +179,6 @@ public record Draft(
                 record.put("SAT_NAME", channel.satellite());
             }
             return channel;
-        }
-
-        private static String mhz(long hz) {
-            return BigDecimal.valueOf(hz).movePointLeft(6).stripTrailingZeros().toPlainString();
         }
 
         private static String clock(LocalDateTime time) {

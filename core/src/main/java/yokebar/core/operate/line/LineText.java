@@ -1,5 +1,7 @@
 package yokebar.core.operate.line;
 
+import java.util.Locale;
+
 /**
  * Takes a contact line apart. Each word is known by its shape and by what stands around it, in any order; what could be two
  * things says so ({@link Token#otherwise()}).
@@ -20,6 +22,11 @@ public final class LineText {
     /** Never fails: what cannot be understood is a token that says so. */
     public static Line read(String text) {
         return new LineReader(text).read();
+    }
+
+    /** Whether a word has the form of a call as it is issued, with or without designators; in any case. */
+    public static boolean isWholeCall(String word) {
+        return WordShapes.isIssuedCall(word.toLowerCase(Locale.ROOT));
     }
 
     /** What a field is called under the line. */

@@ -14,6 +14,7 @@ import yokebar.core.basics.geo.Locator;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.Modes;
 import yokebar.core.log.adif.AdifFields;
+import yokebar.core.log.contact.AdifFrequency;
 import yokebar.core.log.contact.PropagationMode;
 
 /** What the words of a line were taken for so far. Each word becomes one token or more. */
@@ -75,12 +76,7 @@ final class Taken {
         Long transmitHz = splitHz != null ? splitHz : typedHz;
         Long listenHz = receiveHz != null ? receiveHz : splitHz != null ? typedHz : null;
         if (listenHz != null) {
-            fields.put(
-                    "FREQ_RX",
-                    BigDecimal.valueOf(listenHz)
-                            .movePointLeft(6)
-                            .stripTrailingZeros()
-                            .toPlainString());
+            fields.put("FREQ_RX", AdifFrequency.mhz(listenHz));
         }
         return new Line(
                 List.copyOf(tokens), call, callText, date, start, end, transmitHz, listenHz, mode, fields.build());

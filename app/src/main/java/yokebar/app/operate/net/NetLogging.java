@@ -1,0 +1,200 @@
+package yokebar.app.operate.net;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import yokebar.app.log.ChangeKind;
+import yokebar.app.log.change.LogChanges;
+import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.sources.intake.Decision;
+import yokebar.app.sources.intake.Outcome;
+import yokebar.app.sources.intake.TypedContacts;
+import yokebar.app.station.position.ContactSetting;
+import yokebar.app.station.position.Positions;
+import yokebar.app.station.reference.ReferenceData;
+import yokebar.core.basics.band.Band;
+import yokebar.core.basics.call.Call;
+import yokebar.core.basics.channel.Channel;
+import yokebar.core.basics.entity.Situation;
+import yokebar.core.basics.mode.Mode;
+import yokebar.core.basics.mode.Modes;
+import yokebar.core.log.adif.AdifFields;
+import yokebar.core.log.contact.AdifFrequency;
+import yokebar.core.log.contact.AdifTime;
+import yokebar.core.log.contact.Provenance;
+import yokebar.core.log.contact.Source;
+import yokebar.core.log.index.LogFields;
+
+/**
+ * Closes sessions. Their check-ins go the way of all contacts, as one change of the log that one undo takes back. Closing can be
+ * repeated after a crash at any point: the intake recognises what is in the log already.
+ */
+@Service
+class NetLogging {
+    private final NetSheets sheets;
+    private final NetChannel channel;
+    private final Positions positions;
+    private final ReferenceData reference;
+    private final TypedContacts contacts;
+    private final LogChanges changes;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+    private final ApplicationEventPublisher events;
+
+    NetLogging(
+            NetSheets sheets,
+            NetChannel channel,
+            Positions positions,
+            ReferenceData reference,
+            TypedContacts contacts,
+            LogChanges changes,
+            PlatformTransactionManager transactions,
+            Clock clock,
+            ApplicationEventPublisher events) {
+        this.sheets = sheets;
+        this.channel = channel;
+        this.positions = positions;
+        this.reference = reference;
+        this.contacts = contacts;
+        this.changes = changes;
+        this.transaction = new TransactionTemplate(transactions);
+        this.clock = clock;
+        this.events = events;
+    }
+
+    /** A check-in with the contact it becomes. */
+    private record Prepared(long checkInId, TypedContacts.Typed contact) {}
+
+    /**
+     * What is to be logged.
+     *
+     * @param changeId the change its contacts come with; null when there are none
+     * @param notices what the operator should know of it, in sentences
+     */
+    private record Closing(@Nullable Long changeId, List<Prepared> prepared, List<String> notices) {}
+
+    /**
+     * Logs the check-ins of a session and ends it.
+     *
+     * @return what the operator should know of it, in sentences
+     */
+    List<String> close(long sessionId) {
+        Closing closing = transaction.execute(status -> begin(sessionId));
+        Long changeId = closing.changeId();
+        List<Outcome> outcomes = changeId == null
+                ? List.of()
+                : contacts.logAll(
+                        closing.prepared().stream().map(Prepared::contact).toList(),
+                        "net session " + sessionId,
+                        changeId);
+        transaction.executeWithoutResult(status -> end(sessionId, closing, outcomes));
+        if (changeId != null) {
+            changes.end(changeId, true);
+        }
+        return closing.notices();
+    }
+
+    private Closing begin(long sessionId) {
+        List<Prepared> prepared = new ArrayList<>();
+        List<String> notices = new ArrayList<>();
+        NetSessionRow session = sheets.session(sessionId);
+        if (!session.runs()) {
+            throw Rejection.changedMeanwhile("This session of " + session.netName + " is closed already.");
+        }
+        if (!session.logs) {
+            return new Closing(null, prepared, notices);
+        }
+        NetChannel.At at = channel.of(session);
+        for (CheckInRow row : sheets.checkIns(sessionId)) {
+            if (row.callSign == null) {
+                notices.add(row.heard + " is not a whole call and was not logged.");
+            } else {
+                prepared.add(new Prepared(row.number(), contact(session, row, at)));
+            }
+        }
+        if (!prepared.isEmpty() && session.changeId == null) {
+            int count = prepared.size();
+            session.changeId = changes.begin(
+                    ChangeKind.LOGGED,
+                    session.netName + ", " + LocalDate.ofInstant(session.startedAt, ZoneOffset.UTC) + ": " + count
+                            + (count == 1 ? " check-in." : " check-ins."));
+        }
+        return new Closing(prepared.isEmpty() ? null : session.changeId, prepared, notices);
+    }
+
+    private void end(long sessionId, Closing closing, List<Outcome> outcomes) {
+        NetSessionRow session = sheets.session(sessionId);
+        List<CheckInRow> rows = sheets.checkIns(sessionId);
+        for (int i = 0; i < outcomes.size(); i++) {
+            Outcome outcome = outcomes.get(i);
+            long id = closing.prepared().get(i).checkInId();
+            rows.stream().filter(row -> row.number() == id).forEach(row -> row.contactId = outcome.contactId());
+            if (outcome.decision() != Decision.ADDED) {
+                closing.notices().add(outcome.sentence());
+            }
+        }
+        session.endedAt = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        session.turnId = null;
+        events.publishEvent(new NetSheetChanged());
+    }
+
+    private TypedContacts.Typed contact(NetSessionRow session, CheckInRow row, NetChannel.At at) {
+        ContactSetting setting = positions.settingAt(session.positionId);
+        AdifFields.Builder typed = new AdifFields.Builder();
+        row.contactFields().forEach(typed::put);
+        typed.put("QSO_DATE", AdifTime.date(row.at));
+        typed.put("TIME_ON", AdifTime.time(row.at, true));
+        Long hz = row.frequencyHz == null ? at.frequencyHz() : row.frequencyHz;
+        Band band = hz == null ? null : Band.of(hz);
+        if (hz != null && band != null) {
+            typed.put("BAND", band.adifName());
+            typed.put("FREQ", AdifFrequency.mhz(hz));
+        }
+        Mode mode = Modes.read(String.valueOf(row.mode == null ? at.mode() : row.mode), null);
+        if (mode != null) {
+            typed.put("MODE", mode.name());
+            typed.put("SUBMODE", mode.submode());
+        }
+        if (at.travels() != null) {
+            typed.put("PROP_MODE", at.travels().name());
+        }
+        Channel through = at.channel();
+        typed.put("SAT_NAME", through == null ? null : through.satellite());
+        typed.put("TX_PWR", row.powerW == null ? null : row.powerW.toString());
+        typed.put("STATION_CALLSIGN", session.ownCall);
+        typed.put(LogFields.NET, session.netName);
+        AdifFields own = typed.build();
+        AdifFields whole = setting.complete(placed(own, row));
+        return new TypedContacts.Typed(
+                whole,
+                row.heard + " in " + session.netName,
+                setting.placeId(),
+                Provenance.of(Source.OPERATOR)
+                        .with(
+                                whole.names().stream()
+                                        .filter(name -> own.get(name) == null)
+                                        .toList(),
+                                Source.STATION));
+    }
+
+    /** With what the call says of where the other station is. */
+    private AdifFields placed(AdifFields record, CheckInRow row) {
+        Call call = Call.read(String.valueOf(row.callSign));
+        return call == null
+                ? record
+                : reference
+                        .entities()
+                        .of(call, LocalDate.ofInstant(row.at, ZoneOffset.UTC))
+                        .map(Situation::fields)
+                        .map(record::completedBy)
+                        .orElse(record);
+    }
+}

@@ -1,0 +1,287 @@
+package yokebar.app.operate.net;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.station.callbook.Callbook;
+import yokebar.app.station.callbook.KnownStation;
+import yokebar.app.station.position.Positions;
+import yokebar.core.basics.call.Call;
+import yokebar.core.operate.net.NetEntry;
+
+/** Sessions of nets: starting them, taking check-ins, giving turns. Each request is stored before it is answered. */
+@Service
+class NetSessions {
+    private static final int MAX_CHECK_INS = 1000;
+    private static final int MAX_HEARD = 20;
+
+    private final EntityManager db;
+    private final Nets nets;
+    private final NetSheets sheets;
+    private final NetChannel channel;
+    private final CheckInEditing editing;
+    private final Positions positions;
+    private final Callbook callbook;
+    private final Clock clock;
+    private final ApplicationEventPublisher events;
+
+    NetSessions(
+            EntityManager db,
+            Nets nets,
+            NetSheets sheets,
+            NetChannel channel,
+            CheckInEditing editing,
+            Positions positions,
+            Callbook callbook,
+            Clock clock,
+            ApplicationEventPublisher events) {
+        this.db = db;
+        this.nets = nets;
+        this.sheets = sheets;
+        this.channel = channel;
+        this.editing = editing;
+        this.positions = positions;
+        this.callbook = callbook;
+        this.clock = clock;
+        this.events = events;
+    }
+
+    /**
+     * Starts a session, or goes on with the one of that net that runs already.
+     *
+     * @return its id
+     */
+    @Transactional
+    public long start(long netId, @Nullable Long positionId) {
+        NetRow net = nets.find(netId);
+        Optional<NetSessionRow> running = db.createQuery(
+                        "from NetSessionRow where netId = :net and endedAt is null", NetSessionRow.class)
+                .setParameter("net", netId)
+                .getResultStream()
+                .findFirst();
+        if (running.isPresent()) {
+            return running.get().number();
+        }
+        NetSessionRow session = new NetSessionRow();
+        session.netId = netId;
+        session.netName = net.name;
+        session.logs = net.logs;
+        session.positionId = positionId;
+        Call ownCall = positions.settingAt(positionId).ownCall();
+        session.ownCall = ownCall == null ? null : ownCall.text();
+        session.startedAt = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        session.frequencyHz = net.frequencyHz;
+        session.mode = net.mode;
+        session.travels = net.travels;
+        session.identifyMinutes = net.identifyMinutes;
+        session.identifiedAt = session.startedAt;
+        db.persist(session);
+        db.flush();
+        changed();
+        return session.number();
+    }
+
+    /**
+     * Takes a line of the net sheet: its stations check in, or, when it names none, it is about the chosen check-in.
+     *
+     * @param key made up by the page for this line; a line with a key that was taken already changes nothing
+     * @param chosenId the check-in that a line without stations is about; null for the one whose turn it is
+     * @return what the operator should know of it, in sentences
+     */
+    @Transactional
+    public List<String> enter(long sessionId, String text, String key, @Nullable Long chosenId) {
+        NetSessionRow session = running(sessionId);
+        List<CheckInRow> rows = sheets.checkIns(sessionId);
+        if (rows.stream().anyMatch(row -> key.equals(row.entryKey))) {
+            return List.of();
+        }
+        NetEntry entry = NetEntry.read(text);
+        if (!entry.problems().isEmpty()) {
+            throw new Rejection("text", String.join(" ", entry.problems()));
+        }
+        if (entry.stations().isEmpty()) {
+            Long about = chosenId == null ? session.turnId : chosenId;
+            if (about == null) {
+                throw new Rejection("text", "Type a call, or choose the station this is about first.");
+            }
+            editing.note(editing.find(sessionId, about), entry);
+        }
+        List<String> notices = new ArrayList<>();
+        for (NetEntry.Heard heard : entry.stations()) {
+            add(session, rows, heard, entry, key).ifPresent(notices::add);
+        }
+        changed();
+        return notices;
+    }
+
+    private Optional<String> add(
+            NetSessionRow session, List<CheckInRow> rows, NetEntry.Heard heard, NetEntry entry, String key) {
+        Call call = heard.call();
+        for (int i = 0; i < rows.size(); i++) {
+            if (rows.get(i).shown().equals(call == null ? heard.text() : call.text())) {
+                return Optional.of(heard.text() + " has checked in already, as number " + (i + 1) + ".");
+            }
+        }
+        if (rows.size() >= MAX_CHECK_INS) {
+            throw new Rejection("text", "A session takes at most " + MAX_CHECK_INS + " check-ins.");
+        }
+        if (heard.text().length() > MAX_HEARD) {
+            throw new Rejection("text", "A call has at most " + MAX_HEARD + " characters.");
+        }
+        NetChannel.At at = channel.of(session);
+        CheckInRow row = new CheckInRow();
+        row.sessionId = session.number();
+        row.listOrder = rows.isEmpty() ? 1 : rows.get(rows.size() - 1).listOrder + 1;
+        row.heard = heard.text();
+        row.callSign = call == null ? null : call.text();
+        row.name = call == null ? null : nameOf(call);
+        row.at = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        row.frequencyHz = at.frequencyHz();
+        row.mode = at.mode();
+        row.powerW = at.powerW();
+        row.entryKey = key;
+        editing.note(row, entry);
+        db.persist(row);
+        rows.add(row);
+        return call != null
+                ? Optional.empty()
+                : Optional.of(heard.text() + " is only a part of a call; complete it before the session is closed.");
+    }
+
+    private @Nullable String nameOf(Call call) {
+        return db.createQuery(
+                        "select c.name from CheckInRow c where c.callSign = :call and c.name is not null"
+                                + " order by c.id desc",
+                        String.class)
+                .setParameter("call", call.text())
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst()
+                .or(() -> callbook.known(call).map(KnownStation::name))
+                .orElse(null);
+    }
+
+    /** What can be done with the turns of a round. */
+    enum Turning {
+        /** The present turn is over, and the next station has its turn. */
+        NEXT,
+        /** The chosen station has its turn now; whoever had it keeps it for later. */
+        GIVE,
+        /** The chosen station, or the next one, is passed over and comes after the others. */
+        SKIP,
+        /** The chosen station moves up by one on the list. */
+        UP
+    }
+
+    /** @param checkInId the chosen station; null for the one that is next */
+    @Transactional
+    public void turn(long sessionId, Turning turning, @Nullable Long checkInId) {
+        NetSessionRow session = running(sessionId);
+        List<CheckInRow> rows = sheets.checkIns(sessionId);
+        switch (turning) {
+            case NEXT -> {
+                present(session, rows).ifPresent(row -> row.spokenRound = session.round);
+                session.turnId = NetSheets.next(session, rows);
+                if (session.turnId == null && !rows.isEmpty()) {
+                    session.round++;
+                }
+            }
+            case GIVE -> {
+                CheckInRow chosen = editing.find(sessionId, required(checkInId));
+                chosen.spokenRound = Math.min(chosen.spokenRound, session.round - 1);
+                session.turnId = chosen.number();
+            }
+            case SKIP -> {
+                Long id = checkInId != null
+                        ? checkInId
+                        : session.turnId != null ? session.turnId : NetSheets.next(session, rows);
+                CheckInRow chosen = editing.find(sessionId, required(id));
+                chosen.skippedRound = session.round;
+                if (Objects.equals(session.turnId, chosen.number())) {
+                    session.turnId = NetSheets.next(session, rows);
+                }
+            }
+            case UP -> up(rows, editing.find(sessionId, required(checkInId)));
+        }
+        changed();
+    }
+
+    private static Optional<CheckInRow> present(NetSessionRow session, List<CheckInRow> rows) {
+        return rows.stream()
+                .filter(row -> Objects.equals(row.number(), session.turnId))
+                .findFirst();
+    }
+
+    private static void up(List<CheckInRow> rows, CheckInRow chosen) {
+        int at = rows.indexOf(chosen);
+        if (at > 0) {
+            CheckInRow above = rows.get(at - 1);
+            int order = above.listOrder;
+            above.listOrder = chosen.listOrder;
+            chosen.listOrder = order;
+        }
+    }
+
+    private static long required(@Nullable Long checkInId) {
+        if (checkInId == null) {
+            throw new Rejection("checkInId", "Choose a station first.");
+        }
+        return checkInId;
+    }
+
+    /** The own call was given on the air now. */
+    @Transactional
+    public void identified(long sessionId) {
+        running(sessionId).identifiedAt = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+        changed();
+    }
+
+    @Transactional
+    public void change(long sessionId, long checkInId, CheckInDraft draft) {
+        editing.change(sheets.checkIns(sessionId), editing.find(sessionId, checkInId), draft);
+        changed();
+    }
+
+    /** Takes a check-in off the list of a session that runs. */
+    @Transactional
+    public void remove(long sessionId, long checkInId) {
+        NetSessionRow session = running(sessionId);
+        CheckInRow row = editing.find(sessionId, checkInId);
+        if (Objects.equals(session.turnId, checkInId)) {
+            session.turnId = null;
+        }
+        db.remove(row);
+        changed();
+    }
+
+    /** Goes on with a session that was closed; what was logged stays logged. */
+    @Transactional
+    public void reopen(long sessionId) {
+        NetSessionRow session = sheets.session(sessionId);
+        session.endedAt = null;
+        // What is logged at the next close is a change of its own.
+        session.changeId = null;
+        changed();
+    }
+
+    private NetSessionRow running(long sessionId) {
+        NetSessionRow session = sheets.session(sessionId);
+        if (!session.runs()) {
+            throw Rejection.changedMeanwhile("This session of " + session.netName + " is closed. Reopen it to go on.");
+        }
+        return session;
+    }
+
+    private void changed() {
+        events.publishEvent(new NetSheetChanged());
+    }
+}

@@ -1,0 +1,97 @@
+<script lang="ts">
+  import { Button, Checkbox, TextInput } from 'carbon-components-svelte';
+  import { onMount } from 'svelte';
+  import type { CheckIn } from '../../platform/api/client';
+  import { useStore } from '../../platform/page/stores';
+  import { SheetStore } from './sheet.svelte';
+
+  let { checkIn, removable }: { checkIn: CheckIn; removable: boolean } = $props();
+
+  const store = useStore(SheetStore);
+  const MARKS = [
+    { id: 'TRAFFIC', label: 'traffic' },
+    { id: 'EARLY', label: 'leaves early' },
+    { id: 'LISTENING', label: 'only listens' },
+  ] as const;
+
+  // svelte-ignore state_referenced_locally
+  let form = $state({
+    call: checkIn.call ?? checkIn.heard,
+    name: checkIn.name ?? '',
+    via: checkIn.via ?? '',
+    sent: checkIn.sent ?? '',
+    received: checkIn.received ?? '',
+    note: checkIn.note ?? '',
+  });
+  // svelte-ignore state_referenced_locally
+  let marks = $state([...checkIn.marks]);
+  let first = $state<HTMLElement | null>(null);
+
+  onMount(() => first?.querySelector('input')?.select());
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    const { call, ...rest } = form;
+    const changed = call.toUpperCase() !== (checkIn.call ?? '');
+    if (await store.correct(checkIn.id, { ...rest, marks, ...(changed ? { call } : {}) })) {
+      store.editedId = undefined;
+    }
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (event.key === 'Escape') {
+      event.stopPropagation();
+      store.problem = '';
+      store.editedId = undefined;
+    }
+  }
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+<form onsubmit={save} {onkeydown} aria-label={`Edit ${checkIn.call ?? checkIn.heard}`}>
+  <div bind:this={first} class="call"><TextInput size="sm" labelText="Call" bind:value={form.call} /></div>
+  <TextInput size="sm" labelText="Name" bind:value={form.name} />
+  <TextInput size="sm" labelText="Relayed by" bind:value={form.via} />
+  <TextInput size="sm" labelText="Sent" bind:value={form.sent} />
+  <TextInput size="sm" labelText="Received" bind:value={form.received} />
+  <TextInput size="sm" labelText="Note" bind:value={form.note} />
+  <div class="marks">
+    {#each MARKS as mark (mark.id)}
+      <Checkbox labelText={mark.label} value={mark.id} bind:group={marks} />
+    {/each}
+  </div>
+  <div class="act">
+    <Button type="submit" size="small">Save</Button>
+    <Button kind="secondary" size="small" on:click={() => (store.editedId = undefined)}>Cancel</Button>
+    {#if removable}
+      <Button kind="ghost" size="small" on:click={() => store.remove(checkIn.id)}>Remove check-in</Button>
+    {/if}
+  </div>
+</form>
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: 14ch 1fr 14ch 9ch 9ch 2fr;
+    gap: 8px;
+    padding: 8px;
+  }
+
+  .call :global(input) {
+    font-family: var(--yb-mono);
+    text-transform: uppercase;
+  }
+
+  .marks {
+    display: flex;
+    grid-column: 1 / 4;
+    gap: 24px;
+  }
+
+  .act {
+    display: flex;
+    grid-column: 4 / -1;
+    gap: 4px;
+    justify-content: flex-end;
+  }
+</style>

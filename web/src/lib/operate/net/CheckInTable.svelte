@@ -1,0 +1,133 @@
+<script lang="ts">
+  import type { NetSheet } from '../../platform/api/client';
+  import { useStore } from '../../platform/page/stores';
+  import { counted, utcMinute } from '../../platform/shared/format';
+  import CheckInFields from './CheckInFields.svelte';
+  import { SheetStore } from './sheet.svelte';
+
+  let { sheet }: { sheet: NetSheet } = $props();
+
+  const store = useStore(SheetStore);
+  const WORDS: Record<string, string> = { TRAFFIC: 'traffic', EARLY: 'early', LISTENING: 'listening' };
+
+  let body = $state<HTMLElement | null>(null);
+  $effect(() => {
+    void store.chosenId;
+    body?.querySelector('.chosen')?.scrollIntoView({ block: 'nearest' });
+  });
+</script>
+
+{#if sheet.checkIns.length === 0}
+  <p class="muted">Nobody has checked in yet. Type a call, or a part of one, and press Enter.</p>
+{:else}
+  <table class="list" aria-label="Check-ins">
+    <thead>
+      <tr>
+        <th class="number">#</th>
+        <th><span class="visually-hidden">Turn</span></th>
+        <th>Call</th>
+        <th>Name</th>
+        <th class="number">Sessions before</th>
+        <th class="number">Worked</th>
+        <th>Marks</th>
+        <th>Sent</th>
+        <th>Received</th>
+        <th>Note</th>
+        <th>UTC</th>
+      </tr>
+    </thead>
+    <tbody bind:this={body}>
+      {#each sheet.checkIns as one, i (one.id)}
+        {#if store.editedId === one.id}
+          <tr class="chosen"
+            ><td colspan="11"><CheckInFields checkIn={one} removable={sheet.endedAt === undefined} /></td></tr
+          >
+        {:else}
+          <tr
+            class:chosen={store.chosenId === one.id}
+            class:present={sheet.turnId === one.id}
+            class:spoken={one.spoken && sheet.turnId !== one.id}
+            aria-selected={store.chosenId === one.id}
+            onclick={() => (store.chosenId = one.id)}
+            ondblclick={() => (store.editedId = one.id)}
+          >
+            <td class="number mono">{i + 1}</td>
+            <td class="state">
+              {#if sheet.turnId === one.id}<strong>turn</strong>
+              {:else if sheet.nextId === one.id}next
+              {:else if one.spoken}<span title="Had its turn in this round">✓</span>
+              {:else if one.skipped}later{/if}
+            </td>
+            <td class="mono call">
+              {one.call ?? one.heard}{#if !one.call}<span class="trouble" title="Only a part of a call"
+                  >?</span
+                >{/if}
+            </td>
+            <td>{one.name ?? ''}</td>
+            <td class="number mono">{one.sessions === 0 ? 'first' : one.sessions}</td>
+            <td class="number mono">{one.worked === 0 ? '' : `${one.worked}×`}</td>
+            <td>
+              {[...one.marks.map((mark) => WORDS[mark]), one.via ? `via ${one.via}` : '']
+                .filter(Boolean)
+                .join(', ')}
+            </td>
+            <td class="mono">{one.sent ?? ''}</td>
+            <td class="mono">{one.received ?? ''}</td>
+            <td class="note">{one.note ?? ''}</td>
+            <td class="mono">
+              {utcMinute(one.at)}
+              {#if one.contactId !== undefined}
+                <a href={`#/log?contact=${one.contactId}`} title="Open the contact">logged</a>
+              {/if}
+            </td>
+          </tr>
+        {/if}
+      {/each}
+    </tbody>
+  </table>
+  <p class="visually-hidden" role="status">{counted(sheet.checkIns.length, 'check-in')}</p>
+{/if}
+
+<style>
+  td {
+    height: 30px;
+    white-space: nowrap;
+  }
+
+  .number {
+    text-align: right;
+  }
+
+  .state {
+    width: 48px;
+    color: var(--yb-ink-2);
+    font-size: 13px;
+  }
+
+  .state strong {
+    color: var(--yb-accent);
+    font-weight: 600;
+  }
+
+  .call {
+    font-weight: 600;
+  }
+
+  .note {
+    max-width: 24ch;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+
+  .spoken td {
+    color: var(--yb-ink-2);
+  }
+
+  .present td {
+    background: var(--yb-panel);
+  }
+
+  .chosen td {
+    background: var(--yb-selected);
+  }
+</style>

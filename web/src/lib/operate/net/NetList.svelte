@@ -1,0 +1,127 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import type { Net } from '../../platform/api/client';
+  import { Navigation } from '../../platform/page/navigation.svelte';
+  import { useStore } from '../../platform/page/stores';
+  import { counted, megaHertz, utcDate, utcMinute } from '../../platform/shared/format';
+  import NetForm from './NetForm.svelte';
+  import { NetStore } from './nets.svelte';
+
+  const navigation = useStore(Navigation);
+  const nets = useStore(NetStore);
+
+  /** The net whose settings are open; 0 for a new one. */
+  let edited = $state<number | undefined>(undefined);
+
+  const running = (net: Net) => net.sessions.find((session) => session.endedAt === undefined);
+
+  async function start(net: Net) {
+    navigation.go('nets', String(await nets.start(net.id)));
+  }
+
+  const where = (net: Net) =>
+    [net.frequencyHz === undefined ? '' : `${megaHertz(net.frequencyHz)} MHz`, net.mode ?? '', net.usualTimes]
+      .filter(Boolean)
+      .join(' · ');
+</script>
+
+<section class="view" aria-label="Nets">
+  <div class="view-head">
+    <h1>Nets</h1>
+    <span class="muted">Start a session and type calls as they check in.</span>
+  </div>
+  {#if nets.problem}
+    <p class="trouble" role="alert">{nets.problem}</p>
+  {:else if !nets.all}
+    <p class="muted">Reading the nets…</p>
+  {:else}
+    {#if nets.all.length === 0}
+      <p class="muted">No net yet. Add the one you lead, or one you check in to.</p>
+    {/if}
+    <div class="nets">
+      {#each nets.all as net (net.id)}
+        <section aria-label={net.name}>
+          <header>
+            <div>
+              <h2>{net.name}</h2>
+              <p class="muted">{where(net) || 'No frequency or time noted'}</p>
+            </div>
+            <div class="act">
+              <Button size="small" on:click={() => start(net)}
+                >{running(net) ? 'Resume session' : 'Start session'}</Button
+              >
+              <Button
+                kind="ghost"
+                size="small"
+                on:click={() => (edited = edited === net.id ? undefined : net.id)}>Edit net</Button
+              >
+            </div>
+          </header>
+          {#if edited === net.id}
+            <NetForm {net} onclose={() => (edited = undefined)} />
+          {/if}
+          {#if net.sessions.length === 0}
+            <p class="muted">No session yet.</p>
+          {:else}
+            <table class="list">
+              <thead><tr><th>Session</th><th>UTC</th><th class="number">Check-ins</th></tr></thead>
+              <tbody>
+                {#each net.sessions as session (session.id)}
+                  <tr>
+                    <td><a href={`#/nets/${session.id}`}>{utcDate(session.startedAt)}</a></td>
+                    <td class="mono"
+                      >{utcMinute(session.startedAt)}–{session.endedAt
+                        ? utcMinute(session.endedAt)
+                        : 'now'}</td
+                    >
+                    <td class="number mono"
+                      ><span class="visually-hidden">{counted(session.checkIns, 'check-in')}</span><span
+                        aria-hidden="true">{session.checkIns}</span
+                      ></td
+                    >
+                  </tr>
+                {/each}
+              </tbody>
+            </table>
+          {/if}
+        </section>
+      {/each}
+    </div>
+    {#if edited === 0}
+      <NetForm onclose={() => (edited = undefined)} />
+    {:else}
+      <Button kind="tertiary" size="small" on:click={() => (edited = 0)}>Add net</Button>
+    {/if}
+  {/if}
+</section>
+
+<style>
+  .nets {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(min(420px, 100%), 1fr));
+    gap: 24px 48px;
+    margin-bottom: 24px;
+  }
+
+  header {
+    display: flex;
+    justify-content: space-between;
+    gap: 16px;
+    margin-bottom: 8px;
+  }
+
+  .act {
+    display: flex;
+    flex: none;
+    gap: 4px;
+  }
+
+  td {
+    height: 28px;
+  }
+
+  .number {
+    padding-right: 0;
+    text-align: right;
+  }
+</style>

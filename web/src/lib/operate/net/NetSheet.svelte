@@ -1,0 +1,190 @@
+<script lang="ts">
+  import { Button } from 'carbon-components-svelte';
+  import { ChangeStore } from '../../log/change/changes.svelte';
+  import { useStore } from '../../platform/page/stores';
+  import { counted, megaHertz, utcDate, utcMinute } from '../../platform/shared/format';
+  import CheckInTable from './CheckInTable.svelte';
+  import NetClock from './NetClock.svelte';
+  import NetLine from './NetLine.svelte';
+  import { SheetStore } from './sheet.svelte';
+
+  let { id }: { id: number } = $props();
+
+  const store = useStore(SheetStore);
+  const changes = useStore(ChangeStore);
+  let closing = $state(false);
+
+  $effect(() => void store.open(id));
+
+  const sheet = $derived(store.sheet);
+  const runs = $derived(sheet !== undefined && sheet.endedAt === undefined);
+  const unknown = $derived(sheet?.checkIns.filter((one) => one.call === undefined).length ?? 0);
+  const WAYS: Record<string, string> = {
+    RPT: 'repeater',
+    ECH: 'linked repeaters',
+    IRL: 'internet-linked repeater',
+    INTERNET: 'internet-linked',
+    SAT: 'satellite',
+  };
+  const way = $derived(
+    sheet?.travels === undefined
+      ? 'direct'
+      : [WAYS[sheet.travels] ?? sheet.travels, sheet.travelsThrough].filter(Boolean).join(' '),
+  );
+
+  async function close() {
+    closing = false;
+    await store.close();
+  }
+
+  async function undo() {
+    if (sheet?.changeId !== undefined) {
+      await changes.undo(sheet.changeId);
+      await store.load();
+    }
+  }
+</script>
+
+<section class="view sheet" aria-label="Net sheet">
+  {#if !sheet}
+    {#if store.problem}<p class="trouble" role="alert">{store.problem}</p>
+    {:else}<p class="muted">Reading the session…</p>{/if}
+    <p><a href="#/nets">All nets</a></p>
+  {:else}
+    <header class="view-head">
+      <h1>{sheet.net}</h1>
+      <span class="muted"
+        >{utcDate(sheet.startedAt)} · {utcMinute(sheet.startedAt)}{sheet.endedAt
+          ? `–${utcMinute(sheet.endedAt)}`
+          : ''} UTC</span
+      >
+      <span>
+        {#if sheet.frequencyHz !== undefined}<span class="mono">{megaHertz(sheet.frequencyHz)}</span> MHz{/if}
+        {sheet.mode ?? ''}
+        <span class="muted">{sheet.fromRadio ? 'from the radio' : ''}</span>
+      </span>
+      <span class="way">{way}</span>
+      <span class="grow"></span>
+      <a href="#/nets">All nets</a>
+    </header>
+    {#if runs}
+      <NetClock {sheet} onidentified={() => store.identified()} />
+    {:else}
+      <div class="ended" role="status">
+        <span>
+          {counted(sheet.checkIns.length, 'check-in')}, {counted(sheet.logged, 'contact')} in the log.
+          {#if !sheet.logs}This net is not logged.{/if}
+        </span>
+        <a href={`#/log?find=${encodeURIComponent(`net:"${sheet.net}"`)}`}>Show in the log</a>
+        <a href={`/api/net-sessions/${sheet.id}/report.txt`} target="_blank" rel="noopener">Report as text</a>
+        <a href={`/api/net-sessions/${sheet.id}/report.csv`} download={`net-${sheet.id}.csv`}>Report as CSV</a
+        >
+        {#if sheet.logged > 0 && sheet.changeId !== undefined}
+          <button class="more" onclick={undo}>Undo logging</button>
+        {/if}
+        <button class="more" onclick={() => store.reopen()}>Reopen</button>
+      </div>
+    {/if}
+    {#each store.notices as notice (notice)}<p class="muted" role="status">{notice}</p>{/each}
+    <CheckInTable {sheet} />
+    {#if sheet.missing.length > 0}
+      <p class="missing">
+        <span class="muted">Regulars not heard yet</span>
+        {#each sheet.missing as call (call)}
+          <button
+            class="mono"
+            disabled={!runs}
+            onclick={() => store.type(`${store.text}${call.toLowerCase()} `)}>{call}</button
+          >
+        {/each}
+      </p>
+    {/if}
+    {#if runs}
+      <div class="foot">
+        <NetLine />
+        <div class="act">
+          {#if closing}
+            <span>
+              {sheet.logs
+                ? `Log ${counted(sheet.checkIns.length - unknown, 'check-in')} and close?`
+                : 'Close?'}
+              {#if unknown > 0}<span class="trouble"
+                  >{counted(unknown, 'incomplete call')} will not be logged.</span
+                >{/if}
+            </span>
+            <Button size="small" on:click={close}>{sheet.logs ? 'Log and close' : 'Close session'}</Button>
+            <Button kind="secondary" size="small" on:click={() => (closing = false)}>Cancel</Button>
+          {:else}
+            <Button kind="tertiary" size="small" on:click={() => (closing = true)}>Close session…</Button>
+          {/if}
+        </div>
+      </div>
+    {/if}
+  {/if}
+</section>
+
+<style>
+  .sheet {
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+  }
+
+  .sheet .view-head {
+    margin-bottom: 0;
+  }
+
+  .way {
+    padding: 0 8px;
+    border: 1px solid var(--yb-line-strong);
+    border-radius: 2px;
+    font-size: 13px;
+  }
+
+  .grow {
+    flex: 1;
+  }
+
+  .ended,
+  .act {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 16px;
+  }
+
+  .missing {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px;
+  }
+
+  .missing button {
+    height: 26px;
+    padding: 0 8px;
+    border: 1px solid var(--yb-line);
+    border-radius: 2px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font-size: 13px;
+    cursor: pointer;
+  }
+
+  .foot {
+    position: sticky;
+    bottom: -24px;
+    display: flex;
+    flex-direction: column;
+    gap: 8px;
+    margin-top: auto;
+    padding: 8px 0 16px;
+    border-top: 1px solid var(--yb-line-strong);
+    background: var(--yb-ground);
+  }
+
+  .act {
+    justify-content: flex-end;
+    min-height: 32px;
+  }
+</style>

@@ -1,0 +1,48 @@
+import { Collaborate } from 'carbon-icons-svelte';
+import type { FeatureFactory } from '../../platform/page/feature';
+import { Navigation } from '../../platform/page/navigation.svelte';
+import { PositionStore } from '../../station/position/positions.svelte';
+import { NetStore } from './nets.svelte';
+import NetsView from './NetsView.svelte';
+import { SheetStore } from './sheet.svelte';
+
+export const net: FeatureFactory = (stores) => {
+  const navigation = stores.get(Navigation);
+  const positions = stores.get(PositionStore);
+  const nets = stores.add(new NetStore(() => positions.here?.id));
+  const sheet = stores.add(new SheetStore());
+  return {
+    load: () => Promise.all([nets.load(), sheet.load()]),
+    listen(live) {
+      live.on('net-sheets', (running) => {
+        sheet.takeRunning(running);
+        void nets.load();
+      });
+    },
+    views: [
+      {
+        name: 'nets',
+        label: 'Nets',
+        component: NetsView,
+        rail: { key: 'n', icon: Collaborate, position: 25 },
+      },
+    ],
+    actions: [
+      {
+        label: 'Start or resume a net session',
+        words: 'net control check-in roundtable',
+        run: () => navigation.go('nets'),
+      },
+    ],
+    localKeys: [
+      { where: 'Net sheet', keys: 'Enter', label: 'Check in; without a call, apply to the chosen station' },
+      { where: 'Net sheet', keys: 'Tab', label: 'Through the likely stations; Enter takes one' },
+      { where: 'Net sheet', keys: '.', label: 'On the empty line: next turn' },
+      { where: 'Net sheet', keys: ',', label: 'On the empty line: skip' },
+      { where: 'Net sheet', keys: '=', label: 'On the empty line: give the chosen station its turn' },
+      { where: 'Net sheet', keys: '+', label: 'On the empty line: move the chosen station up' },
+      { where: 'Net sheet', keys: '!', label: 'On the empty line: I gave my call' },
+      { where: 'Net sheet', keys: '↑ ↓', label: 'Choose a station; Enter edits it' },
+    ],
+  };
+};

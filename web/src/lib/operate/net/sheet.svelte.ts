@@ -1,0 +1,226 @@
+import {
+  api,
+  got,
+  Problem,
+  type CheckIn,
+  type CheckInDraft,
+  type NetEntryView,
+  type NetSheet,
+} from '../../platform/api/client';
+import { tabMemory } from '../../platform/shared/memory';
+import type { Memory } from '../../station/position/positions.svelte';
+
+const TEXT_KEY = 'yokebar-net-line';
+
+export type Turning = 'NEXT' | 'GIVE' | 'SKIP' | 'UP';
+
+/**
+ * The net sheet that is open: a session, and the line in which check-ins are typed. What is typed and not sent yet survives a
+ * reload of the page; what was sent is kept by the server before it answers.
+ */
+export class SheetStore {
+  sheet = $state.raw<NetSheet | undefined>(undefined);
+  text = $state('');
+  /** What the line means so far; undefined until the server has said so. */
+  view = $state.raw<NetEntryView | undefined>(undefined);
+  /** What the operator should know of the last entry. */
+  notices = $state.raw<string[]>([]);
+  problem = $state('');
+  /** The check-in that keys and lines without a call are about; undefined for the one whose turn it is. */
+  chosenId = $state<number | undefined>(undefined);
+  /** The check-in that is being edited in place. */
+  editedId = $state<number | undefined>(undefined);
+
+  #id: number | undefined;
+  #memory: Memory;
+  #reading = false;
+  #stale = false;
+  #queue: Promise<unknown> = Promise.resolve();
+
+  constructor(memory: Memory = tabMemory as Memory) {
+    this.#memory = memory;
+    this.text = memory.getItem(TEXT_KEY) ?? '';
+  }
+
+  /** Shows a session. */
+  async open(id: number): Promise<void> {
+    if (this.#id !== id) {
+      this.#id = id;
+      this.sheet = undefined;
+      this.notices = [];
+      this.chosenId = undefined;
+      this.editedId = undefined;
+    }
+    await this.load();
+    this.#read();
+  }
+
+  async load(): Promise<void> {
+    const id = this.#id;
+    if (id === undefined) return;
+    await this.#act(async () => {
+      const sheet = await got(api.GET('/api/net-sessions/{id}', { params: { path: { id } } }));
+      if (id === this.#id) this.sheet = sheet;
+    });
+  }
+
+  /** The sheets of the sessions that run, as the event stream sends them. */
+  takeRunning(running: NetSheet[]): void {
+    const mine = running.find((sheet) => sheet.id === this.#id);
+    if (mine) {
+      this.sheet = mine;
+    } else if (this.sheet && this.sheet.endedAt === undefined) {
+      // It was closed elsewhere.
+      void this.load();
+    }
+  }
+
+  type(text: string): void {
+    this.text = text;
+    this.problem = '';
+    this.#memory.setItem(TEXT_KEY, text);
+    this.#read();
+  }
+
+  /** Puts a whole call in the place of the part that was typed. */
+  take(part: string, call: string): void {
+    const words = this.text.split(/(\s+)/);
+    const at = words.findIndex((word) => word.toUpperCase() === part);
+    if (at >= 0) words[at] = call.toLowerCase();
+    const text = words.join('');
+    this.type(text.endsWith(' ') ? text : `${text} `);
+  }
+
+  /** Sends the line off; it is free for the next at once, and comes back when it was refused. */
+  enter(): Promise<void> {
+    const text = this.text.trim();
+    if (text === '' || this.#id === undefined) return Promise.resolve();
+    const id = this.#id;
+    const body = { text, key: crypto.randomUUID(), checkInId: this.chosenId };
+    this.type('');
+    const sent = this.#queue.then(() =>
+      this.#act(
+        async () => {
+          const answer = await got(
+            api.POST('/api/net-sessions/{id}/entries', { params: { path: { id } }, body }),
+          );
+          this.sheet = answer.sheet;
+          this.notices = answer.notices;
+        },
+        () => {
+          if (this.text === '') {
+            this.text = text;
+            this.#memory.setItem(TEXT_KEY, text);
+          }
+        },
+      ),
+    );
+    this.#queue = sent;
+    return sent;
+  }
+
+  turn(turning: Turning): Promise<void> {
+    return this.#change((id) => {
+      const body = { turning, checkInId: turning === 'NEXT' ? undefined : this.chosenId };
+      return got(api.POST('/api/net-sessions/{id}/turns', { params: { path: { id } }, body }));
+    });
+  }
+
+  identified(): Promise<void> {
+    return this.#change((id) =>
+      got(api.POST('/api/net-sessions/{id}/identified', { params: { path: { id } } })),
+    );
+  }
+
+  async correct(checkInId: number, body: CheckInDraft): Promise<boolean> {
+    await this.#change((id) =>
+      got(
+        api.PUT('/api/net-sessions/{id}/check-ins/{checkInId}', {
+          params: { path: { id, checkInId } },
+          body,
+        }),
+      ),
+    );
+    return this.problem === '';
+  }
+
+  async remove(checkInId: number): Promise<void> {
+    await this.#change((id) =>
+      got(
+        api.DELETE('/api/net-sessions/{id}/check-ins/{checkInId}', { params: { path: { id, checkInId } } }),
+      ),
+    );
+    this.editedId = undefined;
+    this.chosenId = undefined;
+  }
+
+  async close(): Promise<void> {
+    const id = this.#id;
+    if (id === undefined) return;
+    await this.#act(async () => {
+      const answer = await got(api.POST('/api/net-sessions/{id}/close', { params: { path: { id } } }));
+      this.sheet = answer.sheet;
+      this.notices = answer.notices;
+    });
+  }
+
+  reopen(): Promise<void> {
+    return this.#change((id) => got(api.POST('/api/net-sessions/{id}/reopen', { params: { path: { id } } })));
+  }
+
+  /** Moves the choice up or down the list. */
+  choose(by: number): void {
+    const ids = this.sheet?.checkIns.map((one: CheckIn) => one.id) ?? [];
+    if (ids.length === 0) return;
+    const at = ids.indexOf(this.chosenId ?? -1);
+    const next = at < 0 ? (by > 0 ? 0 : ids.length - 1) : at + by;
+    this.chosenId = ids[Math.max(0, Math.min(ids.length - 1, next))];
+  }
+
+  async #change(change: (id: number) => Promise<NetSheet>): Promise<void> {
+    const id = this.#id;
+    if (id !== undefined) {
+      await this.#act(async () => (this.sheet = await change(id)));
+    }
+  }
+
+  async #act(action: () => Promise<unknown>, refused: () => void = () => {}): Promise<void> {
+    try {
+      await action();
+      this.problem = '';
+    } catch (e) {
+      this.problem = e instanceof Problem ? e.message : String(e);
+      refused();
+    }
+  }
+
+  /** One question at a time; what is typed meanwhile is asked about afterwards. */
+  #read(): void {
+    if (this.text.trim() === '' || this.#id === undefined) {
+      this.view = undefined;
+      return;
+    }
+    if (this.#reading) {
+      this.#stale = true;
+      return;
+    }
+    this.#reading = true;
+    const asked = this.text;
+    got(
+      api.POST('/api/net-sessions/{id}/read', { params: { path: { id: this.#id } }, body: { text: asked } }),
+    )
+      .then((view) => {
+        if (asked === this.text) this.view = view;
+      })
+      .catch(() => {
+        // The line can be sent off without knowing what it means.
+      })
+      .finally(() => {
+        this.#reading = false;
+        if (this.#stale) {
+          this.#stale = false;
+          this.#read();
+        }
+      });
+  }
+}
