@@ -82,8 +82,13 @@
     text-transform: uppercase;
   }
 
+  .marks :global(.bx--checkbox-wrapper) {
+    margin: 0;
+  }
+
   .marks {
     display: flex;
+    align-items: center;
     grid-column: 1 / 4;
     gap: 24px;
   }

@@ -27,7 +27,7 @@
         <th><span class="visually-hidden">Turn</span></th>
         <th>Call</th>
         <th>Name</th>
-        <th class="number">Sessions before</th>
+        <th class="number">Sessions</th>
         <th class="number">Worked</th>
         <th>Marks</th>
         <th>Sent</th>
@@ -46,14 +46,15 @@
           <tr
             class:chosen={store.chosenId === one.id}
             class:present={sheet.turnId === one.id}
-            class:spoken={one.spoken && sheet.turnId !== one.id}
+            class:spoken={one.spoken && sheet.endedAt === undefined && sheet.turnId !== one.id}
             aria-selected={store.chosenId === one.id}
             onclick={() => (store.chosenId = one.id)}
             ondblclick={() => (store.editedId = one.id)}
           >
             <td class="number mono">{i + 1}</td>
             <td class="state">
-              {#if sheet.turnId === one.id}<strong>turn</strong>
+              {#if sheet.endedAt !== undefined}<span></span>
+              {:else if sheet.turnId === one.id}<strong>turn</strong>
               {:else if sheet.nextId === one.id}next
               {:else if one.spoken}<span title="Had its turn in this round">✓</span>
               {:else if one.skipped}later{/if}
@@ -64,7 +65,7 @@
                 >{/if}
             </td>
             <td>{one.name ?? ''}</td>
-            <td class="number mono">{one.sessions === 0 ? 'first' : one.sessions}</td>
+            <td class="number mono">{one.sessions > 0 ? one.sessions : one.call ? 'first' : ''}</td>
             <td class="number mono">{one.worked === 0 ? '' : `${one.worked}×`}</td>
             <td>
               {[...one.marks.map((mark) => WORDS[mark]), one.via ? `via ${one.via}` : '']

@@ -16,7 +16,7 @@
   const present = $derived(sheet.checkIns.find((one) => one.id === sheet.turnId));
   const next = $derived(sheet.checkIns.find((one) => one.id === sheet.nextId));
   const named = (one: typeof present) =>
-    one ? [one.call ?? one.heard, one.name].filter(Boolean).join(' ') : 'nobody';
+    one ? [one.call ?? one.heard, one.name].filter(Boolean).join(' ') : '–';
   const overdue = $derived(clock.now - Date.parse(sheet.identifiedAt) >= sheet.identifyMinutes * 60_000);
 </script>
 
@@ -43,7 +43,7 @@
   </div>
   <div>
     <dt>Next</dt>
-    <dd>{next ? named(next) : 'round complete'}</dd>
+    <dd>{!next && sheet.checkIns.length > 0 ? 'round complete' : named(next)}</dd>
   </div>
 </dl>
 

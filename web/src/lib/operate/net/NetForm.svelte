@@ -2,12 +2,12 @@
   import { Button, Checkbox, NumberInput, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { Net, NetDraft } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
+  import { shortMegaHertz } from '../../platform/shared/format';
   import { NetStore } from './nets.svelte';
 
   let { net, onclose }: { net?: Net; onclose: () => void } = $props();
 
   const nets = useStore(NetStore);
-  const HZ_PER_MHZ = 1e6;
   const WAYS = [
     { id: '', text: 'by the known channels, else directly' },
     { id: 'RPT', text: 'through a repeater' },
@@ -20,7 +20,7 @@
     return {
       name: from?.name ?? '',
       usualTimes: from?.usualTimes ?? '',
-      frequency: from?.frequencyHz === undefined ? '' : (from.frequencyHz / HZ_PER_MHZ).toFixed(3),
+      frequency: from?.frequencyHz === undefined ? '' : shortMegaHertz(from.frequencyHz),
       mode: from?.mode ?? '',
       travels: from?.travels ?? '',
       netControl: from?.netControl ?? true,

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { useStore } from '../../platform/page/stores';
+  import { counted } from '../../platform/shared/format';
   import { SheetStore, type Turning } from './sheet.svelte';
 
   const store = useStore(SheetStore);
@@ -75,6 +76,12 @@
       {/each}
     </div>
   {/if}
+  {#each store.refused as one (one.text)}
+    <p class="refused" role="alert">
+      <span class="mono">{one.text}</span> <span class="trouble">{one.sentence}</span>
+      <button class="more" onclick={() => store.dismissRefused()}>Dismiss</button>
+    </p>
+  {/each}
   <input
     bind:this={input}
     class="mono"
@@ -92,7 +99,11 @@
     spellcheck="false"
   />
   <p id="net-line-says" role="status">
-    {#if problems.length > 0}
+    {#if store.unsent.length > 0 && problems.length > 0}
+      <span class="trouble"
+        >{problems.join(' ')} {counted(store.unsent.length, 'line')} will be sent when it does.</span
+      >
+    {:else if problems.length > 0}
       <span class="trouble">{problems.join(' ')}</span>
     {:else if store.text !== ''}
       <span class="muted"
@@ -140,8 +151,11 @@
     font-size: 13px;
   }
 
-  kbd {
+  kbd:not(:first-child) {
     margin-left: 10px;
+  }
+
+  kbd {
     padding: 0 4px;
     border: 1px solid var(--yb-line-strong);
     border-radius: 2px;

@@ -3,7 +3,7 @@
   import type { Net } from '../../platform/api/client';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
-  import { counted, megaHertz, utcDate, utcMinute } from '../../platform/shared/format';
+  import { counted, shortMegaHertz, utcDate, utcMinute } from '../../platform/shared/format';
   import NetForm from './NetForm.svelte';
   import { NetStore } from './nets.svelte';
 
@@ -20,7 +20,11 @@
   }
 
   const where = (net: Net) =>
-    [net.frequencyHz === undefined ? '' : `${megaHertz(net.frequencyHz)} MHz`, net.mode ?? '', net.usualTimes]
+    [
+      net.frequencyHz === undefined ? '' : `${shortMegaHertz(net.frequencyHz)} MHz`,
+      net.mode ?? '',
+      net.usualTimes,
+    ]
       .filter(Boolean)
       .join(' · ');
 </script>
@@ -105,6 +109,7 @@
 
   header {
     display: flex;
+    align-items: flex-start;
     justify-content: space-between;
     gap: 16px;
     margin-bottom: 8px;

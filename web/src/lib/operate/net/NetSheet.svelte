@@ -2,7 +2,7 @@
   import { Button } from 'carbon-components-svelte';
   import { ChangeStore } from '../../log/change/changes.svelte';
   import { useStore } from '../../platform/page/stores';
-  import { counted, megaHertz, utcDate, utcMinute } from '../../platform/shared/format';
+  import { counted, shortMegaHertz, utcDate, utcMinute } from '../../platform/shared/format';
   import CheckInTable from './CheckInTable.svelte';
   import NetClock from './NetClock.svelte';
   import NetLine from './NetLine.svelte';
@@ -37,11 +37,8 @@
     await store.close();
   }
 
-  async function undo() {
-    if (sheet?.changeId !== undefined) {
-      await changes.undo(sheet.changeId);
-      await store.load();
-    }
+  function undo() {
+    if (sheet?.changeId !== undefined) void changes.undo(sheet.changeId);
   }
 </script>
 
@@ -59,14 +56,31 @@
           : ''} UTC</span
       >
       <span>
-        {#if sheet.frequencyHz !== undefined}<span class="mono">{megaHertz(sheet.frequencyHz)}</span> MHz{/if}
+        {#if sheet.frequencyHz !== undefined}<span class="mono">{shortMegaHertz(sheet.frequencyHz)}</span> MHz{/if}
         {sheet.mode ?? ''}
         <span class="muted">{sheet.fromRadio ? 'from the radio' : ''}</span>
       </span>
       <span class="way">{way}</span>
       <span class="grow"></span>
+      {#if runs}
+        <Button kind="tertiary" size="small" on:click={() => (closing = true)}>Close session…</Button>
+      {/if}
       <a href="#/nets">All nets</a>
     </header>
+    {#if runs && closing}
+      <div class="act" role="group" aria-label="Close session">
+        <span>
+          {sheet.logs
+            ? `Log ${counted(sheet.checkIns.length - unknown, 'check-in')} and close the session?`
+            : 'Close the session?'}
+          {#if unknown > 0}<span class="trouble"
+              >{counted(unknown, 'incomplete call')} will not be logged.</span
+            >{/if}
+        </span>
+        <Button size="small" on:click={close}>{sheet.logs ? 'Log and close' : 'Close session'}</Button>
+        <Button kind="secondary" size="small" on:click={() => (closing = false)}>Cancel</Button>
+      </div>
+    {/if}
     {#if runs}
       <NetClock {sheet} onidentified={() => store.identified()} />
     {:else}
@@ -89,7 +103,7 @@
     <CheckInTable {sheet} />
     {#if sheet.missing.length > 0}
       <p class="missing">
-        <span class="muted">Regulars not heard yet</span>
+        <span class="muted">Regulars not heard{runs ? ' yet' : ''}</span>
         {#each sheet.missing as call (call)}
           <button
             class="mono"
@@ -102,22 +116,6 @@
     {#if runs}
       <div class="foot">
         <NetLine />
-        <div class="act">
-          {#if closing}
-            <span>
-              {sheet.logs
-                ? `Log ${counted(sheet.checkIns.length - unknown, 'check-in')} and close?`
-                : 'Close?'}
-              {#if unknown > 0}<span class="trouble"
-                  >{counted(unknown, 'incomplete call')} will not be logged.</span
-                >{/if}
-            </span>
-            <Button size="small" on:click={close}>{sheet.logs ? 'Log and close' : 'Close session'}</Button>
-            <Button kind="secondary" size="small" on:click={() => (closing = false)}>Cancel</Button>
-          {:else}
-            <Button kind="tertiary" size="small" on:click={() => (closing = true)}>Close session…</Button>
-          {/if}
-        </div>
       </div>
     {/if}
   {/if}
@@ -174,17 +172,15 @@
   .foot {
     position: sticky;
     bottom: -24px;
-    display: flex;
-    flex-direction: column;
-    gap: 8px;
     margin-top: auto;
-    padding: 8px 0 16px;
+    padding: 8px 0 4px;
     border-top: 1px solid var(--yb-line-strong);
     background: var(--yb-ground);
   }
 
   .act {
-    justify-content: flex-end;
-    min-height: 32px;
+    padding: 4px 12px;
+    border-left: 3px solid var(--yb-accent);
+    background: var(--yb-panel);
   }
 </style>

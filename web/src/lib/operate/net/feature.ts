@@ -18,6 +18,8 @@ export const net: FeatureFactory = (stores) => {
         sheet.takeRunning(running);
         void nets.load();
       });
+      // Contacts of a closed session come and go with a change of the log.
+      live.on('change', () => void sheet.loadEnded());
     },
     views: [
       {

@@ -1,6 +1,7 @@
 import {
   api,
   got,
+  NoAnswer,
   Problem,
   type CheckIn,
   type CheckInDraft,
@@ -11,12 +12,21 @@ import { tabMemory } from '../../platform/shared/memory';
 import type { Memory } from '../../station/position/positions.svelte';
 
 const TEXT_KEY = 'yokebar-net-line';
+const UNSENT_KEY = 'yokebar-net-unsent';
+const RETRY_MS = 2000;
 
 export type Turning = 'NEXT' | 'GIVE' | 'SKIP' | 'UP';
 
+/** A line that was sent off and is not answered yet; its key makes a second try harmless. */
+interface Unsent {
+  sessionId: number;
+  body: { text: string; key: string; checkInId?: number };
+}
+
 /**
- * The net sheet that is open: a session, and the line in which check-ins are typed. What is typed and not sent yet survives a
- * reload of the page; what was sent is kept by the server before it answers.
+ * The net sheet that is open: a session, and the line in which check-ins are typed. Lines are sent one after the other, again
+ * and again until the server answers, and survive a reload of the page like the one that is being typed. What was answered is
+ * stored.
  */
 export class SheetStore {
   sheet = $state.raw<NetSheet | undefined>(undefined);
@@ -26,6 +36,10 @@ export class SheetStore {
   /** What the operator should know of the last entry. */
   notices = $state.raw<string[]>([]);
   problem = $state('');
+  /** Lines on their way, the oldest first. */
+  unsent = $state.raw<Unsent[]>([]);
+  /** Lines that were refused while the next one was being typed already, with the reason. */
+  refused = $state.raw<{ text: string; sentence: string }[]>([]);
   /** The check-in that keys and lines without a call are about; undefined for the one whose turn it is. */
   chosenId = $state<number | undefined>(undefined);
   /** The check-in that is being edited in place. */
@@ -35,11 +49,12 @@ export class SheetStore {
   #memory: Memory;
   #reading = false;
   #stale = false;
-  #queue: Promise<unknown> = Promise.resolve();
+  #sending: Promise<void> | undefined;
 
   constructor(memory: Memory = tabMemory as Memory) {
     this.#memory = memory;
     this.text = memory.getItem(TEXT_KEY) ?? '';
+    this.unsent = JSON.parse(memory.getItem(UNSENT_KEY) ?? '[]') as Unsent[];
   }
 
   /** Shows a session. */
@@ -53,6 +68,7 @@ export class SheetStore {
     }
     await this.load();
     this.#read();
+    void this.#send();
   }
 
   async load(): Promise<void> {
@@ -62,6 +78,11 @@ export class SheetStore {
       const sheet = await got(api.GET('/api/net-sessions/{id}', { params: { path: { id } } }));
       if (id === this.#id) this.sheet = sheet;
     });
+  }
+
+  /** Reads a session that has ended again; one that runs is sent whenever it changes. */
+  async loadEnded(): Promise<void> {
+    if (this.sheet?.endedAt !== undefined) await this.load();
   }
 
   /** The sheets of the sessions that run, as the event stream sends them. */
@@ -91,32 +112,64 @@ export class SheetStore {
     this.type(text.endsWith(' ') ? text : `${text} `);
   }
 
-  /** Sends the line off; it is free for the next at once, and comes back when it was refused. */
+  /** Sends the line off; it is free for the next at once. */
   enter(): Promise<void> {
     const text = this.text.trim();
     if (text === '' || this.#id === undefined) return Promise.resolve();
-    const id = this.#id;
     const body = { text, key: crypto.randomUUID(), checkInId: this.chosenId };
+    this.#keep([...this.unsent, { sessionId: this.#id, body }]);
     this.type('');
-    const sent = this.#queue.then(() =>
-      this.#act(
-        async () => {
-          const answer = await got(
-            api.POST('/api/net-sessions/{id}/entries', { params: { path: { id } }, body }),
-          );
+    return this.#send();
+  }
+
+  dismissRefused(): void {
+    this.refused = [];
+  }
+
+  /** Sends what waits, in order, until nothing does or the server does not answer; then it is tried again a little later. */
+  #send(): Promise<void> {
+    this.#sending ??= this.#sendAll().finally(() => {
+      this.#sending = undefined;
+      if (this.unsent.length > 0) setTimeout(() => void this.#send(), RETRY_MS);
+    });
+    return this.#sending;
+  }
+
+  async #sendAll(): Promise<void> {
+    for (let next = this.unsent[0]; next !== undefined; next = this.unsent[0]) {
+      const { sessionId, body } = next;
+      try {
+        const path = { id: sessionId };
+        const answer = await got(api.POST('/api/net-sessions/{id}/entries', { params: { path }, body }));
+        if (sessionId === this.#id) {
           this.sheet = answer.sheet;
           this.notices = answer.notices;
-        },
-        () => {
-          if (this.text === '') {
-            this.text = text;
-            this.#memory.setItem(TEXT_KEY, text);
-          }
-        },
-      ),
-    );
-    this.#queue = sent;
-    return sent;
+        }
+        this.problem = '';
+      } catch (e) {
+        if (e instanceof NoAnswer) {
+          this.problem = e.message;
+          return;
+        }
+        this.#refuse(body.text, e instanceof Problem ? e.message : String(e));
+      }
+      this.#keep(this.unsent.slice(1));
+    }
+  }
+
+  /** A refused line comes back to be corrected, unless the next one is being typed. */
+  #refuse(text: string, sentence: string): void {
+    if (this.text === '') {
+      this.type(text);
+      this.problem = sentence;
+    } else {
+      this.refused = [...this.refused, { text, sentence }];
+    }
+  }
+
+  #keep(unsent: Unsent[]): void {
+    this.unsent = unsent;
+    this.#memory.setItem(UNSENT_KEY, JSON.stringify(unsent));
   }
 
   turn(turning: Turning): Promise<void> {
@@ -184,13 +237,12 @@ export class SheetStore {
     }
   }
 
-  async #act(action: () => Promise<unknown>, refused: () => void = () => {}): Promise<void> {
+  async #act(action: () => Promise<unknown>): Promise<void> {
     try {
       await action();
       this.problem = '';
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : String(e);
-      refused();
     }
   }
 

@@ -134,6 +134,13 @@ export class Problem extends Error {
   }
 }
 
+/** The server could not be reached: what was asked may be asked again. */
+export class NoAnswer extends Problem {
+  constructor() {
+    super('Yokebar does not answer. Is it running?');
+  }
+}
+
 type Answer<T> = { data?: T; error?: unknown };
 
 /** The data of an answer; throws a Problem when the server refused or could not be reached. */
@@ -142,7 +149,7 @@ export async function got<T>(answer: Promise<Answer<T>>): Promise<T> {
   try {
     received = await answer;
   } catch {
-    throw new Problem('Yokebar does not answer. Is it running?');
+    throw new NoAnswer();
   }
   if (received.error !== undefined || received.data === undefined) {
     throw Problem.from(received.error);

@@ -15,6 +15,11 @@ export function megaHertz(hz: number): string {
   return `${Math.floor(hz / 1_000_000)}.${digits.slice(0, 3)}\u2009${digits.slice(3)}`;
 }
 
+/** A frequency in Hz as one writes it: `145.600`, with more digits only where they say something: `14.285 500`. */
+export function shortMegaHertz(hz: number): string {
+  return hz % 1000 === 0 ? (hz / 1_000_000).toFixed(3) : megaHertz(hz);
+}
+
 /** A whole number with thin groups of three: `12 486`. */
 export function grouped(n: number): string {
   return String(n).replace(/\B(?=(\d{3})+(?!\d))/g, '\u2009');

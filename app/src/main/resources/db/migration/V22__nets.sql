@@ -62,7 +62,9 @@ create table net_check_in (
     skipped_round integer not null,
     contact_id bigint,
     -- made up by the page for each entry, so that a second try is not a second check-in
-    entry_key varchar(80)
+    entry_key varchar(80),
+    -- of the last line that was about it
+    note_key varchar(80)
 );
 
 create index net_check_in_session on net_check_in (session_id, list_order);

@@ -17,7 +17,9 @@ final class DemoNets {
 
     DemoNets(DemoApi api, World world) {
         this.api = api;
-        this.stations = world.stations();
+        this.stations = world.stations().stream()
+                .filter(station -> station.continent().equals("EU"))
+                .toList();
     }
 
     void add() throws IOException, InterruptedException {

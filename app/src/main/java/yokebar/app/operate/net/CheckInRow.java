@@ -86,8 +86,13 @@ class CheckInRow {
     @Nullable
     Long contactId;
 
+    /** The page's key of the line it checked in with. */
     @Nullable
     String entryKey;
+
+    /** The page's key of the last line that was about it. */
+    @Nullable
+    String noteKey;
 
     long number() {
         return Objects.requireNonNull(id, "not stored yet");

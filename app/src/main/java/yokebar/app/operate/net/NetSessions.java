@@ -113,7 +113,11 @@ class NetSessions {
             if (about == null) {
                 throw new Rejection("text", "Type a call, or choose the station this is about first.");
             }
-            editing.note(editing.find(sessionId, about), entry);
+            CheckInRow row = editing.find(sessionId, about);
+            if (!key.equals(row.noteKey)) {
+                row.noteKey = key;
+                editing.note(row, entry);
+            }
         }
         List<String> notices = new ArrayList<>();
         for (NetEntry.Heard heard : entry.stations()) {

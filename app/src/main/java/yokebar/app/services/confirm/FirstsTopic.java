@@ -46,6 +46,10 @@ class FirstsTopic implements LiveTopic {
     @Override
     public void send(LivePages to) {
         List<ConfirmationReceived.First> all = new ArrayList<>(firsts.take());
+        if (all.isEmpty()) {
+            // What came while the last message was made went with it.
+            return;
+        }
         int shown = Math.min(MAX_FIRSTS, all.size());
         to.send(FIRSTS, new FirstsUpdate(List.copyOf(all.subList(0, shown)), all.size() - shown));
     }

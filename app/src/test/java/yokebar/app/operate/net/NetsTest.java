@@ -198,7 +198,9 @@ class NetsTest extends ServiceTest {
         sheet = turn("GIVE", row(sheet, "ZP5QXA").path("id").asLong());
         assertThat(turnOf(sheet, "turnId")).isEqualTo("ZP5QXA");
         ok(enter("59 55 ; loud", "a report", null));
+        ok(enter("59 55 ; loud", "a report", null));
         assertThat(row(sheet(), "ZP5QXA").path("received").asString()).isEqualTo("55");
+        assertThat(row(sheet(), "ZP5QXA").path("note").asString()).isEqualTo("loud");
     }
 
     @Test
