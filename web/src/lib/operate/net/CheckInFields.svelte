@@ -3,17 +3,12 @@
   import { onMount } from 'svelte';
   import type { CheckIn } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
+  import { MARKS } from './marks';
   import { SheetStore } from './sheet.svelte';
 
   let { checkIn, removable }: { checkIn: CheckIn; removable: boolean } = $props();
 
   const store = useStore(SheetStore);
-  const MARKS = [
-    { id: 'TRAFFIC', label: 'traffic' },
-    { id: 'EARLY', label: 'leaves early' },
-    { id: 'LISTENING', label: 'only listens' },
-  ] as const;
-
   // svelte-ignore state_referenced_locally
   let form = $state({
     call: checkIn.call ?? checkIn.heard,

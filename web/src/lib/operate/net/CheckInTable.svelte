@@ -1,14 +1,21 @@
 <script lang="ts">
-  import type { NetSheet } from '../../platform/api/client';
+  import type { CheckIn, NetSheet } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
   import { counted, utcMinute } from '../../platform/shared/format';
   import CheckInFields from './CheckInFields.svelte';
+  import { MARKS } from './marks';
   import { SheetStore } from './sheet.svelte';
 
   let { sheet }: { sheet: NetSheet } = $props();
 
   const store = useStore(SheetStore);
-  const WORDS: Record<string, string> = { TRAFFIC: 'traffic', EARLY: 'early', LISTENING: 'listening' };
+  const words = (one: CheckIn) =>
+    [
+      ...MARKS.filter((mark) => one.marks.includes(mark.id)).map((mark) => mark.word),
+      one.via ? `via ${one.via}` : '',
+    ]
+      .filter(Boolean)
+      .join(', ');
 
   let body = $state<HTMLElement | null>(null);
   $effect(() => {
@@ -28,7 +35,7 @@
         <th>Call</th>
         <th>Name</th>
         <th class="number">Sessions</th>
-        <th class="number">Worked</th>
+        <th class="number">Contacts</th>
         <th>Marks</th>
         <th>Sent</th>
         <th>Received</th>
@@ -47,13 +54,13 @@
             class:chosen={store.chosenId === one.id}
             class:present={sheet.turnId === one.id}
             class:spoken={one.spoken && sheet.endedAt === undefined && sheet.turnId !== one.id}
-            aria-selected={store.chosenId === one.id}
             onclick={() => (store.chosenId = one.id)}
             ondblclick={() => (store.editedId = one.id)}
           >
             <td class="number mono">{i + 1}</td>
             <td class="state">
               {#if sheet.endedAt !== undefined}<span></span>
+              {:else if !sheet.netControl}{#if one.worked}<strong>worked</strong>{/if}
               {:else if sheet.turnId === one.id}<strong>turn</strong>
               {:else if sheet.nextId === one.id}next
               {:else if one.spoken}<span title="Had its turn in this round">✓</span>
@@ -66,11 +73,9 @@
             </td>
             <td>{one.name ?? ''}</td>
             <td class="number mono">{one.sessions > 0 ? one.sessions : one.call ? 'first' : ''}</td>
-            <td class="number mono">{one.worked === 0 ? '' : `${one.worked}×`}</td>
+            <td class="number mono">{one.contacts === 0 ? '' : `${one.contacts}×`}</td>
             <td>
-              {[...one.marks.map((mark) => WORDS[mark]), one.via ? `via ${one.via}` : '']
-                .filter(Boolean)
-                .join(', ')}
+              {words(one)}
             </td>
             <td class="mono">{one.sent ?? ''}</td>
             <td class="mono">{one.received ?? ''}</td>

@@ -33,18 +33,20 @@
       <button class="more" onclick={onidentified} title="On the empty line: !">I gave it</button>
     </dd>
   </div>
-  <div>
-    <dt>Round</dt>
-    <dd class="mono">{sheet.round}</dd>
-  </div>
-  <div class="turn">
-    <dt>Turn</dt>
-    <dd>{named(present)}</dd>
-  </div>
-  <div>
-    <dt>Next</dt>
-    <dd>{!next && sheet.checkIns.length > 0 ? 'round complete' : named(next)}</dd>
-  </div>
+  {#if sheet.netControl}
+    <div>
+      <dt>Round</dt>
+      <dd class="mono">{sheet.round}</dd>
+    </div>
+    <div class="turn">
+      <dt>Turn</dt>
+      <dd>{named(present)}</dd>
+    </div>
+    <div>
+      <dt>Next</dt>
+      <dd>{!next && sheet.checkIns.length > 0 ? 'round complete' : named(next)}</dd>
+    </div>
+  {/if}
 </dl>
 
 <style>

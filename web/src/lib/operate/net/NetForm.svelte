@@ -83,7 +83,10 @@
     invalid={!!fault('identifyMinutes')}
     invalidText={fault('identifyMinutes')}
   />
-  <Checkbox labelText="I am net control" bind:checked={form.netControl} />
+  <Checkbox
+    labelText="I am net control; else only stations marked as worked are logged"
+    bind:checked={form.netControl}
+  />
   <Checkbox labelText="Log check-ins as contacts" bind:checked={form.logs} />
   {#if nets.saving.fault(key) && !fault('name') && !fault('frequency') && !fault('mode') && !fault('identifyMinutes')}
     <p class="fault across" role="alert">{nets.saving.fault(key)}</p>

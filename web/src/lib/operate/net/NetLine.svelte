@@ -2,7 +2,7 @@
   import { onMount } from 'svelte';
   import { useStore } from '../../platform/page/stores';
   import { counted } from '../../platform/shared/format';
-  import { SheetStore, type Turning } from './sheet.svelte';
+  import { SheetStore, type SheetAction } from './sheet.svelte';
 
   const store = useStore(SheetStore);
 
@@ -10,7 +10,13 @@
   let choice = $state(-1);
 
   /** Keys that act on the list while nothing is typed; no call begins with one. */
-  const TURNS: Record<string, Turning> = { '.': 'NEXT', ',': 'SKIP', '=': 'GIVE', '+': 'UP' };
+  const ACTIONS: Record<string, SheetAction> = {
+    '.': 'NEXT_TURN',
+    ',': 'SKIP_TURN',
+    '=': 'GIVE_TURN',
+    '+': 'MOVE_UP',
+    '*': 'TOGGLE_WORKED',
+  };
 
   const likely = $derived(
     store.view?.parts.flatMap((part) => part.candidates.map((one) => ({ part: part.part, ...one }))) ?? [],
@@ -32,14 +38,14 @@
 
   function onkeydown(event: KeyboardEvent) {
     const empty = store.text === '';
-    const turning = TURNS[event.key];
+    const action = ACTIONS[event.key];
     const guess = likely[choice];
     if (event.key === 'Enter') {
       if (guess) take(guess);
       else if (empty) store.editedId = store.chosenId;
       else void store.enter();
-    } else if (empty && turning) {
-      void store.turn(turning);
+    } else if (empty && action) {
+      void store.actOn(action);
     } else if (empty && event.key === '!') {
       void store.identified();
     } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
@@ -113,7 +119,9 @@
       >
     {:else}
       <span class="muted"
-        ><kbd>.</kbd> next turn <kbd>,</kbd> skip <kbd>↑↓</kbd> choose, then <kbd>=</kbd> turn now
+        >{#if !store.sheet?.netControl}<kbd>↑↓</kbd> choose, then <kbd>*</kbd> worked{:else}<kbd>.</kbd> next
+          turn
+          <kbd>,</kbd> skip <kbd>↑↓</kbd> choose, then <kbd>=</kbd> turn now{/if}
         <kbd>+</kbd> move up <kbd>Enter</kbd> edit, or type a report <kbd>!</kbd> I gave my call</span
       >
     {/if}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
+  import { onMount } from 'svelte';
   import type { Net } from '../../platform/api/client';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
@@ -9,6 +10,8 @@
 
   const navigation = useStore(Navigation);
   const nets = useStore(NetStore);
+
+  onMount(() => void nets.load());
 
   /** The net whose settings are open; 0 for a new one. */
   let edited = $state<number | undefined>(undefined);
@@ -87,6 +90,7 @@
                 {/each}
               </tbody>
             </table>
+            <p><a href={`#/nets/attendance-${net.id}`}>Attendance</a></p>
           {/if}
         </section>
       {/each}

@@ -18,19 +18,10 @@
 
   const sheet = $derived(store.sheet);
   const runs = $derived(sheet !== undefined && sheet.endedAt === undefined);
-  const unknown = $derived(sheet?.checkIns.filter((one) => one.call === undefined).length ?? 0);
-  const WAYS: Record<string, string> = {
-    RPT: 'repeater',
-    ECH: 'linked repeaters',
-    IRL: 'internet-linked repeater',
-    INTERNET: 'internet-linked',
-    SAT: 'satellite',
-  };
-  const way = $derived(
-    sheet?.travels === undefined
-      ? 'direct'
-      : [WAYS[sheet.travels] ?? sheet.travels, sheet.travelsThrough].filter(Boolean).join(' '),
-  );
+  /** What closing logs. */
+  const made = $derived(sheet?.checkIns.filter((one) => sheet.netControl || one.worked) ?? []);
+  const unknown = $derived(made.filter((one) => one.call === undefined).length);
+  const logged = $derived(sheet?.checkIns.filter((one) => one.contactId !== undefined).length ?? 0);
 
   async function close() {
     closing = false;
@@ -60,7 +51,7 @@
         {sheet.mode ?? ''}
         <span class="muted">{sheet.fromRadio ? 'from the radio' : ''}</span>
       </span>
-      <span class="way">{way}</span>
+      <span class="way">{sheet.way}</span>
       <span class="grow"></span>
       {#if runs}
         <Button kind="tertiary" size="small" on:click={() => (closing = true)}>Close session…</Button>
@@ -71,7 +62,7 @@
       <div class="act" role="group" aria-label="Close session">
         <span>
           {sheet.logs
-            ? `Log ${counted(sheet.checkIns.length - unknown, 'check-in')} and close the session?`
+            ? `Log ${counted(made.length - unknown, 'check-in')} and close the session?`
             : 'Close the session?'}
           {#if unknown > 0}<span class="trouble"
               >{counted(unknown, 'incomplete call')} will not be logged.</span
@@ -86,14 +77,14 @@
     {:else}
       <div class="ended" role="status">
         <span>
-          {counted(sheet.checkIns.length, 'check-in')}, {counted(sheet.logged, 'contact')} in the log.
+          {counted(sheet.checkIns.length, 'check-in')}, {counted(logged, 'contact')} in the log.
           {#if !sheet.logs}This net is not logged.{/if}
         </span>
         <a href={`#/log?find=${encodeURIComponent(`net:"${sheet.net}"`)}`}>Show in the log</a>
         <a href={`/api/net-sessions/${sheet.id}/report.txt`} target="_blank" rel="noopener">Report as text</a>
         <a href={`/api/net-sessions/${sheet.id}/report.csv`} download={`net-${sheet.id}.csv`}>Report as CSV</a
         >
-        {#if sheet.logged > 0 && sheet.changeId !== undefined}
+        {#if logged > 0 && sheet.changeId !== undefined}
           <button class="more" onclick={undo}>Undo logging</button>
         {/if}
         <button class="more" onclick={() => store.reopen()}>Reopen</button>

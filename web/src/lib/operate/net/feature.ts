@@ -16,7 +16,7 @@ export const net: FeatureFactory = (stores) => {
     listen(live) {
       live.on('net-sheets', (running) => {
         sheet.takeRunning(running);
-        void nets.load();
+        nets.takeRunning(running.map((one) => one.id));
       });
       // Contacts of a closed session come and go with a change of the log.
       live.on('change', () => void sheet.loadEnded());
@@ -43,6 +43,7 @@ export const net: FeatureFactory = (stores) => {
       { where: 'Net sheet', keys: ',', label: 'On the empty line: skip' },
       { where: 'Net sheet', keys: '=', label: 'On the empty line: give the chosen station its turn' },
       { where: 'Net sheet', keys: '+', label: 'On the empty line: move the chosen station up' },
+      { where: 'Net sheet', keys: '*', label: 'On the empty line: the chosen station was worked' },
       { where: 'Net sheet', keys: '!', label: 'On the empty line: I gave my call' },
       { where: 'Net sheet', keys: '↑ ↓', label: 'Choose a station; Enter edits it' },
     ],

@@ -23,6 +23,15 @@ export class NetStore {
     }
   }
 
+  /** Which sessions run, as the event stream says; the list is read again when others do than it shows. */
+  takeRunning(ids: number[]): void {
+    const shown = (this.all ?? [])
+      .flatMap((net) => net.sessions)
+      .filter((session) => session.endedAt === undefined)
+      .map((session) => session.id);
+    if (ids.length !== shown.length || ids.some((id) => !shown.includes(id))) void this.load();
+  }
+
   save(id: number | undefined, body: NetDraft): Promise<boolean> {
     return this.saving.during(`net-${id ?? 'new'}`, async () => {
       this.all = await (id === undefined

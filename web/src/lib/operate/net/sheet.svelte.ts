@@ -15,7 +15,7 @@ const TEXT_KEY = 'yokebar-net-line';
 const UNSENT_KEY = 'yokebar-net-unsent';
 const RETRY_MS = 2000;
 
-export type Turning = 'NEXT' | 'GIVE' | 'SKIP' | 'UP';
+export type SheetAction = 'NEXT_TURN' | 'GIVE_TURN' | 'SKIP_TURN' | 'MOVE_UP' | 'TOGGLE_WORKED';
 
 /** A line that was sent off and is not answered yet; its key makes a second try harmless. */
 interface Unsent {
@@ -172,10 +172,10 @@ export class SheetStore {
     this.#memory.setItem(UNSENT_KEY, JSON.stringify(unsent));
   }
 
-  turn(turning: Turning): Promise<void> {
+  actOn(action: SheetAction): Promise<void> {
     return this.#change((id) => {
-      const body = { turning, checkInId: turning === 'NEXT' ? undefined : this.chosenId };
-      return got(api.POST('/api/net-sessions/{id}/turns', { params: { path: { id } }, body }));
+      const body = { action, checkInId: action === 'NEXT_TURN' ? undefined : this.chosenId };
+      return got(api.POST('/api/net-sessions/{id}/actions', { params: { path: { id } }, body }));
     });
   }
 

@@ -18,7 +18,6 @@ function sheet(more: object = {}, ...calls: string[]): NetSheet {
     round: 1,
     checkIns,
     missing: [],
-    logged: 0,
     ...more,
   } as never;
 }
@@ -117,11 +116,11 @@ describe('SheetStore', () => {
   });
 
   it('gives turns to the chosen station, and the next one to nobody in particular', async () => {
-    server.on('POST /api/net-sessions/4/turns', sheet({ turnId: 2 }, 'CU2QYC', 'ZP5QXA'));
+    server.on('POST /api/net-sessions/4/actions', sheet({ turnId: 2 }, 'CU2QYC', 'ZP5QXA'));
     store.choose(1);
-    await store.turn('GIVE');
-    expect(server.sent['POST /api/net-sessions/4/turns']).toEqual({ turning: 'GIVE', checkInId: 1 });
-    await store.turn('NEXT');
-    expect(server.sent['POST /api/net-sessions/4/turns']).toEqual({ turning: 'NEXT' });
+    await store.actOn('GIVE_TURN');
+    expect(server.sent['POST /api/net-sessions/4/actions']).toEqual({ action: 'GIVE_TURN', checkInId: 1 });
+    await store.actOn('NEXT_TURN');
+    expect(server.sent['POST /api/net-sessions/4/actions']).toEqual({ action: 'NEXT_TURN' });
   });
 });

@@ -90,6 +90,7 @@ export type NetDraft = Schema['NetDraft'];
 export type NetSheet = Schema['SheetView'];
 export type CheckIn = Schema['CheckInView'];
 export type CheckInDraft = Schema['CheckInDraft'];
+export type NetAttendance = Schema['AttendanceView'];
 export type NetEntryView = Schema['EntryView'];
 export type Feed = Schema['FeedView'];
 export type FeedDraft = Schema['FeedDraft'];

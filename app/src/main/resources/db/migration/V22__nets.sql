@@ -24,6 +24,7 @@ create table net_session (
     version integer not null,
     net_id bigint references net (id) on delete set null,
     net_name varchar(60) not null,
+    net_control boolean not null,
     logs boolean not null,
     position_id bigint,
     own_call varchar(20),
@@ -60,6 +61,8 @@ create table net_check_in (
     power_w integer,
     spoken_round integer not null,
     skipped_round integer not null,
+    -- in a net that another station leads: whether there was a contact with it
+    worked boolean not null,
     contact_id bigint,
     -- made up by the page for each entry, so that a second try is not a second check-in
     entry_key varchar(80),

@@ -40,6 +40,11 @@ class AccessibilityTest {
         DemoSetup demo = new DemoSetup(URI.create(yokebar.address().toString()), standIns);
         demo.awaitReady(Until.PATIENCE);
         demo.furnishStation();
+        long running = yokebar.post("api/nets/1/sessions", "{}").path("id").asLong();
+        assertThat("nets/" + running).isEqualTo(RUNNING_SESSION);
+        yokebar.post(
+                "api/net-sessions/" + running + "/entries",
+                "{\"text\":\"zp5qxa qlz early ; from the ferry\",\"key\":\"1\"}");
         standIns.program().contact(java.util.Map.of("CALL", "ZP5QXA", "GRIDSQUARE", "GG14"));
         standIns.node().spot("OZ1QAB", 21_025.0, "ZP5QXB", "up 2");
         standIns.skimmer().hear("CU9QYB", "HM49kq", 21_030_000, "CW", 3);
@@ -70,6 +75,11 @@ class AccessibilityTest {
         return Accessibility.faults(page);
     }
 
+    /** The demo begins with three sessions of each of its two nets. */
+    private static final String ENDED_SESSION = "nets/1";
+
+    private static final String RUNNING_SESSION = "nets/7";
+
     private static final List<String> VIEWS = List.of(
             "desk",
             "on-air",
@@ -77,6 +87,10 @@ class AccessibilityTest {
             "on-air/goals",
             "on-air/alerts",
             "on-air/sun",
+            "nets",
+            ENDED_SESSION,
+            RUNNING_SESSION,
+            "nets/attendance-1",
             "log",
             "log/statistics",
             "intake/journal",

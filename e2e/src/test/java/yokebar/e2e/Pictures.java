@@ -49,6 +49,7 @@ public final class Pictures {
             page.keyboard().press("Escape");
             page.keyboard().press("Escape");
             onAir(page, folder);
+            nets(page, folder);
             radioInTrouble(page, folder);
             intake(page, folder);
             for (String view : new String[] {"Hookups", "Services", "Station"}) {
@@ -102,6 +103,38 @@ public final class Pictures {
         backstage("node/rate", "{\"spots\":\"0.7\"}");
         page.navigate(page.url().replaceAll("#.*", "#/desk"));
         page.getByTestId("heading").waitFor();
+    }
+
+    /** The repeater net in its first round. */
+    private static void nets(Page page, Path folder) {
+        page.navigate(page.url().replaceAll("#.*", "#/nets"));
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Island Repeater Roundtable"))
+                .getByText("Start session")
+                .click();
+        Locator missing = page.locator(".missing button");
+        missing.first().waitFor();
+        for (int i = 0; i < 6; i++) {
+            missing.first().click();
+        }
+        page.getByLabel("Check in", new Page.GetByLabelOptions().setExact(true)).focus();
+        int expected = 6;
+        for (String line : new String[] {
+            "", "ct3qzb via cu2qyc", "ea8qzd early", "qlz traffic ; boat race on Saturday", "hb9qze listening"
+        }) {
+            page.keyboard().type(line);
+            page.keyboard().press("Enter");
+            if (!line.isEmpty()) {
+                expected++;
+            }
+            page.locator("table[aria-label=Check-ins] tbody tr")
+                    .nth(expected - 1)
+                    .waitFor();
+        }
+        for (String key : new String[] {".", ".", "59 57 ; fine signal from the harbour\n", "."}) {
+            page.keyboard().type(key);
+        }
+        page.getByText("fine signal").waitFor();
+        take(page, folder, "nets");
     }
 
     /** Why a refused contact is not in the log; a log that is looked at before it is imported; a program on the link. */

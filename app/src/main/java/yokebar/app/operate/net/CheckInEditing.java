@@ -21,7 +21,6 @@ import yokebar.core.operate.net.NetEntry;
 class CheckInEditing {
     private static final int MAX_NAME = 80;
     private static final int MAX_NOTE = 500;
-    private static final String REPORT = "[1-5][1-9][1-9]?";
 
     private final EntityManager db;
     private final ContactLog log;
@@ -98,7 +97,7 @@ class CheckInEditing {
     }
 
     private static @Nullable String report(String field, String typed) {
-        if (!typed.isBlank() && !typed.strip().matches(REPORT)) {
+        if (!typed.isBlank() && !NetEntry.isReport(typed.strip())) {
             throw new Rejection(field, "\"" + typed + "\" is not a report. Write it as 59 or 599.");
         }
         return typed.isBlank() ? null : typed.strip();

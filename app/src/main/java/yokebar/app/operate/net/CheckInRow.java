@@ -82,6 +82,9 @@ class CheckInRow {
 
     int skippedRound;
 
+    /** In a net that another station leads: whether there was a contact with it. */
+    boolean worked;
+
     /** The contact it was logged as; the log may have lost it since. */
     @Nullable
     Long contactId;

@@ -1,6 +1,5 @@
 package yokebar.app.operate.net;
 
-import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import yokebar.app.station.position.Positions;
@@ -10,7 +9,7 @@ import yokebar.core.basics.channel.Channel;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.log.contact.PropagationMode;
 import yokebar.core.sources.radio.RadioCompletion;
-import yokebar.core.sources.radio.RadioState;
+import yokebar.core.sources.radio.RadioMode;
 
 /** Where a session is: on the frequency of its position's radio while that is on the band of the net, else where the net says. */
 @Component
@@ -40,27 +39,38 @@ class NetChannel {
             @Nullable PropagationMode travels,
             @Nullable Channel channel) {
 
+        /** How contacts on it travel, such as {@code repeater Pico}. */
+        String way() {
+            return channel != null ? channel.words() : travels != null ? travels.words() : "direct";
+        }
+
         /** Such as {@code 145.700 MHz FM, repeater Pico}. */
         String words() {
             String frequency = frequencyHz == null ? "No frequency noted" : "%.3f MHz".formatted(frequencyHz / 1e6);
-            return frequency
-                    + (mode == null ? "" : " " + mode)
-                    + (channel != null ? ", " + channel.words() : travels == null ? "" : ", " + travels.words());
+            return frequency + (mode == null ? "" : " " + mode) + ", " + way();
         }
     }
 
     At of(NetSessionRow session) {
         RadioCompletion.Reading radio = positions.reading(session.positionId).orElse(null);
-        RadioState state = radio == null ? null : radio.state();
-        Long hz = state == null ? null : state.transmitHz();
-        boolean follows = hz != null
-                && Band.of(hz) != null
-                && (session.frequencyHz == null || Band.of(session.frequencyHz) == Band.of(hz));
-        if (!follows || radio == null || state == null || hz == null) {
+        Long hz = radio == null ? null : radio.state().transmitHz();
+        if (radio == null || hz == null || !isOnBandOf(session, hz)) {
             return at(session, session.frequencyHz, false, session.mode, null);
         }
-        Mode mode = state.mode() == null ? null : radio.mapping().toLog(Objects.requireNonNull(state.mode()), hz);
-        return at(session, hz, true, mode == null ? session.mode : mode.label(), state.powerW());
+        RadioMode set = radio.state().mode();
+        Mode mode = set == null ? null : radio.mapping().toLog(set, hz);
+        return at(
+                session,
+                hz,
+                true,
+                mode == null ? session.mode : mode.label(),
+                radio.state().powerW());
+    }
+
+    /** Whether a radio there may be in the net; one that is on another band is used for something else. */
+    private static boolean isOnBandOf(NetSessionRow session, long hz) {
+        Band band = Band.of(hz);
+        return band != null && (session.frequencyHz == null || Band.of(session.frequencyHz) == band);
     }
 
     private At at(

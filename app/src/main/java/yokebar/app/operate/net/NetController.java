@@ -53,6 +53,12 @@ class NetController {
         return nets.views();
     }
 
+    /** Who came to the latest sessions of a net. */
+    @GetMapping("/{id}/attendance")
+    AttendanceView attendance(@PathVariable long id) {
+        return nets.attendance(id);
+    }
+
     /** Starts a session of a net, or goes on with the one that runs. */
     @PostMapping("/{id}/sessions")
     SheetView startSession(@PathVariable long id, @RequestParam(required = false) @Nullable Long positionId) {

@@ -113,7 +113,10 @@ class NetLogging {
             return new Closing(null, prepared, notices);
         }
         NetChannel.At at = channel.of(session);
-        for (CheckInRow row : sheets.checkIns(sessionId)) {
+        List<CheckInRow> made = sheets.checkIns(sessionId).stream()
+                .filter(row -> session.netControl || row.worked)
+                .toList();
+        for (CheckInRow row : made) {
             if (row.callSign == null) {
                 notices.add(row.heard + " is not a whole call and was not logged.");
             } else {

@@ -60,12 +60,12 @@ class NetSessionController {
             int stations, Set<CheckInMark> marks, List<NetCandidates.EntryPart> parts, List<String> problems) {}
 
     /**
-     * What is done with the turns of a round.
+     * What is done with the list by one key.
      *
-     * @param turning next turn, give the chosen one its turn, skip it, or move it up the list
+     * @param action next turn, give the chosen one its turn, skip it, move it up the list, or mark it as worked
      * @param checkInId the chosen station; null for the one that is next
      */
-    record TurnRequest(NetSessions.Turning turning, @Nullable Long checkInId) {}
+    record SheetActionRequest(NetSessions.SheetAction action, @Nullable Long checkInId) {}
 
     /**
      * The sheet after something was done.
@@ -114,10 +114,10 @@ class NetSessionController {
         return sheets.sheet(id);
     }
 
-    /** Gives turns: the next one, a chosen one, passing one over, moving one up. */
-    @PostMapping("/{id}/turns")
-    SheetView turn(@PathVariable long id, @RequestBody TurnRequest request) {
-        sessions.turn(id, request.turning(), request.checkInId());
+    /** Gives and skips turns, moves a station up the list, or marks it as worked. */
+    @PostMapping("/{id}/actions")
+    SheetView act(@PathVariable long id, @RequestBody SheetActionRequest request) {
+        sessions.act(id, request.action(), request.checkInId());
         return sheets.sheet(id);
     }
 

@@ -33,6 +33,9 @@ class NetSessionRow {
 
     String netName = "";
 
+    /** Whether this station leads it. */
+    boolean netControl;
+
     boolean logs;
 
     @Nullable

@@ -1,6 +1,7 @@
 package yokebar.app.operate.net;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
@@ -22,7 +23,6 @@ import yokebar.core.operate.net.NetEntry;
 @Service
 class NetSessions {
     private static final int MAX_CHECK_INS = 1000;
-    private static final int MAX_HEARD = 20;
 
     private final EntityManager db;
     private final Nets nets;
@@ -63,17 +63,16 @@ class NetSessions {
     @Transactional
     public long start(long netId, @Nullable Long positionId) {
         NetRow net = nets.find(netId);
-        Optional<NetSessionRow> running = db.createQuery(
-                        "from NetSessionRow where netId = :net and endedAt is null", NetSessionRow.class)
-                .setParameter("net", netId)
-                .getResultStream()
-                .findFirst();
+        // Two browsers that start it at the same moment share one session.
+        db.refresh(net, LockModeType.PESSIMISTIC_WRITE);
+        Optional<Long> running = runningOf(netId);
         if (running.isPresent()) {
-            return running.get().number();
+            return running.get();
         }
         NetSessionRow session = new NetSessionRow();
         session.netId = netId;
         session.netName = net.name;
+        session.netControl = net.netControl;
         session.logs = net.logs;
         session.positionId = positionId;
         Call ownCall = positions.settingAt(positionId).ownCall();
@@ -88,6 +87,13 @@ class NetSessions {
         db.flush();
         changed();
         return session.number();
+    }
+
+    private Optional<Long> runningOf(long netId) {
+        return db.createQuery("select id from NetSessionRow where netId = :net and endedAt is null", Long.class)
+                .setParameter("net", netId)
+                .getResultStream()
+                .findFirst();
     }
 
     /**
@@ -138,9 +144,6 @@ class NetSessions {
         if (rows.size() >= MAX_CHECK_INS) {
             throw new Rejection("text", "A session takes at most " + MAX_CHECK_INS + " check-ins.");
         }
-        if (heard.text().length() > MAX_HEARD) {
-            throw new Rejection("text", "A call has at most " + MAX_HEARD + " characters.");
-        }
         NetChannel.At at = channel.of(session);
         CheckInRow row = new CheckInRow();
         row.sessionId = session.number();
@@ -174,37 +177,39 @@ class NetSessions {
                 .orElse(null);
     }
 
-    /** What can be done with the turns of a round. */
-    enum Turning {
+    /** What can be done with the list by one key. */
+    enum SheetAction {
         /** The present turn is over, and the next station has its turn. */
-        NEXT,
+        NEXT_TURN,
         /** The chosen station has its turn now; whoever had it keeps it for later. */
-        GIVE,
+        GIVE_TURN,
         /** The chosen station, or the next one, is passed over and comes after the others. */
-        SKIP,
+        SKIP_TURN,
         /** The chosen station moves up by one on the list. */
-        UP
+        MOVE_UP,
+        /** In a net that another station leads: there was a contact with the chosen station, or there was none after all. */
+        TOGGLE_WORKED
     }
 
     /** @param checkInId the chosen station; null for the one that is next */
     @Transactional
-    public void turn(long sessionId, Turning turning, @Nullable Long checkInId) {
+    public void act(long sessionId, SheetAction action, @Nullable Long checkInId) {
         NetSessionRow session = running(sessionId);
         List<CheckInRow> rows = sheets.checkIns(sessionId);
-        switch (turning) {
-            case NEXT -> {
+        switch (action) {
+            case NEXT_TURN -> {
                 present(session, rows).ifPresent(row -> row.spokenRound = session.round);
                 session.turnId = NetSheets.next(session, rows);
                 if (session.turnId == null && !rows.isEmpty()) {
                     session.round++;
                 }
             }
-            case GIVE -> {
+            case GIVE_TURN -> {
                 CheckInRow chosen = editing.find(sessionId, required(checkInId));
                 chosen.spokenRound = Math.min(chosen.spokenRound, session.round - 1);
                 session.turnId = chosen.number();
             }
-            case SKIP -> {
+            case SKIP_TURN -> {
                 Long id = checkInId != null
                         ? checkInId
                         : session.turnId != null ? session.turnId : NetSheets.next(session, rows);
@@ -214,7 +219,11 @@ class NetSessions {
                     session.turnId = NetSheets.next(session, rows);
                 }
             }
-            case UP -> up(rows, editing.find(sessionId, required(checkInId)));
+            case MOVE_UP -> moveUp(rows, editing.find(sessionId, required(checkInId)));
+            case TOGGLE_WORKED -> {
+                CheckInRow chosen = editing.find(sessionId, required(checkInId));
+                chosen.worked = !chosen.worked;
+            }
         }
         changed();
     }
@@ -225,7 +234,7 @@ class NetSessions {
                 .findFirst();
     }
 
-    private static void up(List<CheckInRow> rows, CheckInRow chosen) {
+    private static void moveUp(List<CheckInRow> rows, CheckInRow chosen) {
         int at = rows.indexOf(chosen);
         if (at > 0) {
             CheckInRow above = rows.get(at - 1);
@@ -271,14 +280,20 @@ class NetSessions {
     @Transactional
     public void reopen(long sessionId) {
         NetSessionRow session = sheets.session(sessionId);
+        if (session.netId != null && runningOf(session.netId).isPresent()) {
+            throw Rejection.changedMeanwhile(
+                    "A session of " + session.netName + " is running. Close it before you reopen another.");
+        }
         session.endedAt = null;
         // What is logged at the next close is a change of its own.
         session.changeId = null;
         changed();
     }
 
+    /** The session, which nobody else changes until the transaction ends: a station checks in once, from any browser. */
     private NetSessionRow running(long sessionId) {
         NetSessionRow session = sheets.session(sessionId);
+        db.refresh(session, LockModeType.PESSIMISTIC_WRITE);
         if (!session.runs()) {
             throw Rejection.changedMeanwhile("This session of " + session.netName + " is closed. Reopen it to go on.");
         }

@@ -92,6 +92,7 @@ class NetSheets {
                 session.number(),
                 session.netId,
                 session.netName,
+                session.netControl,
                 session.logs,
                 session.ownCall,
                 session.startedAt,
@@ -99,15 +100,13 @@ class NetSheets {
                 at.frequencyHz(),
                 at.fromRadio(),
                 at.mode(),
-                at.travels(),
-                at.channel() == null ? null : at.channel().name(),
+                at.way(),
                 session.round,
                 session.turnId,
                 next(session, rows),
                 session.identifiedAt,
                 session.identifyMinutes,
                 session.changeId,
-                inLog.size(),
                 checkIns,
                 missing(rows, roster));
     }
@@ -150,6 +149,7 @@ class NetSheets {
                 row.spokenRound >= round,
                 row.skippedRound == round,
                 known == null ? 0 : known.sessions(),
+                row.worked,
                 call == null
                         ? 0
                         : before.of(CreditKind.BASE_CALL.key(CallParts.of(call).base()))

@@ -12,7 +12,7 @@ import yokebar.core.log.contact.PropagationMode;
  * @param frequencyHz null when it is announced each time
  * @param mode null when it differs
  * @param travels how its contacts travel; null when the known channels decide
- * @param netControl whether this station leads it
+ * @param netControl whether this station leads it; else only the check-ins that are marked as worked become contacts
  * @param logs whether check-ins become contacts
  * @param identifyMinutes after how many minutes the net sheet reminds of the own call
  * @param sessions the latest first

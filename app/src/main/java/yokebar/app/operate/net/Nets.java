@@ -2,8 +2,13 @@ package yokebar.app.operate.net;
 
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -20,6 +25,7 @@ class Nets {
     private static final int MAX_TIMES = 120;
     private static final int LONGEST_UNIDENTIFIED_MINUTES = 60;
     private static final int SESSIONS_SHOWN = 12;
+    private static final int MAX_ATTENDEES = 500;
 
     private final EntityManager db;
 
@@ -35,17 +41,57 @@ class Nets {
                 .toList();
     }
 
-    private NetView view(NetRow net) {
-        List<NetView.NetSessionView> sessions = db.createQuery(
+    /** Who came to the latest sessions of a net. */
+    @Transactional(readOnly = true)
+    public AttendanceView attendance(long netId) {
+        NetRow net = find(netId);
+        List<NetView.NetSessionView> sessions = sessions(netId);
+        List<Long> ids = sessions.stream().map(NetView.NetSessionView::id).toList();
+        Map<String, Attendance> byCall = new HashMap<>();
+        db.createQuery("from CheckInRow where sessionId in :ids and callSign is not null order by id", CheckInRow.class)
+                .setParameter("ids", ids)
+                .getResultStream()
+                .forEach(row -> byCall.computeIfAbsent(String.valueOf(row.callSign), call -> new Attendance())
+                        .came(row));
+        List<AttendanceView.Attendee> stations = byCall.entrySet().stream()
+                .map(one -> one.getValue().of(one.getKey(), ids))
+                .sorted(Comparator.comparing(AttendanceView.Attendee::times, Comparator.reverseOrder())
+                        .thenComparing(AttendanceView.Attendee::call))
+                .limit(MAX_ATTENDEES)
+                .toList();
+        return new AttendanceView(net.name, sessions, stations);
+    }
+
+    /** To which sessions a station came, and the name it had last. */
+    private static final class Attendance {
+        private final Set<Long> sessionIds = new HashSet<>();
+        private @Nullable String name;
+
+        void came(CheckInRow row) {
+            sessionIds.add(row.sessionId);
+            name = row.name == null ? name : row.name;
+        }
+
+        AttendanceView.Attendee of(String call, List<Long> ids) {
+            return new AttendanceView.Attendee(
+                    call, name, ids.stream().map(sessionIds::contains).toList(), sessionIds.size());
+        }
+    }
+
+    private List<NetView.NetSessionView> sessions(long netId) {
+        return db.createQuery(
                         "select s.id, s.startedAt, s.endedAt, (select count(*) from CheckInRow c where c.sessionId = s.id)"
-                                + " from NetSessionRow s where s.netId = :net order by s.startedAt desc",
+                                + " from NetSessionRow s where s.netId = :net order by s.startedAt desc, s.id desc",
                         Object[].class)
-                .setParameter("net", net.number())
+                .setParameter("net", netId)
                 .setMaxResults(SESSIONS_SHOWN)
                 .getResultStream()
                 .map(row -> new NetView.NetSessionView(
                         (Long) row[0], (Instant) row[1], (Instant) row[2], ((Long) row[3]).intValue()))
                 .toList();
+    }
+
+    private NetView view(NetRow net) {
         return new NetView(
                 net.number(),
                 net.name,
@@ -56,7 +102,7 @@ class Nets {
                 net.netControl,
                 net.logs,
                 net.identifyMinutes,
-                sessions);
+                sessions(net.number()));
     }
 
     /** @param id null for a new net */

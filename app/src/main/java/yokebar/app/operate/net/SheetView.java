@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import yokebar.core.log.contact.PropagationMode;
 import yokebar.core.operate.net.CheckInMark;
 
 /**
@@ -12,21 +11,20 @@ import yokebar.core.operate.net.CheckInMark;
  *
  * @param netId null when the net was deleted since
  * @param net the name of the net when the session began
+ * @param netControl whether this station leads it; else only the check-ins that are marked as worked become contacts
  * @param logs whether its check-ins become contacts
  * @param ownCall the call it is led or joined with; null while the station has none
  * @param startedAt when it began, UTC
  * @param endedAt null while it runs
  * @param frequencyHz where it is now; null when neither a radio nor the net says
  * @param fromRadio whether the radio of the position reports that
- * @param travels how its contacts travel; null when directly
- * @param travelsThrough the repeater or link by name; null when none is known
+ * @param way how its contacts travel, in words, such as {@code repeater Pico}
  * @param round from 1
  * @param turnId the check-in whose turn it is; null while it is nobody's
  * @param nextId the check-in whose turn is next; null when all have spoken in this round
  * @param identifiedAt when the own call was last given, UTC
  * @param identifyMinutes after how many minutes it has to be given again
  * @param changeId to take its contacts back with; null while none are logged
- * @param logged how many of its check-ins are contacts of the log now
  * @param checkIns in the order of the list
  * @param missing regulars who have not checked in
  */
@@ -34,6 +32,7 @@ record SheetView(
         long id,
         @Nullable Long netId,
         String net,
+        boolean netControl,
         boolean logs,
         @Nullable String ownCall,
         Instant startedAt,
@@ -41,15 +40,13 @@ record SheetView(
         @Nullable Long frequencyHz,
         boolean fromRadio,
         @Nullable String mode,
-        @Nullable PropagationMode travels,
-        @Nullable String travelsThrough,
+        String way,
         int round,
         @Nullable Long turnId,
         @Nullable Long nextId,
         Instant identifiedAt,
         int identifyMinutes,
         @Nullable Long changeId,
-        int logged,
         List<CheckInView> checkIns,
         List<String> missing) {
 
@@ -63,7 +60,8 @@ record SheetView(
      * @param spoken whether it had its turn in this round
      * @param skipped whether it was passed over in this round and comes after the others
      * @param sessions in how many earlier sessions of the net it was
-     * @param worked contacts with it in the log
+     * @param worked whether it is marked as worked, in a net that another station leads
+     * @param contacts contacts with it in the log
      * @param contactId the contact it was logged as; null when it is not in the log
      */
     record CheckInView(
@@ -80,6 +78,7 @@ record SheetView(
             boolean spoken,
             boolean skipped,
             int sessions,
-            int worked,
+            boolean worked,
+            int contacts,
             @Nullable Long contactId) {}
 }

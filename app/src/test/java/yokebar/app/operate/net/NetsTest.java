@@ -91,10 +91,10 @@ class NetsTest extends ServiceTest {
         return get(path(""));
     }
 
-    private JsonNode turn(String turning, Long checkInId) throws Exception {
-        Map<String, Object> body = new HashMap<>(Map.of("turning", turning));
+    private JsonNode act(String action, Long checkInId) throws Exception {
+        Map<String, Object> body = new HashMap<>(Map.of("action", action));
         body.put("checkInId", checkInId);
-        return ok(sendJson("POST", path("/turns"), body));
+        return ok(sendJson("POST", path("/actions"), body));
     }
 
     private static List<String> calls(JsonNode sheet) {
@@ -112,6 +112,13 @@ class NetsTest extends ServiceTest {
             }
         }
         throw new IllegalStateException(call + " is not on " + sheet);
+    }
+
+    private static long logged(JsonNode sheet) {
+        return sheet.path("checkIns")
+                .valueStream()
+                .filter(one -> one.hasNonNull("contactId"))
+                .count();
     }
 
     private String turnOf(JsonNode sheet, String which) {
@@ -180,22 +187,22 @@ class NetsTest extends ServiceTest {
         enter("cu2qyc zp5qxa oz1qab");
         JsonNode sheet = enter("hb9qac early").path("sheet");
         assertThat(turnOf(sheet, "nextId")).isEqualTo("HB9QAC");
-        sheet = turn("NEXT", null);
+        sheet = act("NEXT_TURN", null);
         assertThat(turnOf(sheet, "turnId")).isEqualTo("HB9QAC");
-        sheet = turn("NEXT", null);
+        sheet = act("NEXT_TURN", null);
         assertThat(turnOf(sheet, "turnId")).isEqualTo("CU2QYC");
-        sheet = turn("SKIP", null);
+        sheet = act("SKIP_TURN", null);
         assertThat(turnOf(sheet, "turnId")).isEqualTo("ZP5QXA");
-        sheet = turn("UP", row(sheet, "OZ1QAB").path("id").asLong());
+        sheet = act("MOVE_UP", row(sheet, "OZ1QAB").path("id").asLong());
         assertThat(calls(sheet)).containsExactly("CU2QYC", "OZ1QAB", "ZP5QXA", "HB9QAC");
-        sheet = turn("NEXT", null);
+        sheet = act("NEXT_TURN", null);
         assertThat(turnOf(sheet, "turnId")).isEqualTo("OZ1QAB");
-        sheet = turn("NEXT", null);
+        sheet = act("NEXT_TURN", null);
         assertThat(turnOf(sheet, "turnId")).as("skipped before").isEqualTo("CU2QYC");
-        sheet = turn("NEXT", null);
+        sheet = act("NEXT_TURN", null);
         assertThat(sheet.path("round").asInt()).isEqualTo(2);
         assertThat(turnOf(sheet, "turnId")).isEqualTo("nobody");
-        sheet = turn("GIVE", row(sheet, "ZP5QXA").path("id").asLong());
+        sheet = act("GIVE_TURN", row(sheet, "ZP5QXA").path("id").asLong());
         assertThat(turnOf(sheet, "turnId")).isEqualTo("ZP5QXA");
         ok(enter("59 55 ; loud", "a report", null));
         ok(enter("59 55 ; loud", "a report", null));
@@ -211,7 +218,7 @@ class NetsTest extends ServiceTest {
         enter("qlz");
         JsonNode closed = ok(sendJson("POST", path("/close"), Map.of()));
         assertThat(closed.path("notices").toString()).contains("QLZ is not a whole call and was not logged.");
-        assertThat(closed.path("sheet").path("logged").asInt()).isEqualTo(2);
+        assertThat(logged(closed.path("sheet"))).isEqualTo(2);
         assertThat(wholeLog())
                 .contains("<PROP_MODE:3>RPT")
                 .contains("<MODE:2>FM")
@@ -234,7 +241,7 @@ class NetsTest extends ServiceTest {
         changed(sendJson(
                 "POST", "/api/changes/" + closed.path("sheet").path("changeId").asLong() + "/undo", Map.of()));
         assertThat(count("contact")).isZero();
-        assertThat(sheet().path("logged").asInt()).isZero();
+        assertThat(logged(sheet())).isZero();
     }
 
     @Test
@@ -260,8 +267,11 @@ class NetsTest extends ServiceTest {
         ok(sendJson("POST", path("/reopen"), Map.of()));
         enter("cu2qyc");
         JsonNode closed = ok(sendJson("POST", path("/close"), Map.of()));
-        assertThat(closed.path("sheet").path("logged").asInt()).isEqualTo(2);
+        assertThat(logged(closed.path("sheet"))).isEqualTo(2);
         assertThat(count("contact")).isEqualTo(2);
+        start(netId);
+        assertThat(sendJson("POST", path("/reopen"), Map.of()).body())
+                .contains("A session of Island Repeater Roundtable is running. Close it before you reopen another.");
     }
 
     @Test
@@ -295,6 +305,21 @@ class NetsTest extends ServiceTest {
     }
 
     @Test
+    void inANetThatAnotherStationLeadsOnlyThoseWorkedAreLogged() throws Exception {
+        Map<String, Object> draft = net("Lantern Net", "14.285", "SSB", null);
+        draft.put("netControl", false);
+        sessionId = start(add(draft));
+        JsonNode sheet = enter("zp5qxa cu2qyc oz1qab").path("sheet");
+        act("TOGGLE_WORKED", row(sheet, "ZP5QXA").path("id").asLong());
+        act("TOGGLE_WORKED", row(sheet, "OZ1QAB").path("id").asLong());
+        act("TOGGLE_WORKED", row(sheet, "OZ1QAB").path("id").asLong());
+        assertThat(row(sheet(), "ZP5QXA").path("worked").asBoolean()).isTrue();
+        ok(sendJson("POST", path("/close"), Map.of()));
+        assertThat(count("contact")).isEqualTo(1);
+        assertThat(wholeLog()).contains("<CALL:6>ZP5QXA").doesNotContain("PROP_MODE");
+    }
+
+    @Test
     void aNetWithoutLoggingLeavesTheLogAlone() throws Exception {
         Map<String, Object> draft = net("Chat", "145.500", "FM", null);
         draft.put("logs", false);
@@ -322,6 +347,22 @@ class NetsTest extends ServiceTest {
         assertThat(sendJson("POST", "/api/nets", net("island repeater ROUNDTABLE", "", "", null))
                         .body())
                 .contains("There is a net called island repeater ROUNDTABLE already.");
+    }
+
+    @Test
+    void attendanceNamesThoseWhoComeOftenFirst() throws Exception {
+        enter("cu2qyc zp5qxa qlz");
+        ok(sendJson("POST", path("/close"), Map.of()));
+        sessionId = start(netId);
+        enter("zp5qxa");
+        JsonNode attendance = get("/api/nets/" + netId + "/attendance");
+        assertThat(attendance.path("sessions")).hasSize(2);
+        JsonNode often = attendance.path("stations").path(0);
+        assertThat(often.path("call").asString()).isEqualTo("ZP5QXA");
+        assertThat(often.path("times").asInt()).isEqualTo(2);
+        JsonNode once = attendance.path("stations").path(1);
+        assertThat(once.path("present").toString()).as("the latest first").isEqualTo("[false,true]");
+        assertThat(attendance.path("stations")).hasSize(2);
     }
 
     @Test

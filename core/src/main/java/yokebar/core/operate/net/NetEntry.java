@@ -52,6 +52,11 @@ public record NetEntry(
         }
     }
 
+    /** Whether a word is a report as it is given in a net: {@code 59} or {@code 599}. */
+    public static boolean isReport(String word) {
+        return REPORT.matcher(word).matches();
+    }
+
     /** Never fails: what cannot be understood is among the problems. */
     public static NetEntry read(String text) {
         int noteAt = text.indexOf(';');
@@ -81,7 +86,7 @@ public record NetEntry(
                 viaNext = true;
             } else if (CheckInMark.named(word).isPresent()) {
                 marks.add(CheckInMark.named(word).get());
-            } else if (REPORT.matcher(word).matches()) {
+            } else if (isReport(word)) {
                 reports.add(word);
             } else {
                 Heard heard = station(word);

@@ -1,0 +1,43 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { FakeServer } from '../../platform/shared/fake-server';
+import { NetStore } from './nets.svelte';
+
+const LANTERN = {
+  id: 1,
+  name: 'Lantern Net',
+  sessions: [{ id: 7, startedAt: '2026-11-28T17:00:00Z', checkIns: 3 }],
+};
+
+describe('NetStore', () => {
+  let server: FakeServer;
+  let nets: NetStore;
+
+  beforeEach(async () => {
+    server = new FakeServer().on('GET /api/nets', [LANTERN]);
+    nets = new NetStore(() => 2);
+    await nets.load();
+  });
+  afterEach(() => vi.unstubAllGlobals());
+
+  it('starts a session at the position of this browser', async () => {
+    server.on('POST /api/nets/1/sessions?positionId=2', { id: 8 });
+    expect(await nets.start(1)).toBe(8);
+  });
+
+  it('reads the list again only when other sessions run than it shows', async () => {
+    const before = server.asked.length;
+    nets.takeRunning([7]);
+    expect(server.asked).toHaveLength(before);
+    nets.takeRunning([7, 8]);
+    await vi.waitFor(() => expect(server.asked).toHaveLength(before + 1));
+    nets.takeRunning([]);
+    await vi.waitFor(() => expect(server.asked).toHaveLength(before + 2));
+  });
+
+  it('keeps why a net was refused at its field', async () => {
+    const fields = [{ field: 'name', sentence: 'There is a net called Lantern Net already.' }];
+    server.on('POST /api/nets', { detail: fields[0]?.sentence, fields }, 422);
+    expect(await nets.save(undefined, {} as never)).toBe(false);
+    expect(nets.saving.fault('net-new', 'name')).toBe('There is a net called Lantern Net already.');
+  });
+});
