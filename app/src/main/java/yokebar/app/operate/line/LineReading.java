@@ -24,7 +24,6 @@ import yokebar.core.basics.entity.Situation;
 import yokebar.core.basics.entity.Subdivisions;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.log.adif.AdifFields;
-import yokebar.core.log.index.LogFields;
 import yokebar.core.operate.line.Circumstances;
 import yokebar.core.operate.line.Draft;
 import yokebar.core.operate.line.Line;
@@ -174,18 +173,8 @@ class LineReading {
                         + "\" that we know of; it is logged as typed.");
     }
 
-    /** What the call tells of where the other station is, for the fields nobody typed. */
+    /** With what the call says of where the other station is, for the fields nobody typed. */
     AdifFields placed(AdifFields record, Draft draft) {
-        Call call = Call.read(String.valueOf(record.get(LogFields.CALL)));
-        Situation situation = call == null
-                ? null
-                : reference
-                        .entities()
-                        .of(call, LocalDate.ofInstant(draft.start(), ZoneOffset.UTC))
-                        .orElse(null);
-        if (situation == null || record.get(LogFields.ENTITY) != null) {
-            return record;
-        }
-        return record.completedBy(situation.fields());
+        return reference.placed(record, draft.start());
     }
 }

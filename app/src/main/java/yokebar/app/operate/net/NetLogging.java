@@ -17,21 +17,6 @@ import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.intake.Decision;
 import yokebar.app.sources.intake.Outcome;
 import yokebar.app.sources.intake.TypedContacts;
-import yokebar.app.station.position.ContactSetting;
-import yokebar.app.station.position.Positions;
-import yokebar.app.station.reference.ReferenceData;
-import yokebar.core.basics.band.Band;
-import yokebar.core.basics.call.Call;
-import yokebar.core.basics.channel.Channel;
-import yokebar.core.basics.entity.Situation;
-import yokebar.core.basics.mode.Mode;
-import yokebar.core.basics.mode.Modes;
-import yokebar.core.log.adif.AdifFields;
-import yokebar.core.log.contact.AdifFrequency;
-import yokebar.core.log.contact.AdifTime;
-import yokebar.core.log.contact.Provenance;
-import yokebar.core.log.contact.Source;
-import yokebar.core.log.index.LogFields;
 
 /**
  * Closes sessions. Their check-ins go the way of all contacts, as one change of the log that one undo takes back. Closing can be
@@ -41,8 +26,7 @@ import yokebar.core.log.index.LogFields;
 class NetLogging {
     private final NetSheets sheets;
     private final NetChannel channel;
-    private final Positions positions;
-    private final ReferenceData reference;
+    private final NetContacts made;
     private final TypedContacts contacts;
     private final LogChanges changes;
     private final TransactionTemplate transaction;
@@ -52,8 +36,7 @@ class NetLogging {
     NetLogging(
             NetSheets sheets,
             NetChannel channel,
-            Positions positions,
-            ReferenceData reference,
+            NetContacts made,
             TypedContacts contacts,
             LogChanges changes,
             PlatformTransactionManager transactions,
@@ -61,8 +44,7 @@ class NetLogging {
             ApplicationEventPublisher events) {
         this.sheets = sheets;
         this.channel = channel;
-        this.positions = positions;
-        this.reference = reference;
+        this.made = made;
         this.contacts = contacts;
         this.changes = changes;
         this.transaction = new TransactionTemplate(transactions);
@@ -113,14 +95,14 @@ class NetLogging {
             return new Closing(null, prepared, notices);
         }
         NetChannel.At at = channel.of(session);
-        List<CheckInRow> made = sheets.checkIns(sessionId).stream()
+        List<CheckInRow> worked = sheets.checkIns(sessionId).stream()
                 .filter(row -> session.netControl || row.worked)
                 .toList();
-        for (CheckInRow row : made) {
+        for (CheckInRow row : worked) {
             if (row.callSign == null) {
                 notices.add(row.heard + " is not a whole call and was not logged.");
             } else {
-                prepared.add(new Prepared(row.number(), contact(session, row, at)));
+                prepared.add(new Prepared(row.number(), made.of(session, row, at)));
             }
         }
         if (!prepared.isEmpty() && session.changeId == null) {
@@ -147,57 +129,5 @@ class NetLogging {
         session.endedAt = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         session.turnId = null;
         events.publishEvent(new NetSheetChanged());
-    }
-
-    private TypedContacts.Typed contact(NetSessionRow session, CheckInRow row, NetChannel.At at) {
-        ContactSetting setting = positions.settingAt(session.positionId);
-        AdifFields.Builder typed = new AdifFields.Builder();
-        row.contactFields().forEach(typed::put);
-        typed.put("QSO_DATE", AdifTime.date(row.at));
-        typed.put("TIME_ON", AdifTime.time(row.at, true));
-        Long hz = row.frequencyHz == null ? at.frequencyHz() : row.frequencyHz;
-        Band band = hz == null ? null : Band.of(hz);
-        if (hz != null && band != null) {
-            typed.put("BAND", band.adifName());
-            typed.put("FREQ", AdifFrequency.mhz(hz));
-        }
-        Mode mode = Modes.read(String.valueOf(row.mode == null ? at.mode() : row.mode), null);
-        if (mode != null) {
-            typed.put("MODE", mode.name());
-            typed.put("SUBMODE", mode.submode());
-        }
-        if (at.travels() != null) {
-            typed.put("PROP_MODE", at.travels().name());
-        }
-        Channel through = at.channel();
-        typed.put("SAT_NAME", through == null ? null : through.satellite());
-        typed.put("TX_PWR", row.powerW == null ? null : row.powerW.toString());
-        typed.put("STATION_CALLSIGN", session.ownCall);
-        typed.put(LogFields.NET, session.netName);
-        AdifFields own = typed.build();
-        AdifFields whole = setting.complete(placed(own, row));
-        return new TypedContacts.Typed(
-                whole,
-                row.heard + " in " + session.netName,
-                setting.placeId(),
-                Provenance.of(Source.OPERATOR)
-                        .with(
-                                whole.names().stream()
-                                        .filter(name -> own.get(name) == null)
-                                        .toList(),
-                                Source.STATION));
-    }
-
-    /** With what the call says of where the other station is. */
-    private AdifFields placed(AdifFields record, CheckInRow row) {
-        Call call = Call.read(String.valueOf(row.callSign));
-        return call == null
-                ? record
-                : reference
-                        .entities()
-                        .of(call, LocalDate.ofInstant(row.at, ZoneOffset.UTC))
-                        .map(Situation::fields)
-                        .map(record::completedBy)
-                        .orElse(record);
     }
 }

@@ -5,12 +5,18 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import yokebar.app.platform.configuration.YokebarProperties;
+import yokebar.core.basics.call.Call;
 import yokebar.core.basics.entity.Entities;
+import yokebar.core.basics.entity.Situation;
+import yokebar.core.log.adif.AdifFields;
 
 /**
  * The reference data in use now: the newer one of what ships with the application and what was fetched. Ask for it each time,
@@ -34,6 +40,22 @@ public class ReferenceData {
 
     public Entities entities() {
         return entities;
+    }
+
+    /**
+     * A record with what its call says of where the other station is, as far as it does not say so itself.
+     *
+     * @param at when it was worked
+     */
+    public AdifFields placed(AdifFields record, Instant at) {
+        Call call = Call.read(String.valueOf(record.get("CALL")));
+        if (call == null || record.get("DXCC") != null) {
+            return record;
+        }
+        return entities.of(call, LocalDate.ofInstant(at, ZoneOffset.UTC))
+                .map(Situation::fields)
+                .map(record::completedBy)
+                .orElse(record);
     }
 
     private Entities newest() {

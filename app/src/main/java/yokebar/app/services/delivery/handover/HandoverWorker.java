@@ -5,7 +5,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -31,9 +30,6 @@ import yokebar.app.services.delivery.Services;
 import yokebar.app.services.delivery.ledger.DeliveryCounts;
 import yokebar.app.services.delivery.ledger.DeliveryFill;
 import yokebar.app.services.delivery.ledger.ReviewRounds;
-import yokebar.app.services.delivery.ledger.Withdrawal;
-import yokebar.app.services.delivery.ledger.Withdrawals;
-import yokebar.app.services.delivery.picture.ContactPictures;
 import yokebar.app.sources.hookup.HookupChanged;
 import yokebar.app.sources.hookup.ServiceCoupling.Purpose;
 import yokebar.app.station.profile.StationChanged;
@@ -50,9 +46,6 @@ public class HandoverWorker implements SmartLifecycle {
     private static final Duration STEP_WITHIN = Duration.ofSeconds(5);
 
     private static final Duration MAX_AT_EXIT = Duration.ofSeconds(20);
-    private static final Duration AT_A_STRETCH = Duration.ofSeconds(3);
-    private static final int WITHDRAWALS_AT_ONCE = 50;
-    private static final int PICTURES_AT_ONCE = 5;
     private static final int FILLS_AT_ONCE = 20;
 
     private final HandoverDesk desk;
@@ -60,12 +53,9 @@ public class HandoverWorker implements SmartLifecycle {
     private final Services services;
     private final DeliveryCounts counts;
     private final ReviewRounds reviews;
-    private final BatchPacking packing;
     private final DeliveryFill fill;
-    private final Withdrawals withdrawals;
-    private final ContactPictures pictures;
     private final ServiceLines lines;
-    private final HandoverSteps steps;
+    private final HandoverRound round;
     private final HandoverRequests requests;
     private final CurrentActor actor;
     private final Clock clock;
@@ -86,12 +76,9 @@ public class HandoverWorker implements SmartLifecycle {
             Services services,
             DeliveryCounts counts,
             ReviewRounds reviews,
-            BatchPacking packing,
             DeliveryFill fill,
-            Withdrawals withdrawals,
-            ContactPictures pictures,
             ServiceLines lines,
-            HandoverSteps steps,
+            HandoverRound round,
             HandoverRequests requests,
             CurrentActor actor,
             Clock clock) {
@@ -100,12 +87,9 @@ public class HandoverWorker implements SmartLifecycle {
         this.services = services;
         this.counts = counts;
         this.reviews = reviews;
-        this.packing = packing;
         this.fill = fill;
-        this.withdrawals = withdrawals;
-        this.pictures = pictures;
         this.lines = lines;
-        this.steps = steps;
+        this.round = round;
         this.requests = requests;
         this.actor = actor;
         this.clock = clock;
@@ -130,7 +114,7 @@ public class HandoverWorker implements SmartLifecycle {
             if (setup.when() == ServiceRow.When.AT_EXIT
                     && !setup.paused()
                     && lines.ready(serviceId, Purpose.HAND_OVER)) {
-                atExit(serviceId, until);
+                round.everythingDue(serviceId, until);
             }
             long due = counts.due(serviceId);
             if (due > 0) {
@@ -139,19 +123,6 @@ public class HandoverWorker implements SmartLifecycle {
                         HandoverSteps.contacts((int) due),
                         name(serviceId));
             }
-        }
-    }
-
-    private void atExit(int serviceId, Instant until) {
-        try {
-            while (clock.instant().isBefore(until)) {
-                Optional<Long> prepared = packing.prepare(serviceId, Integer.MAX_VALUE, null);
-                if (prepared.isEmpty() || !steps.send(prepared.get(), serviceId)) {
-                    return;
-                }
-            }
-        } catch (RuntimeException e) {
-            LOG.warn("Handing over to {} at the end failed; what is due goes later", name(serviceId), e);
         }
     }
 
@@ -232,7 +203,7 @@ public class HandoverWorker implements SmartLifecycle {
             restUntil.put(serviceId, clock.instant().plus(REST));
             boolean underWay = fill(serviceId);
             if (services.complete(serviceId)) {
-                step(serviceId);
+                round.perform(serviceId, () -> running);
                 underWay |= !(lines.ready(serviceId, Purpose.HAND_OVER) && lines.ready(serviceId, Purpose.FOLLOW_UP))
                         || handovers.anyOpen(serviceId)
                         || requests.any(serviceId);
@@ -293,108 +264,6 @@ public class HandoverWorker implements SmartLifecycle {
     @TransactionalEventListener(fallbackExecution = true)
     void contactsDeleted(ContactsDeleted event) {
         restUntil.clear();
-    }
-
-    /** What can be done now. Handing over and following up have pauses of their own: neither waits for the other's trouble. */
-    private void step(int serviceId) {
-        Services.Setup setup = services.setup(serviceId);
-        if (!setup.paused() && lines.ready(serviceId, Purpose.HAND_OVER)) {
-            sendAll(serviceId, setup);
-        }
-        if (!setup.paused() && lines.ready(serviceId, Purpose.FOLLOW_UP)) {
-            sendPictures(serviceId);
-        }
-        if (lines.ready(serviceId, Purpose.FOLLOW_UP)) {
-            askForReports(serviceId);
-        }
-    }
-
-    private void sendPictures(int serviceId) {
-        for (ContactPictures.Due picture : pictures.due(serviceId, PICTURES_AT_ONCE)) {
-            if (!running || !steps.sendPicture(serviceId, picture)) {
-                return;
-            }
-        }
-    }
-
-    private void sendAll(int serviceId, Services.Setup setup) {
-        for (OpenHandover handover : handovers.in(serviceId, Handover.State.PREPARED)) {
-            if (handover.via() == Handover.Via.NETWORK
-                    && (!running || !handover.due(clock.instant()) || !steps.send(handover.id(), serviceId))) {
-                return;
-            }
-        }
-        for (Withdrawal withdrawal : withdrawals.of(serviceId, WITHDRAWALS_AT_ONCE)) {
-            if (!running || !steps.withdraw(withdrawal)) {
-                return;
-            }
-        }
-        if (!requests.any(serviceId) && itIsTime(serviceId, setup)) {
-            requests.ask(serviceId, Integer.MAX_VALUE, counts.due(serviceId), null);
-        }
-        sendMany(serviceId);
-    }
-
-    private void askForReports(int serviceId) {
-        for (OpenHandover handover : handovers.in(serviceId, Handover.State.GIVEN)) {
-            if (!running || handover.due(clock.instant()) && !steps.askForReport(handover.id())) {
-                return;
-            }
-        }
-    }
-
-    /** Batch after batch for a while, then others have their turn. */
-    private void sendMany(int serviceId) {
-        Instant until = clock.instant().plus(AT_A_STRETCH);
-        HandoverRequests.Request request = requests.first(serviceId);
-        while (request != null && running && clock.instant().isBefore(until)) {
-            Optional<Long> prepared = prepare(serviceId, request);
-            if (prepared.isPresent() && !send(prepared.get(), serviceId, request)) {
-                return;
-            }
-            if (request.left() == 0 || prepared.isEmpty() && !request.ofChosen()) {
-                requests.done(serviceId, request);
-            }
-            request = requests.first(serviceId);
-        }
-    }
-
-    /** Sends a batch; one dropped because of an edit in between has not gone, and what is asked for is still asked for. */
-    private boolean send(long handoverId, int serviceId, HandoverRequests.Request request) {
-        int contacts = handovers.contacts(handoverId);
-        boolean works = steps.send(handoverId, serviceId);
-        if (handovers.exists(handoverId)) {
-            request.went(contacts);
-        }
-        return works;
-    }
-
-    /** The next batch of what is asked for; empty when there is none at once. */
-    private Optional<Long> prepare(int serviceId, HandoverRequests.Request request) {
-        Optional<Long> prepared;
-        if (request.ofChosen()) {
-            List<Long> next = request.next(services.account(serviceId).kind().maxBatchSize());
-            // They may need more than one batch, one for each identity.
-            prepared = packing.prepare(serviceId, next, request.askedBy());
-            if (prepared.isEmpty()) {
-                request.doneWith(next);
-            }
-        } else {
-            prepared = packing.prepare(serviceId, request.left(), request.askedBy());
-        }
-        return prepared;
-    }
-
-    private boolean itIsTime(int serviceId, Services.Setup setup) {
-        return switch (setup.when()) {
-            case AT_ONCE -> packing.anyWaiting(serviceId);
-            case EVERY -> {
-                Instant last = services.row(serviceId).lastHandoverAt;
-                Duration pause = Duration.ofMinutes(setup.everyMinutes());
-                yield (last == null || !last.plus(pause).isAfter(clock.instant())) && packing.anyWaiting(serviceId);
-            }
-            case AT_EXIT, BY_HAND -> false;
-        };
     }
 
     /** Has everything that waits or is held looked at again, after the rules' answers may have changed. In the background. */
