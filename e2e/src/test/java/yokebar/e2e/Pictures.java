@@ -114,7 +114,7 @@ public final class Pictures {
         Locator missing = page.locator(".missing button");
         missing.first().waitFor();
         for (int i = 0; i < 6; i++) {
-            missing.first().click();
+            missing.nth(i).click();
         }
         page.getByLabel("Check in", new Page.GetByLabelOptions().setExact(true)).focus();
         int expected = 6;
@@ -135,6 +135,8 @@ public final class Pictures {
         }
         page.getByText("fine signal").waitFor();
         take(page, folder, "nets");
+        page.navigate(page.url().replaceAll("#.*", "#/desk"));
+        page.getByTestId("heading").waitFor();
     }
 
     /** Why a refused contact is not in the log; a log that is looked at before it is imported; a program on the link. */

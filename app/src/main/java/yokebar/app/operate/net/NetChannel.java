@@ -11,9 +11,11 @@ import yokebar.core.log.contact.PropagationMode;
 import yokebar.core.sources.radio.RadioCompletion;
 import yokebar.core.sources.radio.RadioMode;
 
-/** Where a session is: on the frequency of its position's radio while that is on the band of the net, else where the net says. */
+/** Where a session is: on the frequency of its position's radio while that is near the net's, else where the net says. */
 @Component
 class NetChannel {
+    private static final long MOVES_AT_MOST_HZ = 25_000;
+
     private final Positions positions;
     private final Station station;
 
@@ -54,7 +56,7 @@ class NetChannel {
     At of(NetSessionRow session) {
         RadioCompletion.Reading radio = positions.reading(session.positionId).orElse(null);
         Long hz = radio == null ? null : radio.state().transmitHz();
-        if (radio == null || hz == null || !isOnBandOf(session, hz)) {
+        if (radio == null || hz == null || !isNear(session, hz)) {
             return at(session, session.frequencyHz, false, session.mode, null);
         }
         RadioMode set = radio.state().mode();
@@ -67,10 +69,10 @@ class NetChannel {
                 radio.state().powerW());
     }
 
-    /** Whether a radio there may be in the net; one that is on another band is used for something else. */
-    private static boolean isOnBandOf(NetSessionRow session, long hz) {
-        Band band = Band.of(hz);
-        return band != null && (session.frequencyHz == null || Band.of(session.frequencyHz) == band);
+    /** Whether a radio there may be in the net: nets move a little; a radio far away is used for something else. */
+    private static boolean isNear(NetSessionRow session, long hz) {
+        return Band.of(hz) != null
+                && (session.frequencyHz == null || Math.abs(hz - session.frequencyHz) <= MOVES_AT_MOST_HZ);
     }
 
     private At at(
