@@ -25,6 +25,12 @@
   const problems = $derived(store.problem ? [store.problem] : (store.view?.problems ?? []));
 
   onMount(() => input?.focus());
+  $effect(() => {
+    if (store.focusAsked) {
+      store.focusAsked = false;
+      input?.focus();
+    }
+  });
   // After a station was edited in place, calls are typed on.
   $effect(() => {
     if (store.editedId === undefined) input?.focus();

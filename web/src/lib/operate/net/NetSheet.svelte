@@ -80,7 +80,10 @@
           {counted(sheet.checkIns.length, 'check-in')}, {counted(logged, 'contact')} in the log.
           {#if !sheet.logs}This net is not logged.{/if}
         </span>
-        <a href={`#/log?find=${encodeURIComponent(`net:"${sheet.net}"`)}`}>Show in the log</a>
+        <a
+          href={`#/log?find=${encodeURIComponent(`net:"${sheet.net}" date:${sheet.startedAt.slice(0, 10)}`)}`}
+          >Show in the log</a
+        >
         <a href={`/api/net-sessions/${sheet.id}/report.txt`} target="_blank" rel="noopener">Report as text</a>
         <a href={`/api/net-sessions/${sheet.id}/report.csv`} download={`net-${sheet.id}.csv`}>Report as CSV</a
         >
@@ -96,11 +99,7 @@
       <p class="missing">
         <span class="muted">Regulars not heard{runs ? ' yet' : ''}</span>
         {#each sheet.missing as call (call)}
-          <button
-            class="mono"
-            disabled={!runs}
-            onclick={() => store.type(`${store.text}${call.toLowerCase()} `)}>{call}</button
-          >
+          <button class="mono" disabled={!runs} onclick={() => store.add(call)}>{call}</button>
         {/each}
       </p>
     {/if}

@@ -14,6 +14,7 @@ import type { Memory } from '../../station/position/positions.svelte';
 const TEXT_KEY = 'yokebar-net-line';
 const UNSENT_KEY = 'yokebar-net-unsent';
 const RETRY_MS = 2000;
+const DIAL_RESTS_MS = 500;
 
 export type SheetAction = 'NEXT_TURN' | 'GIVE_TURN' | 'SKIP_TURN' | 'MOVE_UP' | 'TOGGLE_WORKED';
 
@@ -42,6 +43,8 @@ export class SheetStore {
   refused = $state.raw<{ text: string; sentence: string }[]>([]);
   /** The check-in that keys and lines without a call are about; undefined for the one whose turn it is. */
   chosenId = $state<number | undefined>(undefined);
+  /** Somebody wants the cursor in the line; whoever gives it takes this back. */
+  focusAsked = $state(false);
   /** The check-in that is being edited in place. */
   editedId = $state<number | undefined>(undefined);
 
@@ -50,6 +53,7 @@ export class SheetStore {
   #reading = false;
   #stale = false;
   #sending: Promise<void> | undefined;
+  #dialRests: ReturnType<typeof setTimeout> | undefined;
 
   constructor(memory: Memory = tabMemory as Memory) {
     this.#memory = memory;
@@ -80,6 +84,14 @@ export class SheetStore {
     });
   }
 
+  /** The radio moved: when it rests, the sheet is read again, for the session may follow it. */
+  dialMoved(): void {
+    clearTimeout(this.#dialRests);
+    if (this.sheet !== undefined && this.sheet.endedAt === undefined) {
+      this.#dialRests = setTimeout(() => void this.load(), DIAL_RESTS_MS);
+    }
+  }
+
   /** Reads a session that has ended again; one that runs is sent whenever it changes. */
   async loadEnded(): Promise<void> {
     if (this.sheet?.endedAt !== undefined) await this.load();
@@ -101,6 +113,12 @@ export class SheetStore {
     this.problem = '';
     this.#memory.setItem(TEXT_KEY, text);
     this.#read();
+  }
+
+  /** Adds a call to the line and brings the cursor back to it. */
+  add(call: string): void {
+    this.type(`${this.text}${call.toLowerCase()} `);
+    this.focusAsked = true;
   }
 
   /** Puts a whole call in the place of the part that was typed. */

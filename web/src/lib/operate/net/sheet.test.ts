@@ -97,6 +97,20 @@ describe('SheetStore', () => {
     expect(store.text).toBe('zp5qxa cu2qyc via qlz ');
   });
 
+  it('takes a regular into the line and asks for the cursor', () => {
+    store.type('zp5qxa ');
+    store.add('CU2QYC');
+    expect(store.text).toBe('zp5qxa cu2qyc ');
+    expect(store.focusAsked).toBe(true);
+  });
+
+  it('reads a sheet again when the radio has moved and rests', async () => {
+    server.on('GET /api/net-sessions/4', sheet({ frequencyHz: 14_290_000 }, 'CU2QYC'));
+    store.dialMoved();
+    store.dialMoved();
+    await vi.waitFor(() => expect(store.sheet?.frequencyHz).toBe(14_290_000), { timeout: 3000 });
+  });
+
   it('moves the choice along the list and stays within it', () => {
     store.choose(1);
     expect(store.chosenId).toBe(1);

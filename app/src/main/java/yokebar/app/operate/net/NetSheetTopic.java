@@ -1,7 +1,6 @@
 package yokebar.app.operate.net;
 
 import java.util.List;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.log.ChangeUndone;
@@ -9,17 +8,14 @@ import yokebar.app.log.ContactsDeleted;
 import yokebar.app.platform.live.LiveMessage;
 import yokebar.app.platform.live.LivePages;
 import yokebar.app.platform.live.LiveTopic;
-import yokebar.app.sources.radio.RadioUpdated;
 
-/** Tells open pages what stands on the net sheets of running sessions, and that the list of nets is different. */
+/** Tells open pages what stands on the net sheets of running sessions. */
 @Component
 class NetSheetTopic implements LiveTopic {
     private static final LiveMessage<List<SheetView>> SHEETS = LiveMessage.listOf("net-sheets", SheetView.class);
 
     private final LivePages pages;
     private final NetSheets sheets;
-    /** Whether any session ran when it was last looked; a turning knob asks for nothing else. */
-    private volatile boolean running = true;
 
     NetSheetTopic(LivePages pages, NetSheets sheets) {
         this.pages = pages;
@@ -28,7 +24,6 @@ class NetSheetTopic implements LiveTopic {
 
     @TransactionalEventListener(fallbackExecution = true)
     void changed(NetSheetChanged event) {
-        running = true;
         pages.due(this);
     }
 
@@ -42,13 +37,6 @@ class NetSheetTopic implements LiveTopic {
         pages.due(this);
     }
 
-    @EventListener
-    void tuned(RadioUpdated event) {
-        if (running) {
-            pages.dueIfWatched(this);
-        }
-    }
-
     @Override
     public List<LiveMessage<?>> messages() {
         return List.of(SHEETS);
@@ -56,8 +44,6 @@ class NetSheetTopic implements LiveTopic {
 
     @Override
     public void send(LivePages to) {
-        List<SheetView> all = sheets.running();
-        running = !all.isEmpty();
-        to.send(SHEETS, all);
+        to.send(SHEETS, sheets.running());
     }
 }

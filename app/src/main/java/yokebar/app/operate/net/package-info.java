@@ -11,7 +11,6 @@
             "platform.rejection",
             "platform.storage",
             "sources.intake",
-            "sources.radio",
             "station.callbook",
             "station.position",
             "station.profile",
