@@ -4,6 +4,7 @@ import { line } from './lib/operate/line/feature';
 import { net } from './lib/operate/net/feature';
 import { onAir } from './lib/operate/onair/feature';
 import { partner } from './lib/operate/partner/feature';
+import { picture } from './lib/operate/picture/feature';
 import type { FeatureFactory } from './lib/platform/page/feature';
 import { storage } from './lib/platform/storage/feature';
 import { services } from './lib/services/feature';
@@ -36,6 +37,7 @@ export const FEATURES: FeatureFactory[] = [
   partner,
   onAir,
   net,
+  picture,
   desk,
   services,
 ];

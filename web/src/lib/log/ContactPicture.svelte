@@ -74,7 +74,7 @@
   bind:this={chooser}
   class="visually-hidden"
   type="file"
-  accept="image/png,image/jpeg"
+  accept="image/png,image/jpeg,image/bmp"
   aria-label="Picture file"
   tabindex="-1"
   onchange={() => void put()}

@@ -156,10 +156,10 @@ describe('a picture put to a contact', () => {
     server.on(standing, { there: false });
     show();
     await screen.findByText(/No picture yet/);
-    server.on('POST /api/contacts/5/picture', { detail: 'This is neither a PNG nor a JPEG picture.' }, 422);
+    server.on('POST /api/contacts/5/picture', { detail: 'This is not a PNG, JPEG or BMP picture.' }, 422);
     const file = new File(['x'], 'card.txt', { type: 'text/plain' });
     await fireEvent.change(screen.getByLabelText('Picture file'), { target: { files: [file] } });
-    expect((await screen.findByRole('alert')).textContent).toContain('neither a PNG nor a JPEG');
+    expect((await screen.findByRole('alert')).textContent).toContain('not a PNG, JPEG or BMP');
   });
 });
 

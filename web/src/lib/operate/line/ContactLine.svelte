@@ -17,7 +17,12 @@
   let choice = $state(-1);
 
   const view = $derived(line.view);
-  const likely = $derived(view?.likely ?? []);
+  const likely = $derived(
+    (view?.likely ?? []).map(({ call, near, worked }) => ({
+      call,
+      because: near ? `differs by one, ${worked}×` : `${worked}×`,
+    })),
+  );
   $effect(() => {
     if (bar.asked && input) {
       bar.asked = false;
@@ -84,7 +89,12 @@
 
 <section class="line" aria-label="Contact line" data-says-of={line.readText}>
   <OpenLines {line} corrected={() => input?.focus()} />
-  <LikelyCalls calls={likely} {choice} ontake={take} />
+  <LikelyCalls
+    calls={likely}
+    label="Likely calls"
+    {choice}
+    ontake={(index) => likely[index] && take(likely[index].call)}
+  />
   <div class="typed">
     {#if bar.inFields}
       <LineFields />
@@ -92,7 +102,7 @@
       <div class="entry mono">
         <input
           bind:this={input}
-          class="mono"
+          class="mono entry-input"
           value={line.text}
           oninput={(event) => {
             choice = -1;
@@ -152,31 +162,6 @@
   .entry {
     position: relative;
     font-size: 20px;
-  }
-
-  .entry input {
-    width: 100%;
-    height: 36px;
-    padding: 0 0 0 1px;
-    border: 0;
-    border-bottom: 2px solid var(--yb-line-strong);
-    background: none;
-    color: var(--yb-ink);
-    font-size: 20px;
-    letter-spacing: 0;
-    text-transform: uppercase;
-  }
-
-  .entry input::placeholder {
-    color: var(--yb-ink-2);
-    font-size: 15px;
-    text-transform: none;
-    opacity: 1;
-  }
-
-  .entry input:focus {
-    border-bottom-color: var(--yb-accent);
-    outline: none;
   }
 
   .labels {

@@ -1,22 +1,30 @@
 <script lang="ts">
-  import type { LineView } from '../../platform/api/client';
-
-  interface Props {
-    calls: LineView['likely'];
-    /** Which of them Enter takes; -1 for none. */
-    choice: number;
-    ontake: (call: string) => void;
+  interface Likely {
+    call: string;
+    /** Shown behind the call: who that is. */
+    name?: string;
+    /** Why it is likely. */
+    because: string;
   }
 
-  let { calls, choice, ontake }: Props = $props();
+  interface Props {
+    calls: Likely[];
+    label: string;
+    /** Which of them Enter takes; -1 for none. */
+    choice: number;
+    ontake: (index: number) => void;
+  }
+
+  let { calls, label, choice, ontake }: Props = $props();
 </script>
 
 {#if calls.length > 0}
-  <div class="likely" role="group" aria-label="Likely calls">
-    {#each calls as guess, i (guess.call)}
-      <button class:chosen={i === choice} onclick={() => ontake(guess.call)} tabindex="-1">
+  <div class="likely" role="group" aria-label={label}>
+    {#each calls as guess, i (i)}
+      <button class:chosen={i === choice} onclick={() => ontake(i)} tabindex="-1">
         <span class="mono">{guess.call}</span>
-        <span class="muted">{guess.near ? 'differs by one' : ''} {guess.worked}×</span>
+        {guess.name ?? ''}
+        <span class="muted">{guess.because}</span>
       </button>
     {/each}
   </div>

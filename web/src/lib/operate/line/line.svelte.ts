@@ -1,6 +1,5 @@
-import type { Memory } from '../../station/position/positions.svelte';
 import { api, got, Problem, type LineAnswer, type LineView } from '../../platform/api/client';
-import { memory as browserMemory, tabMemory } from '../../platform/shared/memory';
+import { memory as browserMemory, remembered, tabMemory, type Memory } from '../../platform/shared/memory';
 
 const MAX_RECALLED = 50;
 const STICKING_KEY = 'yokebar-sticking';
@@ -129,7 +128,7 @@ export class LineStore {
     this.#server = on;
     this.#memory = memory;
     this.#tab = tab;
-    this.sticking = JSON.parse(memory.getItem(STICKING_KEY) ?? '{}') as Record<string, string>;
+    this.sticking = remembered<Record<string, string>>(memory, STICKING_KEY, {});
     this.#bringBack();
   }
 
@@ -333,7 +332,7 @@ export class LineStore {
   }
 
   #bringBack(): void {
-    const draft = JSON.parse(this.#tab.getItem(DRAFT_KEY) ?? 'null') as Draft | null;
+    const draft = remembered<Draft | undefined>(this.#tab, DRAFT_KEY, undefined);
     if (!draft) {
       return;
     }

@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
 import { Problem, type LineView } from '../../platform/api/client';
-import type { Memory } from '../../station/position/positions.svelte';
+import type { Memory } from '../../platform/shared/memory';
 import { LineStore, lineOf, type LineBody, type LineServer, type OpenLine } from './line.svelte';
 
 const VIEW: LineView = {

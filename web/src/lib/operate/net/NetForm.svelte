@@ -9,7 +9,7 @@
 
   const nets = useStore(NetStore);
   const WAYS = [
-    { id: '', text: 'by the known channels, else directly' },
+    { id: '', text: 'by its channel, if known' },
     { id: 'RPT', text: 'through a repeater' },
     { id: 'ECH', text: 'through linked repeaters' },
     { id: 'INTERNET', text: 'over the internet' },
@@ -54,7 +54,14 @@
     invalid={!!fault('name')}
     invalidText={fault('name')}
   />
-  <TextInput size="sm" labelText="Usual times" placeholder="Sundays 18:00 UTC" bind:value={form.usualTimes} />
+  <TextInput
+    size="sm"
+    labelText="Usual times"
+    placeholder="Sundays 18:00 UTC"
+    bind:value={form.usualTimes}
+    invalid={!!fault('usualTimes')}
+    invalidText={fault('usualTimes')}
+  />
   <TextInput
     size="sm"
     labelText="Frequency (MHz)"
@@ -83,13 +90,15 @@
     invalid={!!fault('identifyMinutes')}
     invalidText={fault('identifyMinutes')}
   />
+  <Checkbox labelText="I am net control" bind:checked={form.netControl} />
   <Checkbox
-    labelText="I am net control; else only stations marked as worked are logged"
-    bind:checked={form.netControl}
+    labelText={form.netControl
+      ? 'Log all check-ins as contacts'
+      : 'Log check-ins marked as worked as contacts'}
+    bind:checked={form.logs}
   />
-  <Checkbox labelText="Log check-ins as contacts" bind:checked={form.logs} />
-  {#if nets.saving.fault(key) && !fault('name') && !fault('frequency') && !fault('mode') && !fault('identifyMinutes')}
-    <p class="fault across" role="alert">{nets.saving.fault(key)}</p>
+  {#if nets.saving.faultOfWhole(key)}
+    <p class="fault across" role="alert">{nets.saving.faultOfWhole(key)}</p>
   {/if}
   <div class="card-act">
     <Button type="submit" size="small">Save</Button>

@@ -1,5 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
+  import LikelyCalls from '../line/LikelyCalls.svelte';
+  import type { NetEntryView } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
   import { counted } from '../../platform/shared/format';
   import { SheetStore, type SheetAction } from './sheet.svelte';
@@ -18,8 +20,15 @@
     '*': 'TOGGLE_WORKED',
   };
 
+  function because(one: NetEntryView['parts'][number]['candidates'][number]): string {
+    if (one.checkedIn) return 'checked in';
+    return one.sessions > 0 ? `${one.sessions}× here` : 'from the log';
+  }
+
   const likely = $derived(
-    store.view?.parts.flatMap((part) => part.candidates.map((one) => ({ part: part.part, ...one }))) ?? [],
+    store.view?.parts.flatMap(({ part, candidates }) =>
+      candidates.map((one) => ({ part, call: one.call, name: one.name, because: because(one) })),
+    ) ?? [],
   );
   const chosen = $derived(store.sheet?.checkIns.find((one) => one.id === store.chosenId));
   const problems = $derived(store.problem ? [store.problem] : (store.view?.problems ?? []));
@@ -71,23 +80,12 @@
 </script>
 
 <div class="line">
-  {#if likely.length > 0}
-    <div class="likely" role="group" aria-label="Likely stations">
-      {#each likely as guess, i (guess.part + guess.call)}
-        <button class:chosen={i === choice} onclick={() => take(guess)} tabindex="-1">
-          <span class="mono">{guess.call}</span>
-          {guess.name}
-          <span class="muted"
-            >{guess.checkedIn
-              ? 'checked in'
-              : guess.sessions > 0
-                ? `${guess.sessions}× here`
-                : 'from the log'}</span
-          >
-        </button>
-      {/each}
-    </div>
-  {/if}
+  <LikelyCalls
+    calls={likely}
+    label="Likely stations"
+    {choice}
+    ontake={(index) => likely[index] && take(likely[index])}
+  />
   {#each store.refused as one (one.text)}
     <p class="refused" role="alert">
       <span class="mono">{one.text}</span> <span class="trouble">{one.sentence}</span>
@@ -96,7 +94,7 @@
   {/each}
   <input
     bind:this={input}
-    class="mono"
+    class="mono entry-input"
     value={store.text}
     oninput={(event) => {
       choice = -1;
@@ -135,30 +133,6 @@
 </div>
 
 <style>
-  input {
-    width: 100%;
-    height: 36px;
-    padding: 0 0 0 1px;
-    border: 0;
-    border-bottom: 2px solid var(--yb-line-strong);
-    background: none;
-    color: var(--yb-ink);
-    font-size: 20px;
-    text-transform: uppercase;
-  }
-
-  input::placeholder {
-    color: var(--yb-ink-2);
-    font-size: 15px;
-    text-transform: none;
-    opacity: 1;
-  }
-
-  input:focus {
-    border-bottom-color: var(--yb-accent);
-    outline: none;
-  }
-
   p {
     min-height: 24px;
     padding-top: 4px;
@@ -174,32 +148,5 @@
     border: 1px solid var(--yb-line-strong);
     border-radius: 2px;
     font-family: var(--yb-mono);
-  }
-
-  .likely {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px;
-    padding-bottom: 8px;
-  }
-
-  .likely button {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    height: 26px;
-    padding: 0 10px;
-    border: 1px solid var(--yb-line);
-    border-radius: 2px;
-    background: var(--yb-raised);
-    color: var(--yb-ink);
-    font: inherit;
-    font-size: 13px;
-    cursor: pointer;
-  }
-
-  .likely .chosen,
-  .likely button:hover {
-    border-color: var(--yb-accent);
   }
 </style>

@@ -90,7 +90,7 @@
                 {/each}
               </tbody>
             </table>
-            <p><a href={`#/nets/attendance-${net.id}`}>Attendance</a></p>
+            <p class="attendance"><a href={`#/nets/attendance-${net.id}`}>Attendance</a></p>
           {/if}
         </section>
       {/each}
@@ -127,6 +127,10 @@
 
   td {
     height: 28px;
+  }
+
+  .attendance {
+    margin-top: 8px;
   }
 
   .number {

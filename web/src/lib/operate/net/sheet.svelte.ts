@@ -8,8 +8,7 @@ import {
   type NetEntryView,
   type NetSheet,
 } from '../../platform/api/client';
-import { tabMemory } from '../../platform/shared/memory';
-import type { Memory } from '../../station/position/positions.svelte';
+import { remembered, tabMemory, type Memory } from '../../platform/shared/memory';
 
 const TEXT_KEY = 'yokebar-net-line';
 const UNSENT_KEY = 'yokebar-net-unsent';
@@ -55,10 +54,10 @@ export class SheetStore {
   #sending: Promise<void> | undefined;
   #dialRests: ReturnType<typeof setTimeout> | undefined;
 
-  constructor(memory: Memory = tabMemory as Memory) {
+  constructor(memory: Memory = tabMemory) {
     this.#memory = memory;
     this.text = memory.getItem(TEXT_KEY) ?? '';
-    this.unsent = JSON.parse(memory.getItem(UNSENT_KEY) ?? '[]') as Unsent[];
+    this.unsent = remembered<Unsent[]>(memory, UNSENT_KEY, []);
   }
 
   /** Shows a session. */

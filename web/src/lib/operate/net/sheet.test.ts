@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { FakeServer } from '../../platform/shared/fake-server';
 import type { NetSheet } from '../../platform/api/client';
-import type { Memory } from '../../station/position/positions.svelte';
+import type { Memory } from '../../platform/shared/memory';
 import { SheetStore } from './sheet.svelte';
 
 function memory(): Memory {

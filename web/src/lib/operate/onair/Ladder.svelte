@@ -2,7 +2,7 @@
   import { kiloHertz } from '../../platform/shared/format';
   import { fitted, layOut, nearEdge, within, zoomed, type Stretch } from './ladder';
   import LadderScale from './LadderScale.svelte';
-  import { memory } from '../../platform/shared/memory';
+  import { memory, remembered } from '../../platform/shared/memory';
   import { OnAirStore } from './on-air.svelte';
   import { BandPlanStore } from '../../sources/radio/band-plan.svelte';
   import { RadioStore } from '../../sources/radio/radios.svelte';
@@ -35,12 +35,10 @@
   const dial = $derived(radio && radio.band === band ? radio.frequencyHz : undefined);
 
   $effect(() => {
-    const kept = JSON.parse(memory.getItem(KEPT + band) ?? 'null') as {
-      seen?: Stretch;
-      following: boolean;
-    } | null;
-    seen = kept?.seen;
-    following = kept?.following ?? false;
+    const kept = remembered<{ seen?: Stretch; following: boolean }>(memory, KEPT + band, {
+      following: false,
+    });
+    ({ seen, following } = kept);
   });
   $effect(() => {
     if (

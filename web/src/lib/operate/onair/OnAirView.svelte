@@ -9,7 +9,7 @@
   import PostSpot from './PostSpot.svelte';
   import SpotList from './SpotList.svelte';
   import SunPage from './SunPage.svelte';
-  import { memory } from '../../platform/shared/memory';
+  import { memory, remembered } from '../../platform/shared/memory';
   import { OnAirStore } from './on-air.svelte';
   import { BandPlanStore } from '../../sources/radio/band-plan.svelte';
   import { Navigation } from '../../platform/page/navigation.svelte';
@@ -37,13 +37,7 @@
     bands: string[];
   }
 
-  let parts = $state.raw<Parts>(
-    (JSON.parse(memory.getItem(KEPT) ?? 'null') as Parts | null) ?? {
-      list: true,
-      map: false,
-      bands: ['20m'],
-    },
-  );
+  let parts = $state.raw<Parts>(remembered(memory, KEPT, { list: true, map: false, bands: ['20m'] }));
 
   function show(next: Parts) {
     parts = next;

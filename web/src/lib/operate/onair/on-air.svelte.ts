@@ -1,6 +1,6 @@
 import type { AirAlert, AirFilter } from '../../platform/api/client';
 import { Navigation } from '../../platform/page/navigation.svelte';
-import { memory } from '../../platform/shared/memory';
+import { memory, remembered } from '../../platform/shared/memory';
 import { LineBarStore } from '../line/line-bar.svelte';
 import { LineStore } from '../line/line.svelte';
 import { AirStore } from './air.svelte';
@@ -29,7 +29,7 @@ export class OnAirStore {
     line: LineStore,
     bar: LineBarStore,
   ) {
-    this.air = new AirStore(position, JSON.parse(memory.getItem(FILTER_KEY) ?? 'null') ?? EVERYTHING);
+    this.air = new AirStore(position, remembered(memory, FILTER_KEY, EVERYTHING));
     this.shortlist = new AirStore(position, WANTED);
     this.#navigation = navigation;
     this.#line = line;

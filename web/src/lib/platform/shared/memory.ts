@@ -1,48 +1,46 @@
-/**
- * What a browser remembers between visits. Some refuse to, or are full; the page then works all the same and remembers
- * nothing.
- */
-export const memory = {
-  getItem(key: string): string | null {
-    try {
-      return localStorage.getItem(key);
-    } catch {
-      return null;
-    }
-  },
+/** What is remembered from one visit to the next, or from one load of the page to the next. */
+export type Memory = Pick<Storage, 'getItem' | 'setItem'>;
 
-  setItem(key: string, value: string): void {
-    try {
-      localStorage.setItem(key, value);
-    } catch {
-      // Not remembered.
-    }
-  },
+/** Some browsers refuse to remember, or are full; the page then works all the same and remembers nothing. */
+function guarded(storage: () => Storage) {
+  return {
+    getItem(key: string): string | null {
+      try {
+        return storage().getItem(key);
+      } catch {
+        return null;
+      }
+    },
 
-  removeItem(key: string): void {
-    try {
-      localStorage.removeItem(key);
-    } catch {
-      // Was not remembered either.
-    }
-  },
-};
+    setItem(key: string, value: string): void {
+      try {
+        storage().setItem(key, value);
+      } catch {
+        // Not remembered.
+      }
+    },
+
+    removeItem(key: string): void {
+      try {
+        storage().removeItem(key);
+      } catch {
+        // Was not remembered either.
+      }
+    },
+  };
+}
+
+/** What this browser remembers between visits. */
+export const memory = guarded(() => localStorage);
 
 /** What this tab of a browser remembers when the page is loaded again; other tabs have their own. */
-export const tabMemory = {
-  getItem(key: string): string | null {
-    try {
-      return sessionStorage.getItem(key);
-    } catch {
-      return null;
-    }
-  },
+export const tabMemory = guarded(() => sessionStorage);
 
-  setItem(key: string, value: string): void {
-    try {
-      sessionStorage.setItem(key, value);
-    } catch {
-      // Not remembered.
-    }
-  },
-};
+/** A value that was remembered as JSON; the other one when nothing was, or what was is damaged. */
+export function remembered<T>(from: Memory, key: string, otherwise: T): T {
+  try {
+    return (JSON.parse(from.getItem(key) ?? 'null') as T | null) ?? otherwise;
+  } catch {
+    return otherwise;
+  }
+}

@@ -36,4 +36,10 @@ export class Saving {
     }
     return field === undefined ? problem.message : (problem.fields.get(field) ?? '');
   }
+
+  /** What is wrong with the thing last saved, unless it is said of one of its fields. */
+  faultOfWhole(key: string): string {
+    const problem = this.last?.key === key ? this.last.problem : undefined;
+    return problem && problem.fields.size === 0 ? problem.message : '';
+  }
 }

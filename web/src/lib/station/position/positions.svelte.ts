@@ -1,13 +1,10 @@
 import { api, got, Problem, type Position, type PositionDraft } from '../../platform/api/client';
 import { Saving } from '../../platform/shared/saving.svelte';
-import { memory as browserMemory } from '../../platform/shared/memory';
+import { memory as browserMemory, type Memory } from '../../platform/shared/memory';
 
 const HERE_KEY = 'yokebar-position';
 
-/** Where this browser remembers its position; each has its own, so that two people do not disturb each other. */
-export type Memory = Pick<Storage, 'getItem' | 'setItem'>;
-
-/** The positions, and the one this browser is at. */
+/** The positions, and the one this browser is at: each browser has its own, so that two people do not disturb each other. */
 export class PositionStore {
   all = $state.raw<Position[]>([]);
   problem = $state('');

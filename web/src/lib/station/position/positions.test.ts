@@ -1,7 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { askFrom } from '../../platform/api/client';
 import { FakeServer } from '../../platform/shared/fake-server';
-import { PositionStore, type Memory } from './positions.svelte';
+import type { Memory } from '../../platform/shared/memory';
+import { PositionStore } from './positions.svelte';
 
 const DESK = { id: 1, name: 'Desk', radioId: 4 };
 const TABLET = { id: 2, name: 'A tablet', radioId: 5 };

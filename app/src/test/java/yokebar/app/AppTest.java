@@ -31,6 +31,7 @@ public abstract class AppTest extends RunningTest {
             "on_air_view",
             "operating_position",
             "operator",
+            "picture_settings",
             "place",
             "radio",
             "reference_source",

@@ -130,7 +130,7 @@ public abstract class RunningTest {
         return send(json(method, path, body).header("Yokebar-Position", Long.toString(position)));
     }
 
-    private HttpRequest.Builder json(String method, String path, Object body) {
+    protected HttpRequest.Builder json(String method, String path, Object body) {
         return request(path)
                 .header("Content-Type", "application/json")
                 .method(method, HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));

@@ -35,8 +35,9 @@ public final class LatencyFigures {
                                 .setArgs(
                                         List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
             Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
-            page.navigate(yokebar.address().toString());
-            page.getByText("No contacts yet").waitFor();
+            yokebar.send("PUT", "api/station", "{\"ownCall\":\"CU9QYB\"}");
+            page.navigate(yokebar.address() + "#/log");
+            page.getByTestId("log-total").waitFor();
             page.evaluate(
                     """
                     () => {

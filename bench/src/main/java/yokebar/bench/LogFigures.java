@@ -74,9 +74,7 @@ public final class LogFigures {
     }
 
     private void run(long began) throws IOException, InterruptedException {
-        while (get("log/index").contains("\"ready\":false")) {
-            Thread.sleep(20);
-        }
+        Waiting.until("the index", 20, () -> !get("log/index").contains("\"ready\":false"));
         System.out.printf("log: whole log read %.1f s after the start%n", since(began) / 1e3);
         System.gc();
         long used = Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
@@ -145,9 +143,7 @@ public final class LogFigures {
         long start = System.nanoTime();
         String answer = post(path, body);
         long id = number(answer, "id");
-        while (get("changes/" + id).contains("RUNNING")) {
-            Thread.sleep(100);
-        }
+        Waiting.until(name, 100, () -> !get("changes/" + id).contains("RUNNING"));
         String done = get("changes/" + id);
         System.out.printf("log: %s of %d contacts %.1f s%n", name, number(done, "done"), since(start) / 1e3);
         return id;

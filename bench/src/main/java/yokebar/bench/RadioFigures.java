@@ -84,9 +84,13 @@ public final class RadioFigures {
                         "YOKEBAR_RADIO_SHARE_PORT",
                         String.valueOf(sharePort)));
         yokebar = builder.start();
-        while (!Files.readString(folder.resolve("log")).contains("Yokebar is ready at")) {
-            Thread.sleep(100);
-        }
+        Waiting.until("the start", 100, () -> {
+            String log = Files.readString(folder.resolve("log"));
+            if (!yokebar.isAlive()) {
+                throw new IllegalStateException("Yokebar ended: " + log);
+            }
+            return log.contains("Yokebar is ready at");
+        });
     }
 
     public static void main(String[] args) throws Exception {

@@ -8,6 +8,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import yokebar.app.YokebarApplication;
@@ -41,6 +43,32 @@ final class RunningYokebar implements AutoCloseable {
 
     URI address() {
         return URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port") + "/");
+    }
+
+    /**
+     * Asks something of the application.
+     *
+     * @param body JSON; empty for none
+     * @throws IOException when it is refused
+     */
+    String send(String method, String path, String body) throws IOException, InterruptedException {
+        HttpRequest.BodyPublisher content =
+                body.isEmpty() ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body);
+        HttpRequest request = HttpRequest.newBuilder(address().resolve(path))
+                .header("Content-Type", "application/json")
+                .method(method, content)
+                .build();
+        HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() >= 400) {
+            throw new IOException(request.uri() + ": " + answer.body());
+        }
+        return answer.body();
+    }
+
+    /** The first number of that name in an answer; -1 when there is none. */
+    static long number(String json, String name) {
+        Matcher matcher = Pattern.compile("\"" + name + "\":(\\d+)").matcher(json);
+        return matcher.find() ? Long.parseLong(matcher.group(1)) : -1;
     }
 
     /** Imports ADI text; gives the answer's body. */

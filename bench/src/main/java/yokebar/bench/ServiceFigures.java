@@ -109,16 +109,12 @@ public final class ServiceFigures {
     private void handOver() throws Exception {
         // Other rules have everything looked at once more; one contact goes when that is done.
         long first = count("HANDED_OVER");
-        send("services/1/handovers", "POST", "{\"most\":1}");
-        while (count("HANDED_OVER") == first) {
-            Thread.sleep(200);
-        }
+        send("services/1/handovers", "POST", "{\"maxContacts\":1}");
+        Waiting.until("the first contact", 200, () -> count("HANDED_OVER") > first);
         long before = count("HANDED_OVER");
         long began = System.nanoTime();
-        send("services/1/handovers", "POST", "{\"most\":" + TO_PACK + "}");
-        while (count("HANDED_OVER") - before < TO_PACK) {
-            Thread.sleep(200);
-        }
+        send("services/1/handovers", "POST", "{\"maxContacts\":" + TO_PACK + "}");
+        Waiting.until("all contacts", 200, () -> count("HANDED_OVER") - before >= TO_PACK);
         System.out.printf(
                 "services: %d due contacts packed, signed and handed over in batches in %.1f s%n",
                 count("HANDED_OVER") - before, since(began) / 1e3);
@@ -186,7 +182,11 @@ public final class ServiceFigures {
                 .header("Content-Type", "application/json")
                 .method(method, HttpRequest.BodyPublishers.ofString(body))
                 .build();
-        return http.send(request, HttpResponse.BodyHandlers.ofString()).body();
+        HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
+        if (answer.statusCode() >= 300) {
+            throw new IllegalStateException(path + ": " + answer.body());
+        }
+        return answer.body();
     }
 
     private static double heap() {

@@ -2,15 +2,10 @@ package yokebar.bench;
 
 import com.sun.management.OperatingSystemMXBean;
 import java.io.BufferedWriter;
-import java.io.IOException;
 import java.lang.management.ManagementFactory;
 import java.net.DatagramPacket;
 import java.net.DatagramSocket;
 import java.net.InetAddress;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -34,7 +29,6 @@ public final class SourceFigures {
     private static final int DECODES_A_SECOND = 300;
     private static final int PROGRAMS = 4;
 
-    private final HttpClient http = HttpClient.newHttpClient();
     private final RunningYokebar yokebar;
     private final Path folder;
 
@@ -47,7 +41,7 @@ public final class SourceFigures {
         Path folder = Files.createTempDirectory("yokebar-sources");
         try (RunningYokebar yokebar = new RunningYokebar(folder.resolve("home"))) {
             SourceFigures figures = new SourceFigures(yokebar, folder);
-            figures.send("PUT", "api/station", "{\"ownCall\":\"CU9QYB\"}");
+            yokebar.send("PUT", "api/station", "{\"ownCall\":\"CU9QYB\"}");
             figures.bigImport();
             figures.follow();
             figures.rest();
@@ -66,45 +60,45 @@ public final class SourceFigures {
             }
         }
         long start = System.nanoTime();
-        String id = text(send("POST", "api/tryouts/path", "{\"path\":\"" + file + "\"}"), "id");
+        String id = text(yokebar.send("POST", "api/tryouts/path", "{\"path\":\"" + file + "\"}"), "id");
         settled(id);
         System.out.printf("sources: dry run of %d records %.1f s (target 10)%n", RECORDS, since(start));
         start = System.nanoTime();
-        send("POST", "api/tryouts/" + id + "/import", "{}");
+        yokebar.send("POST", "api/tryouts/" + id + "/import", "{}");
         String done = settled(id);
         double seconds = since(start);
         System.gc();
         long used = Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
         System.out.printf(
-                "sources: import of %s new %.1f s, %.0f records/s; heap in use afterwards %.0f MB (target 700)%n",
-                number(done, "added"), seconds, RECORDS / seconds, used / 1e6);
+                "sources: import of %d new %.1f s, %.0f records/s; heap in use afterwards %.0f MB (target 700)%n",
+                RunningYokebar.number(done, "added"), seconds, RECORDS / seconds, used / 1e6);
     }
 
     private String settled(String id) throws Exception {
-        while (true) {
-            String now = send("GET", "api/tryouts/" + id, "");
-            if (!now.contains("\"READING\"") && !now.contains("\"IMPORTING\"")) {
-                return now;
-            }
-            TimeUnit.MILLISECONDS.sleep(50);
-        }
+        String path = "api/tryouts/" + id;
+        Waiting.until("the records", 50, () -> {
+            String now = yokebar.send("GET", path, "");
+            return !now.contains("\"READING\"") && !now.contains("\"IMPORTING\"");
+        });
+        return yokebar.send("GET", path, "");
     }
 
     private void follow() throws Exception {
         Path file = folder.resolve("followed.adi");
         Files.writeString(file, "sample<EOH>\n");
-        send("POST", "api/intake-sources/files", "{\"path\":\"" + file + "\"}");
+        yokebar.send("POST", "api/intake-sources/files", "{\"path\":\"" + file + "\"}");
         TimeUnit.SECONDS.sleep(2);
         double[] times = new double[APPENDS];
         for (int i = 0; i < APPENDS; i++) {
-            long before = Long.parseLong(number(send("GET", "api/contacts?limit=1", ""), "total"));
+            long before = RunningYokebar.number(yokebar.send("GET", "api/contacts?limit=1", ""), "total");
             StringBuilder record = new StringBuilder();
             SampleLog.contact(record, RECORDS + 1000 + i);
             long start = System.nanoTime();
             Files.writeString(file, record, StandardOpenOption.APPEND);
-            while (Long.parseLong(number(send("GET", "api/contacts?limit=1", ""), "total")) == before) {
-                TimeUnit.MILLISECONDS.sleep(5);
-            }
+            Waiting.until(
+                    "the record",
+                    5,
+                    () -> RunningYokebar.number(yokebar.send("GET", "api/contacts?limit=1", ""), "total") > before);
             times[i] = since(start) * 1000;
             TimeUnit.MILLISECONDS.sleep(37L * (i % 13));
         }
@@ -119,7 +113,7 @@ public final class SourceFigures {
         for (int i = 0; i < FILES; i++) {
             Path file = folder.resolve("resting" + i + ".adi");
             Files.writeString(file, "sample<EOH>\n");
-            send("POST", "api/intake-sources/files", "{\"path\":\"" + file + "\"}");
+            yokebar.send("POST", "api/intake-sources/files", "{\"path\":\"" + file + "\"}");
         }
         TimeUnit.SECONDS.sleep(5);
         System.out.printf(
@@ -135,7 +129,7 @@ public final class SourceFigures {
     }
 
     private void storm() throws Exception {
-        String hookups = send("GET", "api/hookups", "");
+        String hookups = yokebar.send("GET", "api/hookups", "");
         Matcher port =
                 Pattern.compile("\"id\":\"digital-link\".*?UDP port (\\d+)").matcher(hookups);
         if (!port.find()) {
@@ -153,7 +147,7 @@ public final class SourceFigures {
                 socket.send(new DatagramPacket(decode, decode.length, InetAddress.getLoopbackAddress(), to));
                 if (i % DECODES_A_SECOND == DECODES_A_SECOND - 1) {
                     long start = System.nanoTime();
-                    send("GET", "api/digital/decodes?limit=50", "");
+                    yokebar.send("GET", "api/digital/decodes?limit=50", "");
                     answers[(int) (i / DECODES_A_SECOND)] = since(start) * 1000;
                 }
                 long due = began + (i + 1) * TimeUnit.SECONDS.toNanos(1) / DECODES_A_SECOND;
@@ -161,7 +155,7 @@ public final class SourceFigures {
             }
         }
         TimeUnit.SECONDS.sleep(1);
-        String heard = number(send("GET", "api/digital/decodes?limit=1", ""), "total");
+        long heard = RunningYokebar.number(yokebar.send("GET", "api/digital/decodes?limit=1", ""), "total");
         System.gc();
         long after = Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
         Arrays.sort(answers);
@@ -182,27 +176,6 @@ public final class SourceFigures {
                 + ",\"type\":\"decode\",\"id\":\"" + i + "\",\"at\":\"" + Instant.now() + "\",\"snrDb\":-10,"
                 + "\"offsetSeconds\":0.1,\"audioHz\":" + (200 + i % 2500) + ",\"text\":\"CQ ZP5QXA GG14\","
                 + "\"call\":\"ZP5QXA\",\"locator\":\"GG14\",\"calling\":true}";
-    }
-
-    private String send(String method, String path, String body) throws IOException, InterruptedException {
-        HttpRequest.BodyPublisher content =
-                body.isEmpty() ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body);
-        URI address = yokebar.address().resolve(path);
-        HttpResponse<String> answer = http.send(
-                HttpRequest.newBuilder(address)
-                        .header("Content-Type", "application/json")
-                        .method(method, content)
-                        .build(),
-                HttpResponse.BodyHandlers.ofString());
-        if (answer.statusCode() >= 400) {
-            throw new IOException(address + ": " + answer.body());
-        }
-        return answer.body();
-    }
-
-    private static String number(String json, String name) {
-        Matcher matcher = Pattern.compile("\"" + name + "\":(\\d+)").matcher(json);
-        return matcher.find() ? matcher.group(1) : "-1";
     }
 
     private static String text(String json, String name) {

@@ -48,6 +48,7 @@ class AccessibilityTest {
         standIns.program().contact(java.util.Map.of("CALL", "ZP5QXA", "GRIDSQUARE", "GG14"));
         standIns.node().spot("OZ1QAB", 21_025.0, "ZP5QXB", "up 2");
         standIns.skimmer().hear("CU9QYB", "HM49kq", 21_030_000, "CW", 3);
+        standIns.slowScan().receive("ZP5QXA");
         browser = new Browser();
         page = browser.page(new ArrayList<>());
         page.addInitScript("localStorage.setItem('yokebar-air-parts',"
@@ -91,6 +92,9 @@ class AccessibilityTest {
             ENDED_SESSION,
             RUNNING_SESSION,
             "nets/attendance-1",
+            "pictures",
+            "pictures/reply",
+            "pictures/folders",
             "log",
             "log/statistics",
             "intake/journal",
@@ -198,7 +202,8 @@ class AccessibilityTest {
             for (String text : page.locator(".yoke .others .mono").allTextContents()) {
                 counted += Integer.parseInt(text.substring(1));
             }
-            assertThat(counted + page.locator(".yoke .plate").count()).isEqualTo(15);
+            // The event stream goes on and may report a coupling of the application itself meanwhile.
+            assertThat(counted + page.locator(".yoke .plate").count()).isBetween(15, 17);
             page.locator(".yoke .others").first().click();
             assertThat(page.url()).contains("#/hookups");
         } finally {

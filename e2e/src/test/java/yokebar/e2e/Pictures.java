@@ -13,6 +13,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.regex.Pattern;
 
 /** Takes the pictures in {@code docs/screenshots} from the running demo. The folder is the only argument. */
 public final class Pictures {
@@ -35,9 +36,6 @@ public final class Pictures {
                     .waitFor();
             take(page, folder, "contact");
             page.keyboard().press("Escape");
-            page.getByText("Statistics").click();
-            page.getByText("Squares worked").waitFor();
-            take(page, folder, "statistics");
             page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Views"))
                     .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName("Desk"))
                     .click();
@@ -50,6 +48,7 @@ public final class Pictures {
             page.keyboard().press("Escape");
             onAir(page, folder);
             nets(page, folder);
+            slowScan(page, folder);
             radioInTrouble(page, folder);
             intake(page, folder);
             for (String view : new String[] {"Hookups", "Services", "Station"}) {
@@ -96,9 +95,6 @@ public final class Pictures {
                 .click();
         page.getByText("hears the chosen one").waitFor();
         take(page, folder, "on-air-map");
-        page.navigate(page.url().replaceAll("#.*", "#/on-air/goals"));
-        page.getByText("With these goals").waitFor();
-        take(page, folder, "goals");
         backstage("skimmer/rate", "{\"spots\":\"2.5\"}");
         backstage("node/rate", "{\"spots\":\"0.7\"}");
         page.navigate(page.url().replaceAll("#.*", "#/desk"));
@@ -135,6 +131,24 @@ public final class Pictures {
         }
         page.getByText("fine signal").waitFor();
         take(page, folder, "nets");
+        page.navigate(page.url().replaceAll("#.*", "#/desk"));
+        page.getByTestId("heading").waitFor();
+    }
+
+    /** What was received, and the reply to one of them. */
+    private static void slowScan(Page page, Path folder) {
+        page.navigate(page.url().replaceAll("#.*", "#/pictures"));
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^With a contact")))
+                .click();
+        page.getByRole(AriaRole.OPTION).first().click();
+        page.getByText("At Quayside since").waitFor();
+        take(page, folder, "pictures");
+        page.keyboard().press("r");
+        page.getByLabel("Your words").fill("Thanks from Corvo");
+        page.getByLabel("Layout", new Page.GetByLabelOptions().setExact(true))
+                .selectOption("Report with received picture");
+        page.locator("figure img").waitFor();
+        take(page, folder, "reply");
         page.navigate(page.url().replaceAll("#.*", "#/desk"));
         page.getByTestId("heading").waitFor();
     }

@@ -199,7 +199,7 @@ class ServiceDeskTest extends BrowserTest {
         page.getByLabel("Picture file")
                 .setInputFiles(
                         new FilePayload("notes.png", "image/png", "no picture".getBytes(StandardCharsets.UTF_8)));
-        assertThat(page.getByText("This is neither a PNG nor a JPEG picture.")).isVisible();
+        assertThat(page.getByText("This is not a PNG, JPEG or BMP picture.")).isVisible();
         button("Take it away").click();
         assertThat(page.getByText("No picture yet.", new Page.GetByTextOptions().setExact(false)))
                 .isVisible();

@@ -57,6 +57,7 @@ public final class Main {
         standIns.linked().listen(5);
         standIns.node().setSpotsASecond(0.7);
         standIns.skimmer().setSpotsASecond(2.5);
+        standIns.slowScan().setSecondsBetween(600);
         standIns.program().useRadio(number("YOKEBAR_RADIO_SHARE_PORT", 7380));
         standIns.program().setSecondsBetween(Double.parseDouble(setting("YOKEBAR_DEMO_TEMPO", "6")));
         Thread.currentThread().join();

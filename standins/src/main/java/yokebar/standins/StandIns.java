@@ -12,6 +12,7 @@ import yokebar.standins.backstage.AirKnobs;
 import yokebar.standins.backstage.Backstage;
 import yokebar.standins.backstage.DeliveryKnobs;
 import yokebar.standins.backstage.DeviceKnobs;
+import yokebar.standins.backstage.ProgramKnobs;
 import yokebar.standins.backstage.ServiceKnobs;
 import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.clock.TimeServer;
@@ -24,6 +25,7 @@ import yokebar.standins.device.SerialLine;
 import yokebar.standins.device.SerialLines;
 import yokebar.standins.device.VhfRadio;
 import yokebar.standins.mail.MailGateway;
+import yokebar.standins.picture.SlowScanProgram;
 import yokebar.standins.postbag.Postbag;
 import yokebar.standins.program.DigitalProgram;
 import yokebar.standins.program.LinkedProgram;
@@ -103,6 +105,7 @@ public final class StandIns implements AutoCloseable {
     private final DigitalProgram program;
     private final LinkedProgram linked;
     private final PortableDevice portable;
+    private final SlowScanProgram slowScan;
     private final Air air;
     private final BeaconHill node;
     private final Nightjar skimmer;
@@ -136,15 +139,15 @@ public final class StandIns implements AutoCloseable {
                 world, settings.clock(), settings.seed() + 1, "wavelet-2", "Wavelet 2", settings.linkPort(), 4);
         portable =
                 new PortableDevice(world, settings.clock(), settings.devices().portable());
+        slowScan = new SlowScanProgram(
+                world, settings.clock(), settings.seed() + 4, settings.folder().resolve("slowlight"));
         air = new Air(world, settings.clock(), settings.seed() + 2);
         node = new BeaconHill(
                 air, settings.clock(), settings.seed() + 3, settings.devices().node());
         skimmer = new Nightjar(air, settings.clock(), settings.devices().skimmer());
         linked.listenTo(air);
         backstage = new Backstage(
-                program,
-                linked,
-                portable,
+                new ProgramKnobs(program, linked, portable, slowScan),
                 new ServiceKnobs(countersign, callbook, almanac),
                 new DeliveryKnobs(quayside, postbag, mail),
                 new DeviceKnobs(hfRadio, vhfRadio, rotator, timeServer, serialLines),
@@ -219,6 +222,11 @@ public final class StandIns implements AutoCloseable {
         return portable;
     }
 
+    /** The program that receives and transmits pictures. */
+    public SlowScanProgram slowScan() {
+        return slowScan;
+    }
+
     /** Who is on the air. */
     public Air air() {
         return air;
@@ -240,6 +248,7 @@ public final class StandIns implements AutoCloseable {
     public void close() {
         node.close();
         skimmer.close();
+        slowScan.close();
         portable.close();
         linked.close();
         program.close();

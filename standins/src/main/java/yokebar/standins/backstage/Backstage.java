@@ -9,9 +9,6 @@ import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
-import yokebar.standins.program.DigitalProgram;
-import yokebar.standins.program.LinkedProgram;
-import yokebar.standins.program.PortableDevice;
 
 /** The page and the API that turn the knobs of the stand-ins. */
 public final class Backstage implements AutoCloseable {
@@ -24,9 +21,7 @@ public final class Backstage implements AutoCloseable {
             "page.js", "text/javascript; charset=utf-8",
             "panels.json", "application/json");
 
-    private final DigitalProgram program;
-    private final LinkedProgram linked;
-    private final PortableDevice portable;
+    private final ProgramKnobs programs;
     private final ServiceKnobs services;
     private final DeliveryKnobs deliveries;
     private final DeviceKnobs devices;
@@ -35,27 +30,24 @@ public final class Backstage implements AutoCloseable {
 
     /** @param port 0 for any free port */
     public Backstage(
-            DigitalProgram program,
-            LinkedProgram linked,
-            PortableDevice portable,
+            ProgramKnobs programs,
             ServiceKnobs services,
             DeliveryKnobs deliveries,
             DeviceKnobs devices,
             AirKnobs air,
             int port)
             throws IOException {
-        this.linked = linked;
-        this.portable = portable;
-        this.program = program;
+        this.programs = programs;
         this.services = services;
         this.deliveries = deliveries;
         this.devices = devices;
         this.air = air;
         this.http = new HttpService(port)
                 .on("/api/state", request -> Answer.json(200, state()))
-                .on("/api/program/", this::program)
-                .on("/api/portable/", request -> answer(portable(request.path(), words(request))))
-                .on("/api/linked/", request -> answer(linked(request.path(), words(request))))
+                .on("/api/program/", request -> programs.program(request.path(), words(request)))
+                .on("/api/portable/", request -> answer(programs.portable(request.path(), words(request))))
+                .on("/api/linked/", request -> answer(programs.linked(request.path(), words(request))))
+                .on("/api/slowscan/", request -> programs.slowScan(request.path(), words(request)))
                 .on("/api/countersign/", request -> services.countersign(request.path(), words(request)))
                 .on("/api/quayside/", request -> deliveries.quayside(request.path(), words(request)))
                 .on("/api/postbag/", request -> deliveries.postbag(request.path(), words(request)))
@@ -84,59 +76,12 @@ public final class Backstage implements AutoCloseable {
 
     private Map<String, Object> state() {
         Map<String, Object> state = new LinkedHashMap<>();
-        state.put("program", Map.of("secondsBetween", program.secondsBetween(), "made", program.made()));
-        state.put("linked", Map.of("made", linked.made(), "waiting", linked.waiting()));
-        state.put("portable", Map.of("log", portable.address()));
+        state.putAll(programs.state());
         state.putAll(services.state());
         state.putAll(deliveries.state());
         state.putAll(devices.state());
         state.putAll(air.state());
         return state;
-    }
-
-    private Answer program(Request request) throws IOException {
-        Map<String, String> words = words(request);
-        return switch (request.path()) {
-            case "contact" -> Answer.json(200, Map.of("sent", program.contact(words)));
-            case "repeat" -> Answer.json(200, Map.of("sent", program.repeat()));
-            case "send" -> {
-                program.send(words.getOrDefault("text", ""));
-                yield done();
-            }
-            case "tune" -> {
-                program.tune(Long.parseLong(words.getOrDefault("hz", "14074000")));
-                yield done();
-            }
-            case "tempo" -> {
-                program.setSecondsBetween(Double.parseDouble(words.getOrDefault("seconds", "0")));
-                yield done();
-            }
-            default -> unknown();
-        };
-    }
-
-    private boolean portable(String knob, Map<String, String> words) throws IOException {
-        if (knob.equals("up")) {
-            portable.setUp(DeviceKnobs.on(words));
-            return true;
-        }
-        return false;
-    }
-
-    /** The program on the digital link. Answers whether there is such a knob. */
-    private boolean linked(String knob, Map<String, String> words) {
-        switch (knob) {
-            case "contact" -> linked.contact(words.getOrDefault("call", ""));
-            case "tune" -> linked.tune(Long.parseLong(words.getOrDefault("hz", "21074000")));
-            case "network" ->
-                linked.treatBadly(
-                        Double.parseDouble(words.getOrDefault("lost", "0")),
-                        Double.parseDouble(words.getOrDefault("doubled", "0")));
-            default -> {
-                return false;
-            }
-        }
-        return true;
     }
 
     private static Map<String, String> words(Request request) {

@@ -47,6 +47,7 @@ public final class DemoSetup {
         }
         furnishStation();
         importHistory();
+        pictures().receive(standIns.hfRadio().front());
         // The same contacts come as datagrams, too: each is one contact all the same.
         api.post(
                 "api/intake-sources/files",
@@ -64,7 +65,12 @@ public final class DemoSetup {
         callbook();
         feeds();
         new DemoNets(api, standIns.world()).add();
+        pictures().folders();
         api.put("api/reference", Map.of("address", standIns.almanac().address()));
+    }
+
+    private DemoPictures pictures() {
+        return new DemoPictures(api, standIns.slowScan(), standIns.world());
     }
 
     private void station() throws IOException, InterruptedException {

@@ -30,12 +30,12 @@ public final class Quayside extends SimulatedService {
 
     public static final String KEY = "qs-7f2a-lantern-quay-41";
 
-    private static final int LARGEST_PICTURE = 800_000;
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
     private final Clock clock;
     private final Books books;
     private final Map<String, byte[]> pictures = new TreeMap<>();
+    private int maxPictureBytes = 800_000;
     private int maxPerSecond = 40;
     private Instant second = Instant.EPOCH;
     private int inThisSecond;
@@ -136,11 +136,16 @@ public final class Quayside extends SimulatedService {
         if (!String.valueOf(request.header("Content-Type")).startsWith("image/")) {
             return Answer.json(415, Map.of("words", "pictures are PNG or JPEG"));
         }
-        if (request.body().length > LARGEST_PICTURE) {
-            return Answer.json(413, Map.of("words", "pictures are at most " + LARGEST_PICTURE / 1000 + " kB"));
+        if (request.body().length > maxPictureBytes) {
+            return Answer.json(413, Map.of("words", "pictures are at most " + maxPictureBytes / 1000 + " kB"));
         }
         pictures.put(number, request.body());
         return Answer.json(200, Map.of("words", "shown"));
+    }
+
+    /** From now on it takes smaller pictures only than its protocol says. */
+    public synchronized void setMaxPictureBytes(int bytes) {
+        maxPictureBytes = bytes;
     }
 
     /** The pictures shown there, by the number of their contact. Kept as long as the stand-in runs. */
@@ -159,6 +164,7 @@ public final class Quayside extends SimulatedService {
                 return Answer.json(404, Map.of("found", false, "words", "no contact has this number"));
             }
             books.save(new Books.Entry(number, entry.key(), entry.fields(), entry.copies(), true, null));
+            pictures.remove(number);
             return Answer.json(200, Map.of("number", number, "words", "deleted"));
         }
         if (request.method().equals("GET")) {

@@ -85,6 +85,7 @@ async function draw() {
           made('h3', { textContent: panel.name }),
           made('p', { textContent: panel.what }),
           made('dl', { id: panel.id }),
+          ...(panel.picture ? [made('img', { id: `${panel.id}-picture`, alt: panel.picture.alt, hidden: true })] : []),
           ...knobs.map((knob) => knobRow(panel, knob, state)),
         ),
       );
@@ -97,11 +98,21 @@ async function draw() {
   setInterval(refresh, EVERY_MS);
 }
 
+/** Shows a picture that the panel offers once there is one, and anew when there is another. */
+function showPicture({ id, picture }, state) {
+  if (!picture || state[picture.count] === 0) return;
+  const image = document.getElementById(`${id}-picture`);
+  const address = `/api/${id}/${picture.from}?${state[picture.count]}`;
+  if (image.getAttribute('src') !== address) image.src = address;
+  image.hidden = false;
+}
+
 async function refresh() {
   const { groups, values } = await panels;
   const state = await (await fetch('/api/state')).json();
   for (const panel of groups.flatMap((group) => group.panels)) {
     const named = { ...values, ...panel.values };
+    showPicture(panel, state[panel.id]);
     document.getElementById(panel.id).replaceChildren(
       ...Object.entries(state[panel.id]).flatMap(([name, value]) => {
         const [label, unit] = named[name] ?? [name];

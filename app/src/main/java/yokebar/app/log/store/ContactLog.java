@@ -125,6 +125,20 @@ public class ContactLog {
         return rows.stream().map(ContactRow::logged).toList();
     }
 
+    /** Contacts that start within the span, both ends included, the latest first; at most so many. */
+    @Transactional(readOnly = true)
+    public List<LoggedContact> between(Instant from, Instant until, int max) {
+        return db.createQuery(
+                        "from ContactRow where startedAt between :from and :until order by startedAt desc, id desc",
+                        ContactRow.class)
+                .setParameter("from", from)
+                .setParameter("until", until)
+                .setMaxResults(max)
+                .getResultStream()
+                .map(ContactRow::logged)
+                .toList();
+    }
+
     /**
      * When the log begins, UTC; empty for an empty log. Of a long log the oldest few contacts do not count: one with a wrong date
      * is not the beginning.

@@ -112,11 +112,11 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
 
     @Override
     public String where() {
-        return "UDP port " + listener().map(DatagramListener::port).orElse(port);
+        return "UDP port " + link().map(DatagramListener::port).orElse(port);
     }
 
     @Override
-    protected DatagramListener newListener() {
+    protected DatagramListener newLink() {
         return new DatagramListener(
                 InetAddress.getLoopbackAddress(),
                 port,
@@ -183,8 +183,7 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
 
     private void tell(DigitalProgram program, byte[] message) {
         try {
-            listener()
-                    .orElseThrow(() -> new IOException("the digital link is switched off"))
+            link().orElseThrow(() -> new IOException("the digital link is switched off"))
                     .send(message, program.address());
         } catch (IOException e) {
             throw new Rejection("id", program.name() + " could not be reached: " + e.getMessage() + ".");
@@ -289,7 +288,7 @@ class DigitalLink extends PortCoupling<DatagramListener> implements SmartLifecyc
                 return;
             }
         }
-        DatagramListener open = listener().orElse(null);
+        DatagramListener open = link().orElse(null);
         if (open != null) {
             try {
                 open.send(answer, from);

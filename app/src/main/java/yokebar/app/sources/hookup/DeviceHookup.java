@@ -6,25 +6,22 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
-import yokebar.links.platform.status.LinkState;
 import yokebar.links.platform.status.LinkStatus;
 import yokebar.links.sources.device.ManagedLink;
 
 /**
- * A device as a coupling: a link is made when it is connected and closed when it is not.
+ * A device as a coupling.
  *
  * @param <L> the kind of link
  */
-public final class DeviceHookup<L extends ManagedLink> extends Coupling {
+public final class DeviceHookup<L extends ManagedLink> extends LinkCoupling<L> {
     private static final Duration TEST_WITHIN = Duration.ofSeconds(4);
     private static final long LOOK_EVERY_MS = 50;
 
     private final String where;
-    private final Clock clock;
     private final Supplier<L> links;
     private final Function<L, Optional<String>> proof;
     private final Runnable changed;
-    private @Nullable L link;
 
     /**
      * @param where its address in words
@@ -42,15 +39,9 @@ public final class DeviceHookup<L extends ManagedLink> extends Coupling {
             Runnable changed) {
         super(id, Kind.DEVICE, name, clock);
         this.where = where;
-        this.clock = clock;
         this.links = links;
         this.proof = proof;
         this.changed = changed;
-    }
-
-    /** The link while there is one. */
-    public synchronized Optional<L> link() {
-        return Optional.ofNullable(link);
     }
 
     public boolean live() {
@@ -63,30 +54,12 @@ public final class DeviceHookup<L extends ManagedLink> extends Coupling {
     }
 
     @Override
-    public LinkStatus status() {
-        return link().map(ManagedLink::status).orElseGet(() -> LinkStatus.of(LinkState.OFF, clock.instant(), null));
+    protected L newLink() {
+        return links.get();
     }
 
     @Override
-    public synchronized void connect() {
-        if (link == null) {
-            L fresh = links.get();
-            link = fresh;
-            fresh.start();
-        } else {
-            link.hurry();
-        }
-    }
-
-    @Override
-    public void disconnect() {
-        Optional<L> open;
-        synchronized (this) {
-            open = link();
-            link = null;
-        }
-        // Closing waits for the link's thread, which may be asking for the link.
-        open.ifPresent(ManagedLink::close);
+    protected void disconnected(@Nullable L closed) {
         changed.run();
     }
 

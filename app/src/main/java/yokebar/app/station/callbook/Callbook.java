@@ -18,6 +18,7 @@ import yokebar.app.sources.hookup.Hookups;
 import yokebar.app.sources.hookup.ServiceCoupling;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.CallParts;
+import yokebar.core.basics.picture.PictureFormat;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
@@ -162,8 +163,8 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
     private CallbookStore.@Nullable Picture picture(String path) {
         try {
             byte[] content = client().picture(path);
-            String type = PictureKind.of(content);
-            return type == null ? null : new CallbookStore.Picture(type, content);
+            PictureFormat format = PictureFormat.of(content);
+            return format == null ? null : new CallbookStore.Picture(format.mediaType(), content);
         } catch (ServiceUnreachable | ServiceRefused e) {
             LOG.debug("No picture", e);
             return null;

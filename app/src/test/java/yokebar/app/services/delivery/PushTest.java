@@ -4,10 +4,12 @@ import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import yokebar.app.operate.picture.PictureFiles;
 
 /** Contacts pushed one by one: edits, deletions and a service that slows us down. */
 class PushTest extends ServiceTest {
@@ -24,23 +26,26 @@ class PushTest extends ServiceTest {
         awaitState("ZP5QXA", QUAYSIDE, "ACCEPTED");
         String path = "/api/contacts/" + idOf("ZP5QXA") + "/picture";
         assertThat(upload(path, "notes.txt", "hello".getBytes(UTF_8), Map.of()).body())
-                .contains("neither a PNG nor a JPEG");
-        assertThat(upload(path, "huge.png", png(1_000_001), Map.of()).body()).contains("make it smaller");
-        upload(path, "card.png", png(2000), Map.of());
+                .contains("This is not a PNG, JPEG or BMP picture.");
+        assertThat(upload(path, "huge.png", new byte[20_000_001], Map.of()).body())
+                .contains("at most 20 MB can be read");
+        upload(path, "card.png", PictureFiles.plain(0x804020, 32, 24, "png"), Map.of());
         await("the picture", () -> quayside.pictures().size() == 1);
         await("its proof", () -> standing(path).has("sentAt"));
         assertThat(standing(path).path("service").asString()).isEqualTo("Quayside");
         assertThat(send(request(path).GET()).headers().firstValue("Content-Type"))
                 .contains("image/png");
-        upload(path, "other.jpg", new byte[] {(byte) 0xFF, (byte) 0xD8, (byte) 0xFF, 1}, Map.of());
-        await("the other picture", () -> quayside.pictures().values().stream().allMatch(p -> p.length == 4));
+        byte[] other = PictureFiles.plain(0x204080, 32, 24, "jpg");
+        upload(path, "other.jpg", other, Map.of());
+        await("the other picture", () -> quayside.pictures().values().stream().allMatch(p -> Arrays.equals(p, other)));
         await("its proof", () -> standing(path).has("sentAt"));
 
         String refused = "/api/contacts/" + idOf("OZ1QAB") + "/picture";
-        upload(refused, "large.png", png(900_000), Map.of());
+        quayside.setMaxPictureBytes(1_000);
+        upload(refused, "large.png", PictureFiles.noise(64, 64, "png"), Map.of());
         await(
                 "the refusal",
-                () -> standing(refused).path("trouble").asString("").contains("at most 800 kB"));
+                () -> standing(refused).path("trouble").asString("").contains("at most 1 kB"));
 
         quayside.faults().failNext(2);
         send(request(path).DELETE());
@@ -55,12 +60,6 @@ class PushTest extends ServiceTest {
         } catch (Exception e) {
             throw new IllegalStateException(e);
         }
-    }
-
-    private static byte[] png(int bytes) {
-        byte[] content = new byte[bytes];
-        System.arraycopy(new byte[] {(byte) 0x89, 'P', 'N', 'G', 13, 10, 26, 10}, 0, content, 0, 8);
-        return content;
     }
 
     @Test

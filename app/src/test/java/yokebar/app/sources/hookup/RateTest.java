@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import org.junit.jupiter.api.Test;
-import yokebar.app.MovingClock;
+import yokebar.links.fake.MovingClock;
 
 class RateTest {
     private final MovingClock clock = new MovingClock();

@@ -123,11 +123,15 @@ public final class AdifFields {
         return builder.build();
     }
 
-    /** With those fields of another record that this one lacks. */
+    /** With those fields of another record that this one lacks, behind its own. */
     public AdifFields completedBy(AdifFields other) {
         Builder builder = new Builder();
-        other.forEach(builder::putInterned);
         forEach(builder::putInterned);
+        other.forEach((name, value) -> {
+            if (get(name) == null) {
+                builder.putInterned(name, value);
+            }
+        });
         return builder.build();
     }
 

@@ -9,12 +9,12 @@ import java.net.InetSocketAddress;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.time.ZoneOffset;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
+import yokebar.links.fake.MovingClock;
 import yokebar.links.platform.status.LinkState;
 import yokebar.links.platform.status.LinkStatus;
 
@@ -66,9 +66,9 @@ class DatagramListenerTest {
         try (DatagramListener listener = listener(0, clock)) {
             listener.start();
             awaitState(s -> s.state() == LinkState.LIVE);
-            clock.now = start.plus(Duration.ofMinutes(10));
+            clock.pass(Duration.ofMinutes(10));
             assertThat(listener.status().state()).isEqualTo(LinkState.LIVE);
-            clock.now = start.plus(Duration.ofMinutes(16));
+            clock.pass(Duration.ofMinutes(6));
             assertThat(listener.status().state()).isEqualTo(LinkState.QUIET);
             assertThat(listener.status().since()).isEqualTo(start.plus(Duration.ofMinutes(15)));
         }
@@ -98,29 +98,6 @@ class DatagramListenerTest {
         try (DatagramSocket socket = new DatagramSocket(0, InetAddress.getLoopbackAddress())) {
             byte[] bytes = text.getBytes();
             socket.send(new DatagramPacket(bytes, bytes.length, InetAddress.getLoopbackAddress(), port));
-        }
-    }
-
-    private static final class MovingClock extends Clock {
-        private volatile Instant now;
-
-        MovingClock(Instant now) {
-            this.now = now;
-        }
-
-        @Override
-        public Instant instant() {
-            return now;
-        }
-
-        @Override
-        public ZoneOffset getZone() {
-            return ZoneOffset.UTC;
-        }
-
-        @Override
-        public Clock withZone(java.time.ZoneId zone) {
-            return this;
         }
     }
 }

@@ -2,11 +2,16 @@ package yokebar.app.services.delivery.adapter;
 
 import java.net.URI;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
+import yokebar.core.basics.picture.PictureFormat;
+import yokebar.core.basics.picture.PictureScaling;
+import yokebar.core.basics.picture.UnreadablePictureException;
 import yokebar.core.log.adif.AdiWriter;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.Contact;
@@ -22,6 +27,8 @@ import yokebar.links.services.quayside.QuaysideClient;
 @Component
 class QuaysideAdapter implements ServiceAdapter {
     private static final ServiceRules RULES = ServiceRules.of("Quayside");
+    private static final Set<PictureFormat> PICTURE_FORMATS = EnumSet.of(PictureFormat.PNG, PictureFormat.JPEG);
+    private static final int MAX_PICTURE_BYTES = 800_000;
     private static final TypeReference<List<QuaysideClient.Push>> PUSHES = new TypeReference<>() {};
 
     private final JsonMapper json;
@@ -91,9 +98,17 @@ class QuaysideAdapter implements ServiceAdapter {
             }
 
             @Override
-            public void putPicture(String number, String contentType, byte[] content)
-                    throws ServiceRefused, ServiceUnreachable {
-                client.putPicture(number, contentType, content);
+            public void putPicture(String number, byte[] content) throws ServiceRefused, ServiceUnreachable {
+                try {
+                    PictureScaling.Encoded sent = PictureScaling.within(content, PICTURE_FORMATS, MAX_PICTURE_BYTES);
+                    client.putPicture(number, sent.format().mediaType(), sent.content());
+                } catch (UnreadablePictureException e) {
+                    throw new ServiceRefused(
+                            ServiceRefused.About.CONTENT,
+                            "picture not readable",
+                            e.sentence(),
+                            "Choose another picture.");
+                }
             }
 
             @Override

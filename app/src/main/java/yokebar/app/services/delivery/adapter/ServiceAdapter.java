@@ -130,9 +130,12 @@ public interface ServiceAdapter {
             throw new UnsupportedOperationException("what was taken stays");
         }
 
-        /** Shows a picture beside a contact, in the place of one before. */
-        default void putPicture(String number, String contentType, byte[] content)
-                throws ServiceRefused, ServiceUnreachable {
+        /**
+         * Shows a picture beside a contact, in the place of one before.
+         *
+         * @param content as it is kept here; it is made smaller where the service wants it so
+         */
+        default void putPicture(String number, byte[] content) throws ServiceRefused, ServiceUnreachable {
             throw new UnsupportedOperationException("there are no pictures");
         }
 

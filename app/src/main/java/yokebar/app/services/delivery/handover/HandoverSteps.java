@@ -169,7 +169,7 @@ class HandoverSteps {
                     if (content == null) {
                         line.takePictureAway(due.number());
                     } else {
-                        line.putPicture(due.number(), due.contentType(), content);
+                        line.putPicture(due.number(), content);
                     }
                 },
                 content == null ? "1 picture taken away there" : "1 picture handed over",

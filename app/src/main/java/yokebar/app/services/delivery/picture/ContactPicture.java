@@ -22,6 +22,10 @@ public class ContactPicture {
     @Lob
     public byte @Nullable [] content;
 
+    /** The received picture it is a copy of; null for one that was uploaded. */
+    @Nullable
+    Long receivedId;
+
     public Instant addedAt = Instant.EPOCH;
 
     /**

@@ -47,7 +47,7 @@ class ContactPictureController {
     ContactPictures.Standing put(@PathVariable long id, @RequestParam("file") MultipartFile file) throws IOException {
         byte[] content = file.getBytes();
         OnConflict.tryAgain(() -> {
-            pictures.put(id, content);
+            pictures.put(id, content, null);
             return id;
         });
         return pictures.standing(id);

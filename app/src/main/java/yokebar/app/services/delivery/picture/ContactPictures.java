@@ -17,11 +17,13 @@ import yokebar.app.services.delivery.LaneChanged;
 import yokebar.app.services.delivery.ServiceAccount;
 import yokebar.app.services.delivery.Services;
 import yokebar.app.services.delivery.Texts;
+import yokebar.core.basics.picture.Picture;
+import yokebar.core.basics.picture.PictureFormat;
+import yokebar.core.basics.picture.UnreadablePictureException;
 
 /** Pictures put to contacts. They follow a contact to services that show pictures, once its contact is there. */
 @Service
 public class ContactPictures {
-    private static final int MAX_BYTES = 1_000_000;
 
     private final EntityManager db;
     private final ContactLog log;
@@ -45,8 +47,16 @@ public class ContactPictures {
      * @param service where it goes; null when no service in use shows pictures
      * @param sentAt when it was taken there, UTC; null while it is not there
      * @param trouble why it was not taken
+     * @param receivedId the received picture it is a copy of; null for one that was uploaded
      */
-    record Standing(boolean there, @Nullable String service, @Nullable Instant sentAt, @Nullable String trouble) {}
+    public record Standing(
+            boolean there,
+            @Nullable String service,
+            @Nullable Instant sentAt,
+            @Nullable String trouble,
+            @Nullable Long receivedId) {
+        public static final Standing NONE = new Standing(false, null, null, null, null);
+    }
 
     /**
      * A picture that is to go, or to be taken away there.
@@ -54,15 +64,21 @@ public class ContactPictures {
      * @param number what the service calls the contact
      * @param content null for one to be taken away
      */
-    public record Due(long contactId, int version, String number, String contentType, byte @Nullable [] content) {}
+    public record Due(long contactId, int version, String number, byte @Nullable [] content) {}
 
     @Transactional(readOnly = true)
     public Standing standing(long contactId) {
         String service = services.forPictures().map(ServiceAccount::name).orElse(null);
-        ContactPicture picture = db.find(ContactPicture.class, contactId);
-        return picture == null || picture.content == null
-                ? new Standing(false, service, null, null)
-                : new Standing(true, service, picture.sentAt, picture.trouble);
+        // Without its content, which may be many megabytes.
+        return db.createQuery(
+                        "select p.sentAt, p.trouble, p.receivedId from ContactPicture p"
+                                + " where p.contactId = :id and p.content is not null",
+                        Object[].class)
+                .setParameter("id", contactId)
+                .getResultStream()
+                .findFirst()
+                .map(row -> new Standing(true, service, (Instant) row[0], (String) row[1], (Long) row[2]))
+                .orElseGet(() -> new Standing(false, service, null, null, null));
     }
 
     @Transactional(readOnly = true)
@@ -74,19 +90,14 @@ public class ContactPictures {
         return picture;
     }
 
-    /** Puts a picture to a contact, in the place of the one before. */
+    /**
+     * Puts a picture to a contact, in the place of the one before.
+     *
+     * @param receivedId the received picture it is a copy of; null for one that was uploaded
+     */
     @Transactional
-    public void put(long contactId, byte[] content) {
-        String type = type(content);
-        if (type == null) {
-            throw new Rejection("picture", "This is neither a PNG nor a JPEG picture.");
-        }
-        if (content.length > MAX_BYTES) {
-            throw new Rejection(
-                    "picture",
-                    "The picture has " + content.length / 1000 + " kB; make it smaller than " + MAX_BYTES / 1000
-                            + " kB.");
-        }
+    public void put(long contactId, byte[] content, @Nullable Long receivedId) {
+        PictureFormat format = format(content);
         if (log.find(contactId).isEmpty()) {
             throw new Rejection("picture", "This contact is not in the log any more.");
         }
@@ -96,8 +107,9 @@ public class ContactPictures {
             picture.contactId = contactId;
             db.persist(picture);
         }
-        picture.contentType = type;
+        picture.contentType = format.mediaType();
         picture.content = content;
+        picture.receivedId = receivedId;
         picture.addedAt = clock.instant();
         picture.sentAt = null;
         picture.trouble = null;
@@ -144,9 +156,7 @@ public class ContactPictures {
 
     private @Nullable Due due(long contactId, String number) {
         ContactPicture picture = db.find(ContactPicture.class, contactId);
-        return picture == null
-                ? null
-                : new Due(contactId, picture.version, number, picture.contentType, picture.content);
+        return picture == null ? null : new Due(contactId, picture.version, number, picture.content);
     }
 
     /**
@@ -162,7 +172,7 @@ public class ContactPictures {
         }
         picture.sentNumber = due.number();
         db.flush();
-        return new Due(due.contactId(), picture.version, due.number(), due.contentType(), due.content());
+        return new Due(due.contactId(), picture.version, due.number(), due.content());
     }
 
     /** The service did as it was told; should the operator have put another picture meanwhile, that one goes next. */
@@ -194,15 +204,11 @@ public class ContactPictures {
         services.ids().forEach(serviceId -> events.publishEvent(new LaneChanged(serviceId)));
     }
 
-    /** By its first bytes: PNG (ISO/IEC 15948, 5.2) or JPEG (ITU-T T.81, SOI and a marker); null for anything else. */
-    private static @Nullable String type(byte[] content) {
-        if (content.length > 8 && content[0] == (byte) 0x89 && content[1] == 'P' && content[2] == 'N') {
-            return "image/png";
+    private static PictureFormat format(byte[] content) {
+        try {
+            return Picture.read(content).format();
+        } catch (UnreadablePictureException e) {
+            throw new Rejection("picture", e.sentence());
         }
-        boolean jpeg = content.length > 3
-                && content[0] == (byte) 0xFF
-                && content[1] == (byte) 0xD8
-                && content[2] == (byte) 0xFF;
-        return jpeg ? "image/jpeg" : null;
     }
 }

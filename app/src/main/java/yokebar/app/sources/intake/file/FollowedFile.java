@@ -7,18 +7,17 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import yokebar.app.sources.hookup.Coupling;
+import yokebar.app.sources.hookup.LinkCoupling;
 import yokebar.app.sources.intake.Arrival;
 import yokebar.app.sources.intake.Arrivals;
 import yokebar.app.sources.intake.source.IntakeSource;
-import yokebar.links.platform.status.LinkState;
 import yokebar.links.platform.status.LinkStatus;
 import yokebar.links.sources.followed.FileFollower;
 import yokebar.links.sources.followed.FilePosition;
 import yokebar.links.sources.followed.FileRecords;
 
 /** A file that another program writes, as a coupling. */
-public final class FollowedFile extends Coupling {
+public final class FollowedFile extends LinkCoupling<FileFollower> {
     private static final Duration QUIET_AFTER = Duration.ofMinutes(15);
 
     private final IntakeSource source;
@@ -26,8 +25,7 @@ public final class FollowedFile extends Coupling {
     private final Store store;
     private final Clock clock;
     private final Runnable changed;
-    private @Nullable FileFollower follower;
-    private FilePosition position;
+    private volatile FilePosition position;
 
     /** Puts records into the log. */
     interface Store {
@@ -55,32 +53,14 @@ public final class FollowedFile extends Coupling {
     }
 
     @Override
-    public synchronized LinkStatus status() {
-        return follower == null ? LinkStatus.of(LinkState.OFF, clock.instant(), null) : follower.status();
+    protected FileFollower newLink() {
+        return new FileFollower(file, position, QUIET_AFTER, clock, this::take, status -> changed.run());
     }
 
     @Override
-    public synchronized void connect() {
-        if (follower == null) {
-            follower = new FileFollower(file, position, QUIET_AFTER, clock, this::take, status -> changed.run());
-            follower.start();
-        } else {
-            follower.hurry();
-        }
-    }
-
-    @Override
-    public void disconnect() {
-        FileFollower open;
-        synchronized (this) {
-            open = follower;
-            follower = null;
-        }
-        if (open != null) {
-            open.close();
-            synchronized (this) {
-                position = open.position();
-            }
+    protected void disconnected(@Nullable FileFollower closed) {
+        if (closed != null) {
+            position = closed.position();
         }
         changed.run();
     }

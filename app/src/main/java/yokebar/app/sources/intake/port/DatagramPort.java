@@ -56,7 +56,7 @@ final class DatagramPort extends PortCoupling<DatagramListener> implements Sourc
 
     @Override
     public int currentPort() {
-        return listener().map(DatagramListener::port).orElse(port);
+        return link().map(DatagramListener::port).orElse(port);
     }
 
     @Override
@@ -65,7 +65,7 @@ final class DatagramPort extends PortCoupling<DatagramListener> implements Sourc
     }
 
     @Override
-    protected DatagramListener newListener() {
+    protected DatagramListener newLink() {
         return new DatagramListener(
                 InetAddress.getLoopbackAddress(),
                 port,

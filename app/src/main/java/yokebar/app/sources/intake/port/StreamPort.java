@@ -46,7 +46,7 @@ final class StreamPort extends PortCoupling<StreamListener> implements SourcePor
 
     @Override
     public int currentPort() {
-        return listener().map(StreamListener::port).orElse(port);
+        return link().map(StreamListener::port).orElse(port);
     }
 
     @Override
@@ -55,7 +55,7 @@ final class StreamPort extends PortCoupling<StreamListener> implements SourcePor
     }
 
     @Override
-    protected StreamListener newListener() {
+    protected StreamListener newLink() {
         return new StreamListener(
                 InetAddress.getLoopbackAddress(),
                 port,
@@ -88,7 +88,7 @@ final class StreamPort extends PortCoupling<StreamListener> implements SourcePor
         List<Arrival> arrivals = records.stream()
                 .map(entry -> Arrivals.of(entry.record(), entry.raw(), sender, clock.instant()))
                 .toList();
-        while (listener().isPresent()) {
+        while (link().isPresent()) {
             try {
                 for (int from = 0; from < arrivals.size(); from += Intake.MAX_AT_ONCE) {
                     storing.store(arrivals.subList(from, Math.min(arrivals.size(), from + Intake.MAX_AT_ONCE)));

@@ -1,4 +1,4 @@
-package yokebar.app;
+package yokebar.links.fake;
 
 import java.time.Clock;
 import java.time.Duration;
@@ -8,7 +8,16 @@ import java.time.ZoneOffset;
 
 /** Time that passes when a test says so. */
 public final class MovingClock extends Clock {
-    private volatile Instant now = Instant.parse("2026-05-01T12:00:00Z");
+    private volatile Instant now;
+
+    /** Begins at noon of a day in May, UTC. */
+    public MovingClock() {
+        this(Instant.parse("2026-05-01T12:00:00Z"));
+    }
+
+    public MovingClock(Instant now) {
+        this.now = now;
+    }
 
     public void pass(Duration time) {
         now = now.plus(time);

@@ -1,0 +1,4 @@
+package yokebar.app.operate.picture;
+
+/** Received pictures, or what the folder holds, are different now. */
+record PicturesChanged() {}

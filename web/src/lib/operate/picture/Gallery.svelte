@@ -1,0 +1,213 @@
+<script lang="ts">
+  import { onMount, tick } from 'svelte';
+  import { Navigation } from '../../platform/page/navigation.svelte';
+  import { useStore } from '../../platform/page/stores';
+  import { counted, utcDate } from '../../platform/shared/format';
+  import { LineStore } from '../line/line.svelte';
+  import GalleryBar from './GalleryBar.svelte';
+  import PicturePanel from './PicturePanel.svelte';
+  import PictureTile from './PictureTile.svelte';
+  import { PictureStore } from './pictures.svelte';
+  import { offered } from './targets';
+
+  const store = useStore(PictureStore);
+  const line = useStore(LineStore);
+  const navigation = useStore(Navigation);
+
+  let large = $state(false);
+  let noting = $state(false);
+  let grid = $state<HTMLElement>();
+
+  const targets = $derived(offered(store.details, line.view?.station?.call));
+  const heading = (picture: (typeof store.pictures)[number]) =>
+    store.order === 'TIME' ? utcDate(picture.receivedAt) : (picture.call ?? 'No contact');
+
+  /** The pictures under their headings, a heading for each day or station. */
+  const groups = $derived.by(() => {
+    const found: { heading: string; pictures: typeof store.pictures }[] = [];
+    for (const picture of store.pictures) {
+      const last = found.at(-1);
+      if (last?.heading === heading(picture)) last.pictures.push(picture);
+      else found.push({ heading: heading(picture), pictures: [picture] });
+    }
+    return found;
+  });
+
+  onMount(() => void store.load());
+  $effect(() => {
+    if (store.chosenId === undefined) large = false;
+  });
+
+  async function attach(index: number) {
+    const id = store.chosenId;
+    const chosen = targets[index];
+    if (id !== undefined && chosen) await store.attach(id, chosen.target);
+  }
+
+  function columns(): number {
+    const tiles = [...(grid?.querySelectorAll<HTMLElement>('.tile') ?? [])];
+    const top = tiles[0]?.offsetTop;
+    return Math.max(1, tiles.filter((tile) => tile.offsetTop === top).length);
+  }
+
+  async function move(by: number) {
+    await store.move(by);
+    grid?.querySelector<HTMLElement>('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
+  }
+
+  function act(key: string): boolean {
+    const id = store.chosenId;
+    if (key === 'ArrowRight') void move(1);
+    else if (key === 'ArrowLeft') void move(-1);
+    else if (key === 'ArrowDown') void move(columns());
+    else if (key === 'ArrowUp') void move(-columns());
+    else if (id === undefined) return false;
+    else if (key === 'Enter') void enlarge(!large);
+    else if (key === 'Escape' && large) void enlarge(false);
+    else if (key === 'a') void attach(0);
+    else if (['1', '2', '3'].includes(key)) void attach(Number(key) - 1);
+    else if (key === 'k') void store.setState(id, 'KEPT');
+    else if (key === 'h') void store.setState(id, 'HIDDEN');
+    else if (key === 'd') void store.detach(id);
+    else if (key === 'n') noting = true;
+    else if (key === 'r') navigation.go('pictures', 'reply');
+    else return false;
+    return true;
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (event.altKey || event.ctrlKey || event.metaKey) return;
+    if (act(event.key)) {
+      event.preventDefault();
+      event.stopPropagation();
+    }
+  }
+
+  /** In the large view there is no list that could have the keyboard. */
+  function onlargekeydown(event: KeyboardEvent) {
+    const { target } = event;
+    const typing = target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement;
+    const pressing = target instanceof HTMLButtonElement && event.key === 'Enter';
+    if (large && !typing && !pressing) onkeydown(event);
+  }
+
+  async function enlarge(next: boolean) {
+    large = next;
+    await tick();
+    if (!large) grid?.focus();
+  }
+
+  function onscroll(event: Event) {
+    const list = event.currentTarget as HTMLElement;
+    if (list.scrollHeight - list.scrollTop - list.clientHeight < 600) void store.more();
+  }
+</script>
+
+<svelte:window onkeydown={onlargekeydown} />
+
+<GalleryBar />
+{#if store.problem}<p class="trouble" role="alert">{store.problem}</p>{/if}
+{#each store.update?.problems.slice(0, 3) ?? [] as problem (problem.file)}
+  <p class="trouble"><span class="mono">{problem.file}</span> was not taken. {problem.sentence}</p>
+{/each}
+<div class="both" class:large>
+  {#if store.pictures.length > 0}
+    <div
+      class="list"
+      bind:this={grid}
+      role="listbox"
+      aria-label="Received pictures"
+      tabindex="0"
+      {onkeydown}
+      {onscroll}
+    >
+      {#each groups as group (group.heading)}
+        <div role="group" aria-label={group.heading}>
+          <div class="heading" class:mono={store.order === 'STATION'} aria-hidden="true">{group.heading}</div>
+          <div class="tiles" role="presentation">
+            {#each group.pictures as picture (picture.id)}
+              <PictureTile
+                {picture}
+                chosen={picture.id === store.chosenId}
+                onchoose={() => {
+                  void store.choose(picture.id);
+                  grid?.focus();
+                }}
+                onenlarge={() => void enlarge(true)}
+              />
+            {/each}
+          </div>
+        </div>
+      {/each}
+      {#if store.page && store.pictures.length < store.page.total}
+        <div class="heading" aria-hidden="true">
+          {counted(store.page.total - store.pictures.length, 'more picture')}
+        </div>
+      {/if}
+    </div>
+  {:else}
+    <p class="muted">
+      {#if !store.page}Reading the pictures…
+      {:else if store.settings?.folder === ''}No folder yet. <a href="#/pictures/folders">Choose the folder</a
+        > in which your picture program saves what it receives.
+      {:else if store.call !== ''}No picture here is of a station with that call.
+      {:else if store.state === 'WAITING'}No new picture. Each appears here as soon as your picture program
+        has saved it.
+      {:else}No pictures here.
+      {/if}
+    </p>
+  {/if}
+  {#if store.details}
+    <PicturePanel
+      details={store.details}
+      {targets}
+      {large}
+      bind:noting
+      onattach={(index) => void attach(index)}
+      onenlarge={() => void enlarge(!large)}
+      onback={() => grid?.focus()}
+    />
+  {/if}
+</div>
+
+<style>
+  .both {
+    display: flex;
+    flex: 1;
+    gap: 24px;
+    min-height: 0;
+  }
+
+  .list {
+    flex: 1;
+    overflow-y: auto;
+    scrollbar-color: var(--yb-line-strong) transparent;
+  }
+
+  .list:focus-visible {
+    outline-offset: -2px;
+  }
+
+  .heading {
+    padding: 4px 0;
+    color: var(--yb-ink-2);
+    font-weight: 600;
+  }
+
+  .tiles {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(168px, 1fr));
+    gap: 8px;
+    padding-bottom: 16px;
+  }
+
+  .large .list {
+    display: none;
+  }
+
+  @media (max-width: 900px) {
+    .both {
+      flex-direction: column-reverse;
+    }
+  }
+</style>
