@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.net.Socket;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 
 /**
@@ -13,10 +14,14 @@ import java.util.concurrent.atomic.AtomicInteger;
  * whoever is spoken to while another one is still answering is a collision.
  */
 public final class FakeBus extends FakeDevice {
+    private static final long IN_TIME_NANOS = TimeUnit.MILLISECONDS.toNanos(200);
+    private static final long LATE_MS = 600;
+
     private final Map<Integer, Long> frequencies = new TreeMap<>();
     private final AtomicInteger collisions = new AtomicInteger();
     private volatile boolean transmits;
     private volatile long answerMs = 15;
+    private final AtomicInteger lateAnswers = new AtomicInteger();
 
     public FakeBus(Map<Integer, Long> radios) throws IOException {
         super(0);
@@ -36,6 +41,15 @@ public final class FakeBus extends FakeDevice {
         answerMs = ms;
     }
 
+    /** The next answer comes so late that nobody waits for it any more. */
+    public void answerLateOnce() {
+        lateAnswers.incrementAndGet();
+    }
+
+    public boolean wasLate() {
+        return lateAnswers.get() == 0;
+    }
+
     public synchronized long frequency(int radio) {
         return frequencies.get(radio);
     }
@@ -50,9 +64,16 @@ public final class FakeBus extends FakeDevice {
                 byte[] sent = frame.toByteArray();
                 frame.reset();
                 open.getOutputStream().write(sent);
-                Thread.sleep(answerMs);
-                if (in.available() > 0) {
+                long from = System.nanoTime();
+                boolean late = lateAnswers.get() > 0;
+                Thread.sleep(late ? LATE_MS : answerMs);
+                // Whoever is not answered in time may speak to another radio.
+                boolean inTime = System.nanoTime() - from < IN_TIME_NANOS;
+                if (in.available() > 0 && inTime) {
                     collisions.incrementAndGet();
+                }
+                if (late) {
+                    lateAnswers.decrementAndGet();
                 }
                 byte[] answer = answer(sent);
                 if (answer != null) {

@@ -22,6 +22,7 @@ final class BusLine {
     private static final int START = 0xFE;
     private static final int END = 0xFD;
     private static final int COMPUTER = 0xE0;
+    private static final int EVERYBODY = 0;
     /** Wakes whoever waits for a piece, to read the line in the place of another. */
     private static final byte[] YOUR_TURN = {};
 
@@ -40,10 +41,11 @@ final class BusLine {
     private volatile @Nullable IOException lost;
     private @Nullable Tap speaking;
     private long spokeAt;
-    /** Bytes of the frame under way: 1 its receiver, 2 its sender; 0 between frames. */
+    /** Which byte of a frame comes next: 1 its receiver, 2 its sender, 3 what it says; 0 between frames. */
     private int place;
 
     private boolean toComputer;
+    private int sender;
 
     private BusLine(DeviceAddress address, Wire wire) {
         this.address = address;
@@ -110,10 +112,13 @@ final class BusLine {
                 toComputer = b == COMPUTER;
                 place = 2;
             } else if (b == END) {
-                if (place > 1 && toComputer) {
+                if (place == 3 && toComputer) {
                     answered();
                 }
                 place = 0;
+            } else if (place == 2) {
+                sender = b;
+                place = 3;
             }
         }
         for (Tap tap : taps) {
@@ -125,9 +130,10 @@ final class BusLine {
         }
     }
 
+    /** A late answer of another radio leaves the turn with whoever has it, else all later turns would be too early. */
     private void answered() {
         synchronized (turns) {
-            if (speaking != null) {
+            if (speaking != null && (speaking.radio == sender || speaking.radio == EVERYBODY)) {
                 speaking.answerTime.answered(System.nanoTime() - spokeAt);
                 speaking = null;
                 turns.notifyAll();
@@ -165,10 +171,21 @@ final class BusLine {
         }
     }
 
+    private static int receiver(byte[] sentence) {
+        int at = 0;
+        while (at < sentence.length - 1 && (sentence[at] & 0xff) == START) {
+            at++;
+        }
+        return sentence[at] & 0xff;
+    }
+
     /** The line as one radio's driver sees it. */
     private final class Tap implements Wire {
         private final BlockingQueue<byte[]> pieces = new ArrayBlockingQueue<>(MAX_PIECES);
         private final AnswerTime answerTime = new AnswerTime();
+        /** The radio spoken to last, its number on the bus. */
+        private volatile int radio;
+
         private byte @Nullable [] rest;
         private volatile boolean waits;
 
@@ -230,6 +247,7 @@ final class BusLine {
         @Override
         public void write(byte[] bytes) throws IOException {
             takeTurn(this);
+            radio = receiver(bytes);
             synchronized (wire) {
                 wire.write(bytes);
             }

@@ -62,7 +62,7 @@ class AwkwardRadioTest {
 
     @ParameterizedTest
     @ValueSource(longs = {300, 800})
-    void slowRadioIsObeyedWithinTwoAnswerTimesAndSaidToBeSlow(long answerMs) throws Exception {
+    void commandToASlowRadioWaitsForOneAnswerAndItIsSaidToBeSlow(long answerMs) throws Exception {
         radio.answerAfter(answerMs);
         connect();
         await("slow", () -> link.status().state() == LinkState.SLOW);
@@ -70,11 +70,13 @@ class AwkwardRadioTest {
         assertThat(link.status().reason()).contains("Fake takes");
         for (int i = 1; i <= 5; i++) {
             long hz = 14_000_000L + i * 1000;
-            long asked = System.nanoTime();
+            radio.forgetHeard();
             link.tell(new RadioCommand.Tune(Vfo.A, hz));
             await("obeyed", () -> radio.vfoA() == hz);
-            long ms = (System.nanoTime() - asked) / 1_000_000;
-            assertThat(ms).as("command %d", i).isLessThan(2 * answerMs + 250);
+            // The question under way, at most, comes before the command.
+            assertThat(radio.heard().stream().takeWhile(sentence -> !sentence.startsWith("FA0")))
+                    .as("command %d", i)
+                    .hasSizeLessThanOrEqualTo(1);
         }
         radio.answerAfter(0);
         await("quick again", () -> link.status().state() == LinkState.LIVE);

