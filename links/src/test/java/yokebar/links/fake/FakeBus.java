@@ -15,6 +15,9 @@ import java.util.concurrent.atomic.AtomicInteger;
  */
 public final class FakeBus extends FakeDevice {
     private static final long IN_TIME_NANOS = TimeUnit.MILLISECONDS.toNanos(200);
+    /** Sentences after a late answer that may still collide. */
+    private static final int CONFUSED_FOR = 4;
+
     private static final long LATE_MS = 600;
 
     private final Map<Integer, Long> frequencies = new TreeMap<>();
@@ -57,6 +60,7 @@ public final class FakeBus extends FakeDevice {
     @Override
     protected void converse(Socket open) throws IOException, InterruptedException {
         InputStream in = open.getInputStream();
+        int confused = 0;
         ByteArrayOutputStream frame = new ByteArrayOutputStream();
         for (int b = in.read(); b >= 0; b = in.read()) {
             frame.write(b);
@@ -67,9 +71,10 @@ public final class FakeBus extends FakeDevice {
                 long from = System.nanoTime();
                 boolean late = lateAnswers.get() > 0;
                 Thread.sleep(late ? LATE_MS : answerMs);
-                // Whoever is not answered in time may speak to another radio.
+                // Whoever is not answered in time may speak to another radio; then it must find its turn again.
                 boolean inTime = System.nanoTime() - from < IN_TIME_NANOS;
-                if (in.available() > 0 && inTime) {
+                confused = inTime ? Math.max(0, confused - 1) : CONFUSED_FOR;
+                if (in.available() > 0 && confused == 0) {
                     collisions.incrementAndGet();
                 }
                 if (late) {

@@ -87,6 +87,9 @@ final class LineServer implements AutoCloseable {
             try {
                 Visitor visitor = new Visitor(socket.accept());
                 visitors.add(visitor);
+                if (socket.isClosed()) {
+                    visitor.close();
+                }
                 thread(() -> serve(visitor));
             } catch (IOException e) {
                 return;

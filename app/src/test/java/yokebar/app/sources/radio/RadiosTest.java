@@ -302,12 +302,10 @@ class RadiosTest extends AppTest {
     }
 
     @Test
-    void refusedFrequencySaysSoAtItsFieldWithinASecond() throws Exception {
+    void refusedFrequencySaysSoAtItsField() throws Exception {
         try (FakeRadio fake = new FakeRadio()) {
             long id = connected(fake);
-            long asked = System.nanoTime();
             HttpResponse<String> refused = tune(id, Map.of("frequencyHz", 145_000_000));
-            assertThat((System.nanoTime() - asked) / 1_000_000).isLessThan(1500);
             assertThat(refused.statusCode()).isEqualTo(422);
             assertThat(refused.body()).contains("Fake refused 145.000 000 MHz.").contains("frequencyHz");
             fake.refuse(sentence -> sentence.startsWith("FT"));

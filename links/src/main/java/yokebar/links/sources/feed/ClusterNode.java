@@ -35,6 +35,8 @@ public final class ClusterNode extends KeptLink {
     private static final int CONNECT_WITHIN_MS = 8_000;
     /** A node that asks nothing within this time gets the login all the same. */
     private static final Duration ASKS_WITHIN = Duration.ofSeconds(4);
+    /** A node that has not said anything by then is given up. */
+    private static final Duration SPEAKS_WITHIN = Duration.ofSeconds(10);
     /** What has no end of line for so long is a question. */
     private static final Duration QUESTION_AFTER = Duration.ofMillis(600);
 
@@ -50,6 +52,10 @@ public final class ClusterNode extends KeptLink {
     /** Why the node did not let us in, found on another thread than the one that reads. */
     private volatile NodeLogin.@Nullable Refused refused;
 
+    /** It was given up because it said nothing. */
+    private volatile boolean silent;
+
+    private volatile boolean spoke;
     private volatile String whyClosed = "";
     private volatile @Nullable ScheduledFuture<?> questions;
 
@@ -149,8 +155,13 @@ public final class ClusterNode extends KeptLink {
                 TimeUnit.MILLISECONDS);
         ScheduledFuture<?> alive = keepAlive();
         refused = null;
+        silent = false;
+        spoke = false;
+        ScheduledFuture<?> unheard =
+                timer.schedule(this::giveUpIfSilent, SPEAKS_WITHIN.toMillis(), TimeUnit.MILLISECONDS);
         try (InputStream in = new BufferedInputStream(client.getInputStream())) {
             for (int c = in.read(); c >= 0; c = in.read()) {
+                spoke = true;
                 if (c == '\n' || c == '\r') {
                     takeIn(login, unfinished.take());
                 } else if (unfinished.add(c) && c == ':') {
@@ -160,10 +171,21 @@ public final class ClusterNode extends KeptLink {
             }
         } finally {
             unasked.cancel(false);
+            unheard.cancel(false);
             askNoMore();
             alive.cancel(false);
             throwRefused();
+            if (silent) {
+                throw new SocketTimeoutException(setting.name() + " says nothing");
+            }
             whyClosed = login.whyClosed();
+        }
+    }
+
+    private void giveUpIfSilent() {
+        if (!spoke) {
+            silent = true;
+            hangUp();
         }
     }
 

@@ -187,6 +187,10 @@ public final class RadioShare implements AutoCloseable {
                 SharingProgram program = new SharingProgram(socket, radio, this, clock.instant());
                 programs.add(program);
                 program.start();
+                if (closed) {
+                    // It came while the others were hung up on.
+                    program.hangUp(null);
+                }
                 wakeWatch();
                 changed.run();
             } catch (IOException e) {

@@ -122,6 +122,10 @@ public final class StreamListener extends KeptLink {
             return;
         }
         programs.add(program);
+        if (closed()) {
+            // It came while the others were hung up on.
+            closeQuietly(program);
+        }
         daemon("adif-stream-program", () -> read(program)).start();
     }
 

@@ -81,15 +81,15 @@ class TimeServerTest {
             long received = System.currentTimeMillis() + 5000;
             if (i != 2) {
                 // On the way back it takes long, which spoils what the offset seems to be.
-                yokebar.links.LinkWatch.pause(400);
+                yokebar.links.LinkWatch.pause(1000);
             }
             return ntp(question, received, received);
         })) {
             TimeServer.Answer answer =
                     TimeServer.of("127.0.0.1:" + slow.getLocalPort()).ask();
             assertThat(answer.samples()).isEqualTo(4);
-            assertThat(answer.roundTrip()).isLessThan(Duration.ofMillis(300));
-            assertThat(answer.offset().toMillis()).isCloseTo(5000, within(120L));
+            assertThat(answer.roundTrip()).isLessThan(Duration.ofMillis(900));
+            assertThat(answer.offset().toMillis()).isCloseTo(5000, within(400L));
         }
     }
 

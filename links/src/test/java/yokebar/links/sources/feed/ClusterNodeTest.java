@@ -196,6 +196,16 @@ class ClusterNodeTest {
     }
 
     @Test
+    void aNodeThatSaysNothingIsGivenUp() throws IOException {
+        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
+            node(server.getLocalPort(), null, Duration.ZERO);
+            await("trouble", () -> node.status().state() == LinkState.TROUBLE);
+            assertThat(node.status().brief()).isEqualTo("does not answer");
+            assertThat(node.status().nextAttempt()).isNotNull();
+        }
+    }
+
+    @Test
     void aNodeThatWantsNoPasswordAfterAllGetsTheCommandsAtItsWelcome() throws IOException {
         try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             node(server.getLocalPort(), "lamp-of-the-hill", Duration.ofMillis(40));
