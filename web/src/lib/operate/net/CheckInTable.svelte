@@ -3,19 +3,14 @@
   import { useStore } from '../../platform/page/stores';
   import { counted, utcMinute } from '../../platform/shared/format';
   import CheckInFields from './CheckInFields.svelte';
-  import { MARKS } from './marks';
+  import { wordsOf } from './marks';
   import { SheetStore } from './sheet.svelte';
 
   let { sheet }: { sheet: NetSheet } = $props();
 
   const store = useStore(SheetStore);
   const words = (one: CheckIn) =>
-    [
-      ...MARKS.filter((mark) => one.marks.includes(mark.id)).map((mark) => mark.word),
-      one.via ? `via ${one.via}` : '',
-    ]
-      .filter(Boolean)
-      .join(', ');
+    [...wordsOf(one.marks, sheet.words), one.via ? `via ${one.via}` : ''].filter(Boolean).join(', ');
 
   let body = $state<HTMLElement | null>(null);
   $effect(() => {

@@ -4,6 +4,7 @@
   import type { NetEntryView } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
   import { counted } from '../../platform/shared/format';
+  import { MARKS } from './marks';
   import { SheetStore, type SheetAction } from './sheet.svelte';
 
   const store = useStore(SheetStore);
@@ -32,6 +33,8 @@
   );
   const chosen = $derived(store.sheet?.checkIns.find((one) => one.id === store.chosenId));
   const problems = $derived(store.problem ? [store.problem] : (store.view?.problems ?? []));
+
+  const marks = $derived(MARKS.map((mark) => store.sheet?.words[mark.field] ?? ''));
 
   onMount(() => input?.focus());
   $effect(() => {
@@ -63,6 +66,8 @@
       void store.actOn(action);
     } else if (empty && event.key === '!') {
       void store.identified();
+    } else if (empty && event.key === '#') {
+      void store.logChosen();
     } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
       store.choose(event.key === 'ArrowDown' ? 1 : -1);
     } else if (event.key === 'Escape' && (!empty || store.chosenId !== undefined)) {
@@ -103,7 +108,7 @@
     {onkeydown}
     aria-label="Check in"
     aria-describedby="net-line-says"
-    placeholder="Calls or parts of them …   via zp5qxa   traffic   early   listening   ; note"
+    placeholder={`Calls or parts of them …   via zp5qxa   ${marks.join('   ')}   ; note`}
     autocomplete="off"
     autocapitalize="off"
     spellcheck="false"
@@ -126,7 +131,8 @@
         >{#if !store.sheet?.netControl}<kbd>↑↓</kbd> choose, then <kbd>*</kbd> worked{:else}<kbd>.</kbd> next
           turn
           <kbd>,</kbd> skip <kbd>↑↓</kbd> choose, then <kbd>=</kbd> turn now{/if}
-        <kbd>+</kbd> move up <kbd>Enter</kbd> edit, or type a report <kbd>!</kbd> I gave my call</span
+        <kbd>+</kbd> move up <kbd>Enter</kbd> edit, or type a report
+        {#if store.sheet?.logs}<kbd>#</kbd> log now{/if} <kbd>!</kbd> I gave my call</span
       >
     {/if}
   </p>

@@ -5,6 +5,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
   import { counted, shortMegaHertz, utcDate, utcMinute } from '../../platform/shared/format';
+  import MarkWordsForm from './MarkWordsForm.svelte';
   import NetForm from './NetForm.svelte';
   import { NetStore } from './nets.svelte';
 
@@ -90,8 +91,8 @@
                 {/each}
               </tbody>
             </table>
-            <p class="attendance"><a href={`#/nets/attendance-${net.id}`}>Attendance</a></p>
           {/if}
+          <p class="roster"><a href={`#/nets/roster-${net.id}`}>Roster and attendance</a></p>
         </section>
       {/each}
     </div>
@@ -99,6 +100,11 @@
       <NetForm onclose={() => (edited = undefined)} />
     {:else}
       <Button kind="tertiary" size="small" on:click={() => (edited = 0)}>Add net</Button>
+    {/if}
+    {#if nets.words}
+      <MarkWordsForm words={nets.words} onclose={() => (nets.words = undefined)} />
+    {:else if edited !== 0}
+      <Button kind="ghost" size="small" on:click={() => nets.loadWords()}>Words of the net sheet</Button>
     {/if}
   {/if}
 </section>
@@ -129,7 +135,7 @@
     height: 28px;
   }
 
-  .attendance {
+  .roster {
     margin-top: 8px;
   }
 

@@ -19,9 +19,13 @@
   const sheet = $derived(store.sheet);
   const runs = $derived(sheet !== undefined && sheet.endedAt === undefined);
   /** What closing logs. */
-  const made = $derived(sheet?.checkIns.filter((one) => sheet.netControl || one.worked) ?? []);
+  const made = $derived(
+    sheet?.checkIns.filter((one) => (sheet.netControl || one.worked) && one.contactId === undefined) ?? [],
+  );
   const unknown = $derived(made.filter((one) => one.call === undefined).length);
   const logged = $derived(sheet?.checkIns.filter((one) => one.contactId !== undefined).length ?? 0);
+
+  const report = $derived(`/api/net-sessions/${id}/report`);
 
   async function close() {
     closing = false;
@@ -84,9 +88,13 @@
           href={`#/log?find=${encodeURIComponent(`net:"${sheet.net}" date:${sheet.startedAt.slice(0, 10)}`)}`}
           >Show in the log</a
         >
-        <a href={`/api/net-sessions/${sheet.id}/report.txt`} target="_blank" rel="noopener">Report as text</a>
-        <a href={`/api/net-sessions/${sheet.id}/report.csv`} download={`net-${sheet.id}.csv`}>Report as CSV</a
-        >
+        <span class="reports">
+          <span class="muted">Report</span>
+          <a href={`${report}.txt`} target="_blank" rel="noopener">text</a>
+          <a href={`${report}.pdf`} target="_blank" rel="noopener">PDF</a>
+          <a href={`${report}.csv`} download={`net-${sheet.id}.csv`}>CSV</a>
+          <a href={`${report}.adi`} download={`net-${sheet.id}.adi`}>ADI</a>
+        </span>
         {#if logged > 0 && sheet.changeId !== undefined}
           <button class="more" onclick={undo}>Undo logging</button>
         {/if}
@@ -139,6 +147,11 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 4px 16px;
+  }
+
+  .reports {
+    display: inline-flex;
+    gap: 12px;
   }
 
   .missing {

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
-  import Attendance from './Attendance.svelte';
+  import Roster from './Roster.svelte';
   import NetList from './NetList.svelte';
   import NetSheet from './NetSheet.svelte';
 
@@ -9,12 +9,12 @@
 
   /** The session that the address names. */
   const sessionId = $derived(/^\d+$/.test(navigation.page) ? Number(navigation.page) : undefined);
-  /** The net whose attendance the address names. */
-  const attended = $derived(/^attendance-(\d+)$/.exec(navigation.page)?.[1]);
+  /** The net whose roster the address names. */
+  const rostered = $derived(/^roster-(\d+)$/.exec(navigation.page)?.[1]);
 </script>
 
-{#if attended !== undefined}
-  {#key attended}<Attendance id={Number(attended)} />{/key}
+{#if rostered !== undefined}
+  {#key rostered}<Roster id={Number(rostered)} />{/key}
 {:else if sessionId === undefined}
   <NetList />
 {:else}

@@ -54,6 +54,7 @@ export const net: FeatureFactory = (stores) => {
       { where: 'Net sheet', keys: '=', label: 'On the empty line: give the chosen station its turn' },
       { where: 'Net sheet', keys: '+', label: 'On the empty line: move the chosen station up' },
       { where: 'Net sheet', keys: '*', label: 'On the empty line: the chosen station was worked' },
+      { where: 'Net sheet', keys: '#', label: 'On the empty line: log the chosen station now' },
       { where: 'Net sheet', keys: '!', label: 'On the empty line: I gave my call' },
       { where: 'Net sheet', keys: '↑ ↓', label: 'Choose a station; Enter edits it' },
     ],

@@ -1,8 +1,15 @@
-import type { CheckIn } from '../../platform/api/client';
+import type { CheckIn, MarkWords } from '../../platform/api/client';
 
-/** What a station says of itself when it checks in: the word that is typed for it, and what it means. */
-export const MARKS: { id: CheckIn['marks'][number]; word: string; label: string }[] = [
-  { id: 'TRAFFIC', word: 'traffic', label: 'has traffic' },
-  { id: 'EARLY', word: 'early', label: 'leaves early' },
-  { id: 'LISTENING', word: 'listening', label: 'only listens' },
+type Mark = CheckIn['marks'][number];
+
+/** What a station says of itself when it checks in, and what that means. */
+export const MARKS: { id: Mark; field: keyof MarkWords; label: string }[] = [
+  { id: 'TRAFFIC', field: 'traffic', label: 'has traffic' },
+  { id: 'EARLY', field: 'early', label: 'leaves early' },
+  { id: 'LISTENING', field: 'listening', label: 'only listens' },
 ];
+
+/** The words for what a station says of itself. */
+export function wordsOf(marks: Mark[], words: MarkWords): string[] {
+  return MARKS.filter((mark) => marks.includes(mark.id)).map((mark) => words[mark.field]);
+}

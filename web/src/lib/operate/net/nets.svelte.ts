@@ -1,9 +1,11 @@
-import { api, got, Problem, type Net, type NetDraft } from '../../platform/api/client';
+import { api, got, Problem, type MarkWords, type Net, type NetDraft } from '../../platform/api/client';
 import { Saving } from '../../platform/shared/saving.svelte';
 
 /** The nets as they are set up, with their latest sessions. */
 export class NetStore {
   all = $state.raw<Net[] | undefined>(undefined);
+  /** The words of the net sheet while they are being changed. */
+  words = $state.raw<MarkWords | undefined>(undefined);
   problem = $state('');
   readonly saving = new Saving();
 
@@ -14,9 +16,13 @@ export class NetStore {
     this.#position = position;
   }
 
-  async load(): Promise<void> {
+  load(): Promise<void> {
+    return this.#reading(async () => (this.all = await got(api.GET('/api/nets'))));
+  }
+
+  async #reading(read: () => Promise<unknown>): Promise<void> {
     try {
-      this.all = await got(api.GET('/api/nets'));
+      await read();
       this.problem = '';
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : String(e);
@@ -30,6 +36,17 @@ export class NetStore {
       .filter((session) => session.endedAt === undefined)
       .map((session) => session.id);
     if (ids.length !== shown.length || ids.some((id) => !shown.includes(id))) void this.load();
+  }
+
+  loadWords(): Promise<void> {
+    return this.#reading(async () => (this.words = await got(api.GET('/api/nets/words'))));
+  }
+
+  saveWords(body: MarkWords): Promise<boolean> {
+    return this.saving.during('words', async () => {
+      await got(api.PUT('/api/nets/words', { body }));
+      this.words = undefined;
+    });
   }
 
   save(id: number | undefined, body: NetDraft): Promise<boolean> {

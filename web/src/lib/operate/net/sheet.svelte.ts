@@ -158,10 +158,7 @@ export class SheetStore {
       try {
         const path = { id: sessionId };
         const answer = await got(api.POST('/api/net-sessions/{id}/entries', { params: { path }, body }));
-        if (sessionId === this.#id) {
-          this.sheet = answer.sheet;
-          this.notices = answer.notices;
-        }
+        if (sessionId === this.#id) this.#take(answer);
         this.problem = '';
       } catch (e) {
         if (e instanceof NoAnswer) {
@@ -214,6 +211,23 @@ export class SheetStore {
     return this.problem === '';
   }
 
+  /** Logs the chosen station, or the one whose turn it is, before the session is closed. */
+  async logChosen(): Promise<void> {
+    const id = this.#id;
+    const checkInId = this.chosenId ?? this.sheet?.turnId;
+    if (id === undefined) return;
+    if (checkInId === undefined) {
+      this.problem = 'Choose the station to log first.';
+      return;
+    }
+    await this.#act(async () => {
+      const path = { id, checkInId };
+      this.#take(
+        await got(api.POST('/api/net-sessions/{id}/check-ins/{checkInId}/log', { params: { path } })),
+      );
+    });
+  }
+
   async remove(checkInId: number): Promise<void> {
     await this.#change((id) =>
       got(
@@ -227,11 +241,14 @@ export class SheetStore {
   async close(): Promise<void> {
     const id = this.#id;
     if (id === undefined) return;
-    await this.#act(async () => {
-      const answer = await got(api.POST('/api/net-sessions/{id}/close', { params: { path: { id } } }));
-      this.sheet = answer.sheet;
-      this.notices = answer.notices;
-    });
+    await this.#act(async () =>
+      this.#take(await got(api.POST('/api/net-sessions/{id}/close', { params: { path: { id } } }))),
+    );
+  }
+
+  #take(answer: { sheet: NetSheet; notices: string[] }): void {
+    this.sheet = answer.sheet;
+    this.notices = answer.notices;
   }
 
   reopen(): Promise<void> {

@@ -91,7 +91,7 @@ class AccessibilityTest {
             "nets",
             ENDED_SESSION,
             RUNNING_SESSION,
-            "nets/attendance-1",
+            "nets/roster-1",
             "pictures",
             "pictures/reply",
             "pictures/folders",

@@ -20,7 +20,8 @@ import yokebar.standins.demo.DemoSetup;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class NetTest extends BrowserTest {
     private static final int CHECK_INS = 30;
-    private static final int KILLS = 2;
+    /** Two in every run; twenty with {@code -Dyokebar.kills=20}. */
+    private static final int KILLS = Integer.getInteger("yokebar.kills", 2);
 
     private final Random random = new Random(29);
 
@@ -47,6 +48,12 @@ class NetTest extends BrowserTest {
         page.keyboard().press("Enter");
     }
 
+    private void assertReports(int row, String sent, String received) {
+        Locator cells = rows().nth(row).locator("td");
+        assertThat(cells.nth(7)).hasText(sent);
+        assertThat(cells.nth(8)).hasText(received);
+    }
+
     private JsonNode sheet() throws Exception {
         String id = page.url().replaceAll(".*/nets/", "");
         return yokebar.get("api/net-sessions/" + id);
@@ -69,7 +76,8 @@ class NetTest extends BrowserTest {
         assertThat(page.getByText("repeater Pico")).isVisible();
         assertThat(page.getByLabel("Check in", new Page.GetByLabelOptions().setExact(true)))
                 .isFocused();
-        List<Integer> kills = random.ints(KILLS, 5, CHECK_INS).boxed().toList();
+        List<Integer> kills =
+                random.ints(1, CHECK_INS).distinct().limit(KILLS).boxed().toList();
         for (int i = 0; i < CHECK_INS; i++) {
             type(call(i).toLowerCase() + (i == 7 ? " via " + call(3) : i == 9 ? " traffic" : ""));
             if (kills.contains(i)) {
@@ -101,6 +109,15 @@ class NetTest extends BrowserTest {
         type("57 55 ; thin audio");
         assertThat(rows().last()).containsText("thin audio");
         assertThat(rows().last()).containsText("57");
+        // Both reports were heard wrongly.
+        page.keyboard().press("ArrowUp");
+        type("59 59");
+        assertThat(rows().nth(CHECK_INS - 1)).containsText("59");
+        type("56 54");
+        assertReports(CHECK_INS - 1, "56", "54");
+        page.keyboard().press("ArrowDown");
+        type("55 53");
+        assertReports(CHECK_INS, "55", "53");
         // The same station again is named and not added.
         type(regular.toLowerCase());
         assertThat(page.getByText(regular + " has checked in already, as number 31."))

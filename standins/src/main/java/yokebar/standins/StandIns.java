@@ -25,6 +25,7 @@ import yokebar.standins.device.SerialLine;
 import yokebar.standins.device.SerialLines;
 import yokebar.standins.device.VhfRadio;
 import yokebar.standins.mail.MailGateway;
+import yokebar.standins.net.NetVoices;
 import yokebar.standins.picture.SlowScanProgram;
 import yokebar.standins.postbag.Postbag;
 import yokebar.standins.program.DigitalProgram;
@@ -106,6 +107,7 @@ public final class StandIns implements AutoCloseable {
     private final LinkedProgram linked;
     private final PortableDevice portable;
     private final SlowScanProgram slowScan;
+    private final NetVoices voices;
     private final Air air;
     private final BeaconHill node;
     private final Nightjar skimmer;
@@ -141,13 +143,14 @@ public final class StandIns implements AutoCloseable {
                 new PortableDevice(world, settings.clock(), settings.devices().portable());
         slowScan = new SlowScanProgram(
                 world, settings.clock(), settings.seed() + 4, settings.folder().resolve("slowlight"));
+        voices = new NetVoices(world, settings.clock(), settings.seed() + 5);
         air = new Air(world, settings.clock(), settings.seed() + 2);
         node = new BeaconHill(
                 air, settings.clock(), settings.seed() + 3, settings.devices().node());
         skimmer = new Nightjar(air, settings.clock(), settings.devices().skimmer());
         linked.listenTo(air);
         backstage = new Backstage(
-                new ProgramKnobs(program, linked, portable, slowScan),
+                new ProgramKnobs(program, linked, portable, slowScan, voices),
                 new ServiceKnobs(countersign, callbook, almanac),
                 new DeliveryKnobs(quayside, postbag, mail),
                 new DeviceKnobs(hfRadio, vhfRadio, rotator, timeServer, serialLines),
@@ -249,6 +252,7 @@ public final class StandIns implements AutoCloseable {
         node.close();
         skimmer.close();
         slowScan.close();
+        voices.close();
         portable.close();
         linked.close();
         program.close();

@@ -48,6 +48,7 @@ public final class Backstage implements AutoCloseable {
                 .on("/api/portable/", request -> answer(programs.portable(request.path(), words(request))))
                 .on("/api/linked/", request -> answer(programs.linked(request.path(), words(request))))
                 .on("/api/slowscan/", request -> programs.slowScan(request.path(), words(request)))
+                .on("/api/net/", request -> programs.net(request.path(), words(request)))
                 .on("/api/countersign/", request -> services.countersign(request.path(), words(request)))
                 .on("/api/quayside/", request -> deliveries.quayside(request.path(), words(request)))
                 .on("/api/postbag/", request -> deliveries.postbag(request.path(), words(request)))

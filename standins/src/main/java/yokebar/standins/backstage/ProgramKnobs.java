@@ -4,24 +4,31 @@ import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import yokebar.standins.http.HttpService.Answer;
+import yokebar.standins.net.NetVoices;
 import yokebar.standins.picture.SlowScanProgram;
 import yokebar.standins.program.DigitalProgram;
 import yokebar.standins.program.LinkedProgram;
 import yokebar.standins.program.PortableDevice;
 
-/** What Backstage does to the programs that make contacts and receive pictures. */
+/** What Backstage does to the programs that make contacts and receive pictures, and to the stations of a net. */
 public final class ProgramKnobs {
     private final DigitalProgram program;
     private final LinkedProgram linked;
     private final PortableDevice portable;
     private final SlowScanProgram slowScan;
+    private final NetVoices voices;
 
     public ProgramKnobs(
-            DigitalProgram program, LinkedProgram linked, PortableDevice portable, SlowScanProgram slowScan) {
+            DigitalProgram program,
+            LinkedProgram linked,
+            PortableDevice portable,
+            SlowScanProgram slowScan,
+            NetVoices voices) {
         this.program = program;
         this.linked = linked;
         this.portable = portable;
         this.slowScan = slowScan;
+        this.voices = voices;
     }
 
     Map<String, Object> state() {
@@ -30,6 +37,7 @@ public final class ProgramKnobs {
         state.put("linked", Map.of("made", linked.made(), "waiting", linked.waiting()));
         state.put("portable", Map.of("log", portable.address()));
         state.put("slowscan", slowScan.summary());
+        state.put("net", voices.summary());
         return state;
     }
 
@@ -75,6 +83,21 @@ public final class ProgramKnobs {
             }
         }
         return true;
+    }
+
+    Answer net(String knob, Map<String, String> words) {
+        switch (knob) {
+            case "meet" -> voices.meet(NetVoices.Net.valueOf(words.getOrDefault("net", "REPEATER")));
+            case "end" -> voices.end();
+            case "tempo" -> voices.setSecondsBetween(Double.parseDouble(words.getOrDefault("seconds", "4")));
+            case "next" -> {
+                return Answer.json(200, Map.of("heard", voices.next()));
+            }
+            default -> {
+                return Backstage.unknown();
+            }
+        }
+        return Backstage.done();
     }
 
     Answer slowScan(String knob, Map<String, String> words) {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
+import yokebar.standins.net.NetVoices;
 import yokebar.standins.world.Station;
 import yokebar.standins.world.World;
 
@@ -13,32 +14,30 @@ final class DemoNets {
     private static final int REGULARS = 12;
 
     private final DemoApi api;
-    private final List<Station> stations;
+    private final World world;
 
     DemoNets(DemoApi api, World world) {
         this.api = api;
-        this.stations = world.stations().stream()
-                .filter(station -> station.continent().equals("EU"))
-                .toList();
+        this.world = world;
     }
 
     void add() throws IOException, InterruptedException {
-        net("Mid-Atlantic Lantern Net", "Saturdays 17:00 UTC", "14.285", "SSB", 0);
-        net("Island Repeater Roundtable", "Sundays 18:00 UTC", "145.600", "FM", REGULARS);
+        net(NetVoices.Net.HF, "Saturdays 17:00 UTC", "14.285", "SSB");
+        net(NetVoices.Net.REPEATER, "Sundays 18:00 UTC", "145.600", "FM");
     }
 
-    /** @param from the first of its regulars among the stations of the world */
-    private void net(String name, String times, String frequency, String mode, int from)
+    private void net(NetVoices.Net net, String times, String frequency, String mode)
             throws IOException, InterruptedException {
+        String name = net.title();
         long id = api.post("api/nets", settings(name, times, frequency, mode, false))
                 .valueStream()
-                .filter(net -> net.path("name").asString().equals(name))
+                .filter(one -> one.path("name").asString().equals(name))
                 .findFirst()
                 .orElseThrow()
                 .path("id")
                 .asLong();
         for (int session = 0; session < EARLIER_SESSIONS; session++) {
-            session(id, from, session);
+            session(id, net.stations(world), session);
         }
         // The earlier sessions are for the roster only: the demo's log begins without their contacts.
         api.put("api/nets/" + id, settings(name, times, frequency, mode, true));
@@ -64,14 +63,14 @@ final class DemoNets {
     }
 
     /** Each session lacks other stations. */
-    private void session(long netId, int from, int session) throws IOException, InterruptedException {
+    private void session(long netId, List<Station> stations, int session) throws IOException, InterruptedException {
         String path = "api/net-sessions/"
                 + api.post("api/nets/" + netId + "/sessions?positionId=1", Map.of())
                         .path("id")
                         .asLong();
         for (int i = 0; i < REGULARS; i++) {
             if (i % (EARLIER_SESSIONS + 1) != session) {
-                Station station = stations.get((from + i) % stations.size());
+                Station station = stations.get(i);
                 JsonNode sheet = api.post(path + "/entries", Map.of("text", station.call(), "key", "demo " + i))
                         .path("sheet");
                 long checkIn = sheet.path("checkIns")

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.search.LogSearch;
+import yokebar.app.operate.net.roster.NetRoster;
 import yokebar.core.operate.net.LikelyStations;
 import yokebar.core.operate.net.NetEntry;
 
@@ -17,12 +18,12 @@ class NetCandidates {
     private static final int MAX_SHOWN = 8;
     private static final int MAX_OF_LOG = 40;
 
-    private final Nets nets;
+    private final NetRoster roster;
     private final NetSheets sheets;
     private final LogSearch search;
 
-    NetCandidates(Nets nets, NetSheets sheets, LogSearch search) {
-        this.nets = nets;
+    NetCandidates(NetRoster roster, NetSheets sheets, LogSearch search) {
+        this.roster = roster;
         this.sheets = sheets;
         this.search = search;
     }
@@ -55,13 +56,13 @@ class NetCandidates {
             return List.of();
         }
         NetSessionRow session = sheets.session(sessionId);
-        List<LikelyStations.Known> roster = session.netId == null ? List.of() : nets.roster(session.netId, sessionId);
+        List<LikelyStations.Known> members = session.netId == null ? List.of() : roster.of(session.netId, sessionId);
         Set<String> here =
                 sheets.checkIns(sessionId).stream().map(CheckInRow::shown).collect(Collectors.toSet());
         return parts.stream()
                 .map(heard -> new EntryPart(
                         heard.text(),
-                        known(heard.text(), roster).stream()
+                        known(heard.text(), members).stream()
                                 .map(known -> new LikelyStation(
                                         known.call(),
                                         known.name() == null ? "" : known.name(),
@@ -71,10 +72,10 @@ class NetCandidates {
                 .toList();
     }
 
-    private List<LikelyStations.Known> known(String part, List<LikelyStations.Known> roster) {
-        List<LikelyStations.Known> all = new ArrayList<>(roster);
+    private List<LikelyStations.Known> known(String part, List<LikelyStations.Known> members) {
+        List<LikelyStations.Known> all = new ArrayList<>(members);
         Set<String> calls = new HashSet<>();
-        roster.forEach(known -> calls.add(known.call()));
+        members.forEach(known -> calls.add(known.call()));
         if (LikelyStations.searches(part)) {
             search.workedBefore().callsWith(part, MAX_OF_LOG).stream()
                     .filter(call -> !calls.contains(call))

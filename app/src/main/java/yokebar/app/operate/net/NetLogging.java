@@ -6,6 +6,8 @@ import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -19,7 +21,7 @@ import yokebar.app.sources.intake.Outcome;
 import yokebar.app.sources.intake.TypedContacts;
 
 /**
- * Closes sessions. Their check-ins go the way of all contacts, as one change of the log that one undo takes back. Closing can be
+ * Logs check-ins, one by one or all when their session is closed. They go the way of all contacts, as one change of the log that one undo takes back. Closing can be
  * repeated after a crash at any point: the intake recognises what is in the log already.
  */
 @Service
@@ -69,7 +71,20 @@ class NetLogging {
      * @return what the operator should know of it, in sentences
      */
     List<String> close(long sessionId) {
-        Closing closing = transaction.execute(status -> begin(sessionId));
+        return log(sessionId, row -> true, true);
+    }
+
+    /**
+     * Logs one check-in of a session that goes on.
+     *
+     * @return what the operator should know of it, in sentences
+     */
+    List<String> logOne(long sessionId, long checkInId) {
+        return log(sessionId, row -> row.number() == checkInId, false);
+    }
+
+    private List<String> log(long sessionId, Predicate<CheckInRow> which, boolean closes) {
+        Closing closing = transaction.execute(status -> begin(sessionId, which, closes));
         Long changeId = closing.changeId();
         List<Outcome> outcomes = changeId == null
                 ? List.of()
@@ -77,14 +92,14 @@ class NetLogging {
                         closing.prepared().stream().map(Prepared::contact).toList(),
                         "net session " + sessionId,
                         changeId);
-        transaction.executeWithoutResult(status -> end(sessionId, closing, outcomes));
+        transaction.executeWithoutResult(status -> end(sessionId, closing, outcomes, closes));
         if (changeId != null) {
             changes.end(changeId, true);
         }
         return closing.notices();
     }
 
-    private Closing begin(long sessionId) {
+    private Closing begin(long sessionId, Predicate<CheckInRow> which, boolean closes) {
         List<Prepared> prepared = new ArrayList<>();
         List<String> notices = new ArrayList<>();
         NetSessionRow session = sheets.session(sessionId);
@@ -92,30 +107,42 @@ class NetLogging {
             throw Rejection.changedMeanwhile("This session of " + session.netName + " is closed already.");
         }
         if (!session.logs) {
+            if (!closes) {
+                throw new Rejection("checkInId", "The check-ins of " + session.netName + " are not logged.");
+            }
             return new Closing(null, prepared, notices);
         }
         NetChannel.At at = channel.of(session);
-        List<CheckInRow> worked = sheets.checkIns(sessionId).stream()
-                .filter(row -> session.netControl || row.worked)
-                .toList();
+        List<CheckInRow> worked = sheets.worked(session);
+        Set<Long> logged = sheets.logged(worked);
         for (CheckInRow row : worked) {
+            if (!which.test(row) || logged.contains(row.contactId)) {
+                continue;
+            }
             if (row.callSign == null) {
                 notices.add(row.heard + " is not a whole call and was not logged.");
             } else {
                 prepared.add(new Prepared(row.number(), made.of(session, row, at)));
             }
         }
-        if (!prepared.isEmpty() && session.changeId == null) {
-            int count = prepared.size();
+        if (!prepared.isEmpty() && !stands(session.changeId)) {
             session.changeId = changes.begin(
                     ChangeKind.LOGGED,
-                    session.netName + ", " + LocalDate.ofInstant(session.startedAt, ZoneOffset.UTC) + ": " + count
-                            + (count == 1 ? " check-in." : " check-ins."));
+                    "Check-ins of " + session.netName + ", " + LocalDate.ofInstant(session.startedAt, ZoneOffset.UTC)
+                            + ".");
         }
         return new Closing(prepared.isEmpty() ? null : session.changeId, prepared, notices);
     }
 
-    private void end(long sessionId, Closing closing, List<Outcome> outcomes) {
+    /** Whether contacts can still be added to a change: once it is undone, what comes later is a change of its own. */
+    private boolean stands(@Nullable Long changeId) {
+        return changeId != null
+                && changes.find(changeId)
+                        .map(change -> change.undoneBy() == null)
+                        .orElse(false);
+    }
+
+    private void end(long sessionId, Closing closing, List<Outcome> outcomes, boolean closes) {
         NetSessionRow session = sheets.session(sessionId);
         List<CheckInRow> rows = sheets.checkIns(sessionId);
         for (int i = 0; i < outcomes.size(); i++) {
@@ -126,8 +153,10 @@ class NetLogging {
                 closing.notices().add(outcome.sentence());
             }
         }
-        session.endedAt = clock.instant().truncatedTo(ChronoUnit.SECONDS);
-        session.turnId = null;
+        if (closes) {
+            session.endedAt = clock.instant().truncatedTo(ChronoUnit.SECONDS);
+            session.turnId = null;
+        }
         events.publishEvent(new NetSheetChanged());
     }
 }

@@ -29,14 +29,21 @@ class NetSessionController {
     private final NetLogging logging;
     private final NetCandidates candidates;
     private final NetReports reports;
+    private final NetWords words;
 
     NetSessionController(
-            NetSessions sessions, NetSheets sheets, NetLogging logging, NetCandidates candidates, NetReports reports) {
+            NetSessions sessions,
+            NetSheets sheets,
+            NetLogging logging,
+            NetCandidates candidates,
+            NetReports reports,
+            NetWords words) {
         this.sessions = sessions;
         this.sheets = sheets;
         this.logging = logging;
         this.candidates = candidates;
         this.reports = reports;
+        this.words = words;
     }
 
     /**
@@ -85,7 +92,7 @@ class NetSessionController {
     @StoresNothing
     @PostMapping("/{id}/read")
     EntryView readEntry(@PathVariable long id, @RequestBody EntryRequest request) {
-        NetEntry entry = NetEntry.read(checked(request).text());
+        NetEntry entry = NetEntry.read(checked(request).text(), words.now());
         return new EntryView(entry.stations().size(), entry.marks(), candidates.of(id, entry), entry.problems());
     }
 
@@ -128,7 +135,14 @@ class NetSessionController {
         return sheets.sheet(id);
     }
 
-    /** Logs the check-ins, if the net logs, and ends the session. */
+    /** Logs one check-in before the session ends. */
+    @PostMapping("/{id}/check-ins/{checkInId}/log")
+    SheetAnswer logCheckIn(@PathVariable long id, @PathVariable long checkInId) {
+        List<String> notices = logging.logOne(id, checkInId);
+        return new SheetAnswer(sheets.sheet(id), notices);
+    }
+
+    /** Logs the check-ins that are not logged yet, if the net logs, and ends the session. */
     @PostMapping("/{id}/close")
     SheetAnswer closeSession(@PathVariable long id) {
         List<String> notices = logging.close(id);
@@ -145,7 +159,19 @@ class NetSessionController {
     /** The report of a session as text to paste. */
     @GetMapping(value = "/{id}/report.txt", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
     String reportText(@PathVariable long id) {
-        return reports.text(id);
+        return reports.of(id).text();
+    }
+
+    /** The report of a session to be printed. */
+    @GetMapping(value = "/{id}/report.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    byte[] reportPdf(@PathVariable long id) {
+        return NetPrint.pdf(reports.of(id));
+    }
+
+    /** The contacts of a session as ADI, logged or not. */
+    @GetMapping(value = "/{id}/report.adi", produces = "text/plain;charset=UTF-8")
+    String reportAdi(@PathVariable long id) {
+        return reports.adi(id);
     }
 
     /** The check-ins of a session as CSV. */

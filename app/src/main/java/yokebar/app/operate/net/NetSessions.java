@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.operate.net.roster.NetRoster;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.station.callbook.Callbook;
 import yokebar.app.station.callbook.KnownStation;
@@ -27,6 +28,8 @@ class NetSessions {
     private final EntityManager db;
     private final Nets nets;
     private final NetSheets sheets;
+    private final NetWords words;
+    private final NetRoster roster;
     private final NetChannel channel;
     private final CheckInEditing editing;
     private final Positions positions;
@@ -38,6 +41,8 @@ class NetSessions {
             EntityManager db,
             Nets nets,
             NetSheets sheets,
+            NetWords words,
+            NetRoster roster,
             NetChannel channel,
             CheckInEditing editing,
             Positions positions,
@@ -47,6 +52,8 @@ class NetSessions {
         this.db = db;
         this.nets = nets;
         this.sheets = sheets;
+        this.words = words;
+        this.roster = roster;
         this.channel = channel;
         this.editing = editing;
         this.positions = positions;
@@ -110,7 +117,7 @@ class NetSessions {
         if (rows.stream().anyMatch(row -> key.equals(row.entryKey))) {
             return List.of();
         }
-        NetEntry entry = NetEntry.read(text);
+        NetEntry entry = NetEntry.read(text, words.now());
         if (!entry.problems().isEmpty()) {
             throw new Rejection("text", String.join(" ", entry.problems()));
         }
@@ -150,7 +157,7 @@ class NetSessions {
         row.listOrder = rows.isEmpty() ? 1 : rows.get(rows.size() - 1).listOrder + 1;
         row.heard = heard.text();
         row.callSign = call == null ? null : call.text();
-        row.name = call == null ? null : nameOf(call);
+        row.name = call == null ? null : nameOf(session, call);
         row.at = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         row.frequencyHz = at.frequencyHz();
         row.mode = at.mode();
@@ -159,9 +166,21 @@ class NetSessions {
         editing.note(row, entry);
         db.persist(row);
         rows.add(row);
+        onRoster(session, row);
         return call != null
                 ? Optional.empty()
                 : Optional.of(heard.text() + " is only a part of a call; complete it before the session is closed.");
+    }
+
+    private void onRoster(NetSessionRow session, CheckInRow row) {
+        if (session.netId != null && row.callSign != null) {
+            roster.came(session.netId, row.callSign);
+        }
+    }
+
+    private @Nullable String nameOf(NetSessionRow session, Call call) {
+        String given = session.netId == null ? null : roster.nameOf(session.netId, call.text());
+        return given != null ? given : nameOf(call);
     }
 
     private @Nullable String nameOf(Call call) {
@@ -260,7 +279,9 @@ class NetSessions {
 
     @Transactional
     public void change(long sessionId, long checkInId, CheckInDraft draft) {
-        editing.change(sheets.checkIns(sessionId), editing.find(sessionId, checkInId), draft);
+        CheckInRow row = editing.find(sessionId, checkInId);
+        editing.change(sheets.checkIns(sessionId), row, draft);
+        onRoster(sheets.session(sessionId), row);
         changed();
     }
 

@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.search.LogSearch;
 import yokebar.app.log.store.ContactLog;
+import yokebar.app.operate.net.roster.NetRoster;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.CallParts;
@@ -30,14 +31,17 @@ class NetSheets {
     private static final int MAX_MISSING = 40;
 
     private final EntityManager db;
-    private final Nets nets;
+    private final NetRoster roster;
+    private final NetWords words;
     private final NetChannel channel;
     private final LogSearch search;
     private final ContactLog log;
 
-    NetSheets(EntityManager db, Nets nets, NetChannel channel, LogSearch search, ContactLog log) {
+    NetSheets(
+            EntityManager db, NetRoster roster, NetWords words, NetChannel channel, LogSearch search, ContactLog log) {
         this.db = db;
-        this.nets = nets;
+        this.roster = roster;
+        this.words = words;
         this.channel = channel;
         this.search = search;
         this.log = log;
@@ -72,21 +76,33 @@ class NetSheets {
                 .getResultList();
     }
 
-    private SheetView view(NetSessionRow session) {
-        List<CheckInRow> rows = checkIns(session.number());
-        Map<String, LikelyStations.Known> roster = session.netId == null
-                ? Map.of()
-                : nets.roster(session.netId, session.number()).stream()
-                        .collect(Collectors.toMap(LikelyStations.Known::call, Function.identity()));
-        Set<Long> inLog = log.find(rows.stream()
+    /** Those that become contacts: in a net that another station leads only those who were worked. */
+    List<CheckInRow> worked(NetSessionRow session) {
+        return checkIns(session.number()).stream()
+                .filter(row -> session.netControl || row.worked)
+                .toList();
+    }
+
+    /** Which of the contacts of check-ins are in the log. */
+    Set<Long> logged(List<CheckInRow> rows) {
+        return log.find(rows.stream()
                         .map(row -> row.contactId)
                         .filter(Objects::nonNull)
                         .toList())
                 .keySet();
+    }
+
+    private SheetView view(NetSessionRow session) {
+        List<CheckInRow> rows = checkIns(session.number());
+        Map<String, LikelyStations.Known> members = session.netId == null
+                ? Map.of()
+                : roster.of(session.netId, session.number()).stream()
+                        .collect(Collectors.toMap(LikelyStations.Known::call, Function.identity()));
+        Set<Long> inLog = logged(rows);
         NetChannel.At at = channel.of(session);
         WorkedBefore before = search.workedBefore();
         List<SheetView.CheckInView> checkIns = rows.stream()
-                .map(row -> view(row, session.round, roster, before, inLog))
+                .map(row -> view(row, session.round, members, before, inLog))
                 .toList();
         return new SheetView(
                 session.number(),
@@ -107,8 +123,9 @@ class NetSheets {
                 session.identifiedAt,
                 session.identifyMinutes,
                 session.changeId,
+                MarkWordsView.of(words.now()),
                 checkIns,
-                missing(rows, roster));
+                missing(rows, members));
     }
 
     /** The check-in whose turn comes after the present one; null when all have spoken in this round. */

@@ -2,13 +2,8 @@ package yokebar.app.operate.net;
 
 import jakarta.persistence.EntityManager;
 import java.time.Instant;
-import java.util.Comparator;
-import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -16,16 +11,14 @@ import yokebar.app.platform.rejection.Rejection;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.band.WrittenFrequency;
 import yokebar.core.basics.mode.Modes;
-import yokebar.core.operate.net.LikelyStations;
 
-/** The nets as they are set up, and who comes to them. */
+/** The nets as they are set up. */
 @Service
 class Nets {
     private static final int MAX_NAME = 60;
     private static final int MAX_TIMES = 120;
     private static final int LONGEST_UNIDENTIFIED_MINUTES = 60;
     private static final int SESSIONS_SHOWN = 12;
-    private static final int MAX_ATTENDEES = 500;
 
     private final EntityManager db;
 
@@ -39,43 +32,6 @@ class Nets {
                 .getResultStream()
                 .map(this::view)
                 .toList();
-    }
-
-    /** Who came to the latest sessions of a net. */
-    @Transactional(readOnly = true)
-    public AttendanceView attendance(long netId) {
-        NetRow net = find(netId);
-        List<NetView.NetSessionView> sessions = sessions(netId);
-        List<Long> ids = sessions.stream().map(NetView.NetSessionView::id).toList();
-        Map<String, Attendance> byCall = new HashMap<>();
-        db.createQuery("from CheckInRow where sessionId in :ids and callSign is not null order by id", CheckInRow.class)
-                .setParameter("ids", ids)
-                .getResultStream()
-                .forEach(row -> byCall.computeIfAbsent(String.valueOf(row.callSign), call -> new Attendance())
-                        .came(row));
-        List<AttendanceView.Attendee> stations = byCall.entrySet().stream()
-                .map(one -> one.getValue().of(one.getKey(), ids))
-                .sorted(Comparator.comparing(AttendanceView.Attendee::times, Comparator.reverseOrder())
-                        .thenComparing(AttendanceView.Attendee::call))
-                .limit(MAX_ATTENDEES)
-                .toList();
-        return new AttendanceView(net.name, sessions, stations);
-    }
-
-    /** To which sessions a station came, and the name it had last. */
-    private static final class Attendance {
-        private final Set<Long> sessionIds = new HashSet<>();
-        private @Nullable String name;
-
-        void came(CheckInRow row) {
-            sessionIds.add(row.sessionId);
-            name = row.name == null ? name : row.name;
-        }
-
-        AttendanceView.Attendee of(String call, List<Long> ids) {
-            return new AttendanceView.Attendee(
-                    call, name, ids.stream().map(sessionIds::contains).toList(), sessionIds.size());
-        }
     }
 
     private List<NetView.NetSessionView> sessions(long netId) {
@@ -148,25 +104,6 @@ class Nets {
             throw Rejection.notThere("There is no net " + id + ".");
         }
         return net;
-    }
-
-    /**
-     * Who has checked in to a net, with the number of its sessions.
-     *
-     * @param except a session that does not count
-     */
-    @Transactional(readOnly = true)
-    List<LikelyStations.Known> roster(long netId, long except) {
-        return db.createQuery(
-                        "select c.callSign, max(c.name), count(distinct c.sessionId) from CheckInRow c, NetSessionRow s"
-                                + " where s.id = c.sessionId and s.netId = :net and s.id <> :except and c.callSign is not null"
-                                + " group by c.callSign",
-                        Object[].class)
-                .setParameter("net", netId)
-                .setParameter("except", except)
-                .getResultStream()
-                .map(row -> new LikelyStations.Known((String) row[0], (String) row[1], ((Long) row[2]).intValue()))
-                .toList();
     }
 
     private String name(@Nullable Long id, @Nullable String typed) {

@@ -25,6 +25,7 @@ import yokebar.core.operate.net.CheckInMark;
  * @param identifiedAt when the own call was last given, UTC
  * @param identifyMinutes after how many minutes it has to be given again
  * @param changeId to take its contacts back with; null while none are logged
+ * @param words what is typed for what a station says of itself
  * @param checkIns in the order of the list
  * @param missing regulars who have not checked in
  */
@@ -47,6 +48,7 @@ record SheetView(
         Instant identifiedAt,
         int identifyMinutes,
         @Nullable Long changeId,
+        MarkWordsView words,
         List<CheckInView> checkIns,
         List<String> missing) {
 

@@ -4,132 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
-import yokebar.app.services.delivery.ServiceTest;
 
 /** Nets over HTTP: sessions, check-ins, turns, closing and taking back. */
-class NetsTest extends ServiceTest {
-    private long netId;
-    private long sessionId;
-
-    @BeforeEach
-    void startANet() throws Exception {
-        netId = add(net("Island Repeater Roundtable", "145.700", "FM", "RPT"));
-        sessionId = start(netId);
-    }
-
-    private static Map<String, Object> net(String name, String frequency, String mode, String travels) {
-        Map<String, Object> draft = new HashMap<>(Map.of(
-                "name",
-                name,
-                "usualTimes",
-                "Sundays 18:00 UTC",
-                "frequency",
-                frequency,
-                "mode",
-                mode,
-                "netControl",
-                true,
-                "logs",
-                true,
-                "identifyMinutes",
-                10));
-        if (travels != null) {
-            draft.put("travels", travels);
-        }
-        return draft;
-    }
-
-    private long add(Map<String, Object> draft) throws Exception {
-        JsonNode all = ok(sendJson("POST", "/api/nets", draft));
-        for (JsonNode net : all) {
-            if (net.path("name").asString().equals(draft.get("name"))) {
-                return net.path("id").asLong();
-            }
-        }
-        throw new IllegalStateException("the net was not added: " + all);
-    }
-
-    private long start(long net) throws Exception {
-        return ok(sendJson("POST", "/api/nets/" + net + "/sessions", Map.of()))
-                .path("id")
-                .asLong();
-    }
-
-    private static JsonNode ok(HttpResponse<String> answer) {
-        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
-        return JSON.readTree(answer.body());
-    }
-
-    private HttpResponse<String> enter(String text, String key, Long checkInId) throws Exception {
-        Map<String, Object> body = new HashMap<>(Map.of("text", text, "key", key));
-        body.put("checkInId", checkInId);
-        return sendJson("POST", path("/entries"), body);
-    }
-
-    private JsonNode enter(String text) throws Exception {
-        return ok(enter(text, UUID.randomUUID().toString(), null));
-    }
-
-    private String refusal(String text) throws Exception {
-        HttpResponse<String> answer = enter(text, UUID.randomUUID().toString(), null);
-        assertThat(answer.statusCode()).isEqualTo(422);
-        return JSON.readTree(answer.body()).path("detail").asString();
-    }
-
-    private String path(String more) {
-        return "/api/net-sessions/" + sessionId + more;
-    }
-
-    private JsonNode sheet() throws Exception {
-        return get(path(""));
-    }
-
-    private JsonNode act(String action, Long checkInId) throws Exception {
-        Map<String, Object> body = new HashMap<>(Map.of("action", action));
-        body.put("checkInId", checkInId);
-        return ok(sendJson("POST", path("/actions"), body));
-    }
-
-    private static List<String> calls(JsonNode sheet) {
-        List<String> calls = new ArrayList<>();
-        sheet.path("checkIns")
-                .forEach(one ->
-                        calls.add(one.path("call").asString(one.path("heard").asString())));
-        return calls;
-    }
-
-    private static JsonNode row(JsonNode sheet, String call) {
-        for (JsonNode one : sheet.path("checkIns")) {
-            if (one.path("call").asString(one.path("heard").asString()).equals(call)) {
-                return one;
-            }
-        }
-        throw new IllegalStateException(call + " is not on " + sheet);
-    }
-
-    private static long logged(JsonNode sheet) {
-        return sheet.path("checkIns")
-                .valueStream()
-                .filter(one -> one.hasNonNull("contactId"))
-                .count();
-    }
-
-    private String turnOf(JsonNode sheet, String which) {
-        for (JsonNode one : sheet.path("checkIns")) {
-            if (one.path("id").equals(sheet.path(which))) {
-                return one.path("call").asString();
-            }
-        }
-        return "nobody";
-    }
-
+class NetsTest extends NetSessionTest {
     @Test
     void severalCheckInAtOnceEachOnce() throws Exception {
         JsonNode first = enter("cu2qyc zp5qxa qlz ; from the ferry");
@@ -347,22 +228,6 @@ class NetsTest extends ServiceTest {
         assertThat(sendJson("POST", "/api/nets", net("island repeater ROUNDTABLE", "", "", null))
                         .body())
                 .contains("There is a net called island repeater ROUNDTABLE already.");
-    }
-
-    @Test
-    void attendanceNamesThoseWhoComeOftenFirst() throws Exception {
-        enter("cu2qyc zp5qxa qlz");
-        ok(sendJson("POST", path("/close"), Map.of()));
-        sessionId = start(netId);
-        enter("zp5qxa");
-        JsonNode attendance = get("/api/nets/" + netId + "/attendance");
-        assertThat(attendance.path("sessions")).hasSize(2);
-        JsonNode often = attendance.path("stations").path(0);
-        assertThat(often.path("call").asString()).isEqualTo("ZP5QXA");
-        assertThat(often.path("times").asInt()).isEqualTo(2);
-        JsonNode once = attendance.path("stations").path(1);
-        assertThat(once.path("present").toString()).as("the latest first").isEqualTo("[false,true]");
-        assertThat(attendance.path("stations")).hasSize(2);
     }
 
     @Test

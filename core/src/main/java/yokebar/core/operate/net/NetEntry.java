@@ -16,7 +16,7 @@ import yokebar.core.operate.line.LineText;
  * <ul>
  *   <li>{@code cu9qyb zp5qxa} whole calls, {@code qlz} a part of one or a name: each is a check-in
  *   <li>{@code via ct1qzz} the station that relays them
- *   <li>{@code traffic}, {@code early}, {@code listening} what they say of themselves
+ *   <li>{@code traffic}, {@code early}, {@code listening}, or the operator's own words for them: what they say of themselves
  *   <li>{@code 59 57} reports, sent then received; everything behind {@code ;} is the note
  * </ul>
  *
@@ -58,10 +58,10 @@ public record NetEntry(
     }
 
     /** Never fails: what cannot be understood is among the problems. */
-    public static NetEntry read(String text) {
+    public static NetEntry read(String text, MarkWords words) {
         int noteAt = text.indexOf(';');
         String note = noteAt < 0 ? "" : text.substring(noteAt + 1).strip();
-        Maker maker = new Maker();
+        Maker maker = new Maker(words);
         for (String word : (noteAt < 0 ? text : text.substring(0, noteAt)).split("\\s+")) {
             if (!word.isEmpty()) {
                 maker.take(word);
@@ -71,6 +71,7 @@ public record NetEntry(
     }
 
     private static final class Maker {
+        private final MarkWords words;
         private final List<Heard> stations = new ArrayList<>();
         private final Set<CheckInMark> marks = EnumSet.noneOf(CheckInMark.class);
         private final List<String> reports = new ArrayList<>();
@@ -78,14 +79,18 @@ public record NetEntry(
         private @Nullable Heard via;
         private boolean viaNext;
 
+        Maker(MarkWords words) {
+            this.words = words;
+        }
+
         void take(String word) {
             if (viaNext) {
                 viaNext = false;
                 via = station(word);
             } else if (word.equalsIgnoreCase("via")) {
                 viaNext = true;
-            } else if (CheckInMark.named(word).isPresent()) {
-                marks.add(CheckInMark.named(word).get());
+            } else if (words.named(word).isPresent()) {
+                marks.add(words.named(word).get());
             } else if (isReport(word)) {
                 reports.add(word);
             } else {

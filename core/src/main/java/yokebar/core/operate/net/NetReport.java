@@ -8,19 +8,25 @@ import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
-/** The report of a net session, as text to paste. */
-public final class NetReport {
+/**
+ * The report of a net session.
+ *
+ * @param title the net, its day and its time
+ * @param head where it was, and who led it
+ * @param lines the check-ins in their order
+ * @param summary counts, and who was missed
+ */
+public record NetReport(String title, List<String> head, List<Line> lines, List<String> summary) {
     private static final DateTimeFormatter DAY = DateTimeFormatter.ISO_LOCAL_DATE.withZone(ZoneOffset.UTC);
     private static final DateTimeFormatter MINUTE =
             DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneOffset.UTC);
-
-    private NetReport() {}
 
     /**
      * A session.
      *
      * @param control the call of net control; null when it is not known
      * @param channel frequency and mode in words, such as {@code 145.700 MHz FM, repeater Pico}
+     * @param words the words for what stations say of themselves
      * @param missing regulars who did not check in
      */
     public record Session(
@@ -29,6 +35,7 @@ public final class NetReport {
             String channel,
             Instant started,
             @Nullable Instant ended,
+            MarkWords words,
             List<Row> rows,
             List<String> missing) {}
 
@@ -47,47 +54,67 @@ public final class NetReport {
             Instant at,
             int sessions) {
 
-        private String words() {
-            List<String> words = new ArrayList<>();
+        private String remarks(MarkWords words) {
+            List<String> remarks = new ArrayList<>();
             if (name != null) {
-                words.add(name);
+                remarks.add(name);
             }
             if (via != null) {
-                words.add("relayed by " + via);
+                remarks.add("relayed by " + via);
             }
-            marks.stream().sorted().map(CheckInMark::word).forEach(words::add);
+            marks.stream().sorted().map(words::of).forEach(remarks::add);
             if (sessions == 0) {
-                words.add("first time");
+                remarks.add("first time");
             }
             if (note != null) {
-                words.add(note);
+                remarks.add(note);
             }
-            return String.join(", ", words);
+            return String.join(", ", remarks);
         }
     }
 
-    /** Plain text, one check-in a line. */
-    public static String text(Session session) {
-        List<String> lines = new ArrayList<>();
-        lines.add(session.net() + ", " + DAY.format(session.started()) + ", " + MINUTE.format(session.started())
-                + (session.ended() == null ? "" : " to " + MINUTE.format(session.ended())) + " UTC");
-        lines.add(session.channel());
+    /**
+     * A check-in as it is read.
+     *
+     * @param number from 1
+     * @param time hour and minute, UTC
+     */
+    public record Line(int number, String time, String call, String remarks) {}
+
+    public static NetReport of(Session session) {
+        List<String> head = new ArrayList<>();
+        head.add(session.channel());
         if (session.control() != null) {
-            lines.add("Net control: " + session.control());
+            head.add("Net control: " + session.control());
         }
-        lines.add("");
-        int number = 1;
+        List<Line> lines = new ArrayList<>();
         for (Row row : session.rows()) {
-            lines.add("%2d. %s  %-10s %s"
-                    .formatted(number++, MINUTE.format(row.at()), row.call(), row.words())
+            lines.add(new Line(lines.size() + 1, MINUTE.format(row.at()), row.call(), row.remarks(session.words())));
+        }
+        List<String> summary = new ArrayList<>();
+        summary.add(counts(session.rows()));
+        if (!session.missing().isEmpty()) {
+            summary.add("Regulars not heard: " + String.join(", ", session.missing()) + ".");
+        }
+        String title = session.net() + ", " + DAY.format(session.started()) + ", " + MINUTE.format(session.started())
+                + (session.ended() == null ? "" : " to " + MINUTE.format(session.ended())) + " UTC";
+        return new NetReport(title, head, lines, summary);
+    }
+
+    /** Plain text to paste, one check-in a line. */
+    public String text() {
+        List<String> text = new ArrayList<>();
+        text.add(title);
+        text.addAll(head);
+        text.add("");
+        for (Line line : lines) {
+            text.add("%2d. %s  %-10s %s"
+                    .formatted(line.number(), line.time(), line.call(), line.remarks())
                     .stripTrailing());
         }
-        lines.add("");
-        lines.add(counts(session.rows()));
-        if (!session.missing().isEmpty()) {
-            lines.add("Regulars not heard: " + String.join(", ", session.missing()) + ".");
-        }
-        return String.join("\n", lines) + "\n";
+        text.add("");
+        text.addAll(summary);
+        return String.join("\n", text) + "\n";
     }
 
     private static String counts(List<Row> rows) {

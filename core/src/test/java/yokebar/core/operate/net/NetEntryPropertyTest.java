@@ -13,7 +13,7 @@ import net.jqwik.api.Provide;
 class NetEntryPropertyTest {
     @Property(tries = 500)
     void anyTextIsRead(@ForAll String text) {
-        NetEntry entry = NetEntry.read(text);
+        NetEntry entry = NetEntry.read(text, MarkWords.USUAL);
         assertThat(entry.stations())
                 .allMatch(heard -> heard.call() == null || heard.call().text().equals(heard.text()));
         assertThat(entry.stations().stream().map(NetEntry.Heard::text).distinct())
@@ -22,7 +22,7 @@ class NetEntryPropertyTest {
 
     @Property(tries = 300)
     void aWholeCallChecksInWhateverStandsAroundIt(@ForAll("calls") String call, @ForAll("words") String word) {
-        NetEntry entry = NetEntry.read(word + " " + call.toLowerCase(Locale.ROOT) + " ; " + word);
+        NetEntry entry = NetEntry.read(word + " " + call.toLowerCase(Locale.ROOT) + " ; " + word, MarkWords.USUAL);
         assertThat(entry.stations())
                 .anyMatch(heard -> heard.call() != null && heard.call().text().equals(call));
         assertThat(entry.note()).isEqualTo(word);

@@ -18,12 +18,13 @@ class NetReportTest {
                 "145.700 MHz FM, repeater Pico",
                 START,
                 START.plusSeconds(1860),
+                MarkWords.USUAL,
                 List.of(
                         new NetReport.Row(
                                 "ZP5QXA", "Ana", null, Set.of(CheckInMark.TRAFFIC), null, START.plusSeconds(60), 4),
                         new NetReport.Row("QLZ", null, "CU2QYC", Set.of(), "weak", START.plusSeconds(130), 0)),
                 List.of("CU3QYD", "CU7QYE"));
-        assertThat(NetReport.text(session))
+        assertThat(NetReport.of(session).text())
                 .isEqualTo(
                         """
                 Island Repeater Roundtable, 2026-11-29, 18:00 to 18:31 UTC
@@ -40,9 +41,9 @@ class NetReportTest {
 
     @Test
     void aSessionThatRunsWithNobodyYetHasAReportToo() {
-        NetReport.Session session =
-                new NetReport.Session("Lantern Net", null, "7.085 MHz SSB", START, null, List.of(), List.of());
-        assertThat(NetReport.text(session))
+        NetReport.Session session = new NetReport.Session(
+                "Lantern Net", null, "7.085 MHz SSB", START, null, MarkWords.USUAL, List.of(), List.of());
+        assertThat(NetReport.of(session).text())
                 .startsWith("Lantern Net, 2026-11-29, 18:00 UTC\n7.085 MHz SSB\n\n")
                 .endsWith("0 check-ins, 0 for the first time, 0 with traffic.\n");
     }

@@ -16,12 +16,16 @@ import yokebar.links.platform.wire.SerialAddress;
 import yokebar.links.platform.wire.Wire;
 
 /**
- * Tries the likely ways to speak to whatever is on a port, each for less than half a second, until one is answered. Serial
+ * Tries the likely ways to speak to whatever is on a port, each for less than a second, until one is answered. Serial
  * ports are tried at the speeds each kind of device usually has, the most usual of all kinds first.
  */
 public final class DeviceSearch {
     private static final Logger LOG = LoggerFactory.getLogger(DeviceSearch.class);
-    private static final long LISTEN_NANOS = Duration.ofMillis(400).toNanos();
+    /** At each of many speeds. */
+    private static final long LISTEN_SERIAL_NANOS = Duration.ofMillis(400).toNanos();
+    /** There are few ways to try, and a network between. */
+    private static final long LISTEN_TCP_NANOS = Duration.ofMillis(900).toNanos();
+
     private static final long ASK_AGAIN_NANOS = Duration.ofMillis(150).toNanos();
     private static final int BUFFER_BYTES = 2048;
     /** Any serial speed does for opening a port to see whether it can be opened. */
@@ -149,9 +153,10 @@ public final class DeviceSearch {
             throws IOException {
         byte[] buffer = new byte[BUFFER_BYTES];
         try (Wire wire = attempt.address().open()) {
+            long listen = attempt.baud() == null ? LISTEN_TCP_NANOS : LISTEN_SERIAL_NANOS;
             long begin = System.nanoTime();
             long asked = begin - ASK_AGAIN_NANOS;
-            for (long now = begin; now - begin < LISTEN_NANOS && !cancelled.getAsBoolean(); now = System.nanoTime()) {
+            for (long now = begin; now - begin < listen && !cancelled.getAsBoolean(); now = System.nanoTime()) {
                 if (now - asked >= ASK_AGAIN_NANOS) {
                     wire.write(attempt.probe().question());
                     asked = now;

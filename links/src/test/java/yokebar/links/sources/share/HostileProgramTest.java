@@ -207,7 +207,7 @@ class HostileProgramTest {
     void keyedTextEndsTheRightOfItsProgramWhenItIsOver() throws IOException {
         try (Program one = program();
                 Program other = program()) {
-            one.say("KY TEST;");
+            one.say("KY TEST DE CU9QYB;");
             await("sent", () -> radio.heard().stream().anyMatch(s -> s.startsWith("KY TEST")));
             other.say("FA00007010000;");
             assertThat(other.hear()).as("while the text goes out").isEqualTo("?;");

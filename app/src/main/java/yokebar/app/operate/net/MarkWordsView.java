@@ -1,0 +1,18 @@
+package yokebar.app.operate.net;
+
+import yokebar.core.operate.net.CheckInMark;
+import yokebar.core.operate.net.MarkWords;
+
+/**
+ * The words that are typed for what a station says of itself.
+ *
+ * @param traffic it has a message to pass on, or asks for something
+ * @param early it has to leave soon
+ * @param listening it only listens
+ */
+record MarkWordsView(String traffic, String early, String listening) {
+    static MarkWordsView of(MarkWords words) {
+        return new MarkWordsView(
+                words.of(CheckInMark.TRAFFIC), words.of(CheckInMark.EARLY), words.of(CheckInMark.LISTENING));
+    }
+}

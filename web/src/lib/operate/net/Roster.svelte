@@ -1,0 +1,177 @@
+<script lang="ts">
+  import { Button, TextInput } from 'carbon-components-svelte';
+  import { onMount } from 'svelte';
+  import { api, got, Problem, type NetRoster } from '../../platform/api/client';
+  import { Saving } from '../../platform/shared/saving.svelte';
+  import { utcDate, utcMinute } from '../../platform/shared/format';
+
+  let { id }: { id: number } = $props();
+
+  let view = $state.raw<NetRoster | undefined>(undefined);
+  let problem = $state('');
+  const saving = new Saving();
+  const path = $derived({ id });
+
+  /** The station that is being added or named; its call is empty for a new one. */
+  let edited = $state<{ call: string; name: string; added: boolean } | undefined>(undefined);
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    if (!edited) return;
+    const body = { call: edited.call, name: edited.name };
+    const saved = await saving.during('member', async () => {
+      view = await got(api.POST('/api/nets/{id}/roster', { params: { path }, body }));
+    });
+    if (saved) edited = undefined;
+  }
+
+  async function remove(call: string) {
+    const removed = await saving.during('member', async () => {
+      view = await got(api.DELETE('/api/nets/{id}/roster', { params: { path, query: { call } } }));
+    });
+    if (removed) edited = undefined;
+  }
+
+  function onkeydown(event: KeyboardEvent) {
+    if (event.key === 'Escape') {
+      event.stopPropagation();
+      edited = undefined;
+    }
+  }
+
+  onMount(async () => {
+    try {
+      view = await got(api.GET('/api/nets/{id}/roster', { params: { path: { id } } }));
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
+    }
+  });
+</script>
+
+<section class="view" aria-label="Roster">
+  <div class="view-head">
+    <h1>Roster{view ? ` of ${view.net}` : ''}</h1>
+    <span class="muted">Who checks in goes onto it automatically.</span>
+    <span class="grow"></span>
+    <Button kind="tertiary" size="small" on:click={() => (edited = { call: '', name: '', added: true })}
+      >Add station</Button
+    >
+    <a href="#/nets">All nets</a>
+  </div>
+  {#if problem}
+    <p class="trouble" role="alert">{problem}</p>
+  {:else if !view}
+    <p class="muted">Reading the sessions…</p>
+  {:else}
+    {#if edited?.added}{@render fields(edited)}{/if}
+    {#if view.stations.length === 0}<p class="muted">Nobody has checked in yet.</p>{/if}
+    <table class="list">
+      <thead>
+        <tr>
+          <th>Call</th>
+          <th>Name</th>
+          <th class="number">Sessions</th>
+          {#each view.sessions as session (session.id)}
+            <th class="session"
+              ><a href={`#/nets/${session.id}`} title={`${utcMinute(session.startedAt)} UTC`}
+                >{utcDate(session.startedAt)}</a
+              ></th
+            >
+          {/each}
+          <th><span class="visually-hidden">Edit</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each view.stations as station (station.call)}
+          {#if edited && !edited.added && edited.call === station.call}
+            <tr><td colspan={4 + view.sessions.length}>{@render fields(edited)}</td></tr>
+          {:else}
+            <tr>
+              <td class="mono"
+                ><a href={`#/log?find=call:${station.call.toLowerCase()}`}>{station.call}</a></td
+              >
+              <td>{station.name ?? ''}</td>
+              <td class="number mono">{station.times}</td>
+              {#each station.present as present, i (i)}
+                <td class="session"
+                  >{#if present}<span class="present" aria-hidden="true"></span><span class="visually-hidden"
+                      >there</span
+                    >{/if}</td
+                >
+              {/each}
+              <td class="edit"
+                ><button
+                  class="more"
+                  onclick={() => (edited = { call: station.call, name: station.name ?? '', added: false })}
+                  aria-label={`Edit ${station.call}`}>Edit</button
+                ></td
+              >
+            </tr>
+          {/if}
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+</section>
+
+{#snippet fields(member: { call: string; name: string; added: boolean })}
+  <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
+  <form onsubmit={save} {onkeydown} aria-label={member.added ? 'Add station' : `Edit ${member.call}`}>
+    {#if member.added}
+      <TextInput
+        size="sm"
+        labelText="Call"
+        bind:value={member.call}
+        invalid={saving.fault('member', 'call') !== ''}
+        invalidText={saving.fault('member', 'call')}
+      />
+    {/if}
+    <TextInput
+      size="sm"
+      labelText={member.added ? 'Name' : `Name of ${member.call}`}
+      bind:value={member.name}
+      invalid={saving.fault('member', 'name') !== ''}
+      invalidText={saving.fault('member', 'name')}
+    />
+    <Button type="submit" size="small">Save</Button>
+    <Button kind="secondary" size="small" on:click={() => (edited = undefined)}>Cancel</Button>
+    {#if !member.added}
+      <Button kind="ghost" size="small" on:click={() => remove(member.call)}>Take off the roster</Button>
+    {/if}
+  </form>
+{/snippet}
+
+<style>
+  form {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(16ch, max-content));
+    align-items: end;
+    gap: 8px;
+    padding: 8px 0;
+  }
+
+  .grow {
+    flex: 1;
+  }
+
+  td {
+    height: 28px;
+    white-space: nowrap;
+  }
+
+  .number {
+    text-align: right;
+  }
+
+  .session {
+    text-align: center;
+  }
+
+  .present {
+    display: inline-block;
+    width: 12px;
+    height: 12px;
+    border-radius: 2px;
+    background: var(--yb-accent);
+  }
+</style>
