@@ -64,7 +64,7 @@
     } else if (event.key === 'z' && (event.ctrlKey || event.metaKey) && line.text === '') {
       // On an empty line it brings back what was cleared, or else takes back what was logged.
       if (!line.restore()) {
-        undo();
+        void undo();
       }
     } else if (event.key === 'Tab' && !event.shiftKey && likely.length > 0 && !line.text.includes(' ')) {
       choice = (choice + 1) % likely.length;
@@ -75,13 +75,9 @@
     event.stopPropagation();
   }
 
-  function undo() {
-    const outcome = line.outcome;
-    if (outcome?.changeId !== undefined) {
-      void changes.undo(outcome.changeId);
-      line.fill(outcome.text);
-      line.outcome = undefined;
-    }
+  async function undo() {
+    const changeId = await line.takeBack();
+    if (changeId !== undefined) void changes.undo(changeId);
   }
 
   const left = (column: number) => `calc(${column} * 1ch)`;

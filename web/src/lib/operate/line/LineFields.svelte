@@ -1,6 +1,6 @@
 <script lang="ts">
   import Menu from '../../platform/shared/Menu.svelte';
-  import { LINE_FIELDS, lineOf } from './line.svelte';
+  import { LINE_FIELDS, lineOf } from './line-fields';
   import { LineStore } from './line.svelte';
   import { LineBarStore } from './line-bar.svelte';
   import { useStore } from '../../platform/page/stores';

@@ -6,25 +6,6 @@ const STICKING_KEY = 'yokebar-sticking';
 const DRAFT_KEY = 'yokebar-line-draft';
 const MAX_OPEN = 20;
 
-/** The fields an operator may fill in instead of typing freely, by the name the line knows them by. */
-export const LINE_FIELDS = [
-  { name: 'call', label: 'Call', width: '10ch' },
-  { name: 'sent', label: 'Sent', width: '5ch' },
-  { name: 'rcvd', label: 'Received', width: '5ch' },
-  { name: 'name', label: 'Name', width: '10ch' },
-  { name: 'loc', label: 'Locator', width: '8ch' },
-  { name: 'qth', label: 'Town', width: '12ch' },
-  { name: 'state', label: 'State', width: '6ch' },
-  { name: 'power', label: 'Power, W', width: '6ch' },
-  { name: 'comment', label: 'Comment', width: '18ch' },
-  { name: 'note', label: 'Note', width: '18ch' },
-  { name: 'via', label: 'Via', width: '6ch' },
-  { name: 'sat', label: 'Satellite', width: '10ch' },
-  { name: 'date', label: 'Day', width: '11ch' },
-  { name: 'time', label: 'Began', width: '6ch' },
-  { name: 'end', label: 'Ended', width: '6ch' },
-] as const;
-
 /** What the line asks of the server; tests stand one in. */
 export interface LineServer {
   read(body: LineBody): Promise<LineView>;
@@ -233,6 +214,20 @@ export class LineStore {
   }
 
   /**
+   * Brings back the text of what was logged last, so that it can be undone; what is on its way is waited for.
+   *
+   * @returns the change to undo
+   */
+  async takeBack(): Promise<number | undefined> {
+    await this.#queue;
+    const outcome = this.outcome;
+    if (outcome?.changeId === undefined) return undefined;
+    this.fill(outcome.text);
+    this.outcome = undefined;
+    return outcome.changeId;
+  }
+
+  /**
    * Sends the line off: to the log, or to the radio if it says only where to tune to. A line that is known to be wrong stays.
    *
    * @returns whether it went, once it is through
@@ -385,15 +380,4 @@ export class LineStore {
       sticking: this.sticking,
     };
   }
-}
-
-/** The line that fields make, for the same reader. */
-export function lineOf(fields: Record<string, string>): string {
-  return Object.entries(fields)
-    .filter(([, value]) => value.trim() !== '')
-    .map(([name, value]) => {
-      const tidy = value.trim().replaceAll('"', '');
-      return name === 'call' ? tidy : `${name}:${/\s/.test(tidy) ? `"${tidy}"` : tidy}`;
-    })
-    .join(' ');
 }

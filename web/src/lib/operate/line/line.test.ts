@@ -1,7 +1,8 @@
 import { describe, expect, it, vi } from 'vitest';
 import { Problem, type LineView } from '../../platform/api/client';
 import type { Memory } from '../../platform/shared/memory';
-import { LineStore, lineOf, type LineBody, type LineServer, type OpenLine } from './line.svelte';
+import { lineOf } from './line-fields';
+import { LineStore, type LineBody, type LineServer, type OpenLine } from './line.svelte';
 
 const VIEW: LineView = {
   tokens: [],
@@ -304,6 +305,25 @@ describe('LineStore', () => {
 });
 
 describe('lineOf', () => {
+  it('takes back the contact that is still on its way, not the one before', async () => {
+    class Slow extends FakeLine {
+      changeId = 10;
+      override async log(body: LineBody) {
+        await new Promise((resolve) => setTimeout(resolve, 5));
+        const answer = await super.log(body);
+        return answer.logged ? { logged: { ...answer.logged, changeId: this.changeId++ } } : answer;
+      }
+    }
+    const line = storeOn(new Slow());
+    line.type('zp5qxa 599 599');
+    await line.enter();
+    line.type('zp6qab 599 599');
+    void line.enter();
+    expect(await line.takeBack()).toBe(11);
+    expect(line.text).toBe('zp6qab 599 599');
+    expect(await line.takeBack()).toBeUndefined();
+  });
+
   it('writes fields as the line reads them', () => {
     expect(lineOf({ call: 'zp5qxa', sent: '579', name: ' Ana ', qth: 'Ciudad del Este', rcvd: '' })).toBe(
       'zp5qxa sent:579 name:Ana qth:"Ciudad del Este"',

@@ -18,6 +18,7 @@
 </script>
 
 <form onsubmit={save} aria-label="Words of the net sheet">
+  <h2>Words of the net sheet</h2>
   <p class="muted">
     Type these words on the line when a station says so of itself. An empty field becomes the usual word
     again.
@@ -45,6 +46,7 @@
     margin-top: 16px;
   }
 
+  h2,
   p,
   .act {
     grid-column: 1 / -1;

@@ -32,6 +32,11 @@
     if (removed) edited = undefined;
   }
 
+  /** The first field has the cursor. */
+  function begin(form: HTMLFormElement) {
+    form.querySelector('input')?.select();
+  }
+
   function onkeydown(event: KeyboardEvent) {
     if (event.key === 'Escape') {
       event.stopPropagation();
@@ -116,7 +121,12 @@
 
 {#snippet fields(member: { call: string; name: string; added: boolean })}
   <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-  <form onsubmit={save} {onkeydown} aria-label={member.added ? 'Add station' : `Edit ${member.call}`}>
+  <form
+    use:begin
+    onsubmit={save}
+    {onkeydown}
+    aria-label={member.added ? 'Add station' : `Edit ${member.call}`}
+  >
     {#if member.added}
       <TextInput
         size="sm"
@@ -143,11 +153,19 @@
 
 <style>
   form {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(16ch, max-content));
-    align-items: end;
+    display: flex;
+    align-items: flex-end;
     gap: 8px;
     padding: 8px 0;
+  }
+
+  form :global(.bx--form-item) {
+    flex: 0 1 24ch;
+  }
+
+  .edit {
+    padding-right: 0;
+    text-align: right;
   }
 
   .grow {

@@ -116,7 +116,7 @@ async function refresh() {
     document.getElementById(panel.id).replaceChildren(
       ...Object.entries(state[panel.id]).flatMap(([name, value]) => {
         const [label, unit] = named[name] ?? [name];
-        return [made('dt', { textContent: label }), made('dd', { textContent: text(value, unit) })];
+        return [made('dt', { textContent: label }), made('dd', { className: Array.isArray(value) ? 'lines' : '', textContent: text(value, unit) })];
       }),
     );
   }

@@ -13,6 +13,7 @@ import com.lowagie.text.pdf.PdfPTable;
 import com.lowagie.text.pdf.PdfWriter;
 import java.io.ByteArrayOutputStream;
 import java.util.List;
+import yokebar.core.basics.text.WesternText;
 import yokebar.core.operate.net.NetReport;
 
 /** The report of a session to be printed: A4, one check-in a row, the heading of the table on every page. */
@@ -35,19 +36,23 @@ final class NetPrint {
             PdfWriter.getInstance(document, out);
             document.addTitle(report.title());
             document.open();
-            document.add(new Paragraph(report.title(), TITLE));
+            document.add(paragraph(report.title(), TITLE));
             for (String line : report.head()) {
-                document.add(new Paragraph(line, TEXT));
+                document.add(paragraph(line, TEXT));
             }
             document.add(rows(report));
             for (String line : report.summary()) {
-                document.add(new Paragraph(line, TEXT));
+                document.add(paragraph(line, TEXT));
             }
             document.close();
         } catch (DocumentException e) {
             throw new IllegalStateException("the report could not be made", e);
         }
         return out.toByteArray();
+    }
+
+    private static Paragraph paragraph(String text, Font font) {
+        return new Paragraph(WesternText.of(text), font);
     }
 
     private static PdfPTable rows(NetReport report) {
@@ -67,7 +72,7 @@ final class NetPrint {
     }
 
     private static PdfPCell cell(String text, Font font) {
-        PdfPCell cell = new PdfPCell(new Phrase(text, font));
+        PdfPCell cell = new PdfPCell(new Phrase(WesternText.of(text), font));
         cell.setBorder(Rectangle.BOTTOM);
         cell.setBorderWidth(0.5f);
         cell.setPadding(ROW_PADDING);

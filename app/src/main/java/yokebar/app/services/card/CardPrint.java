@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.text.WesternText;
 import yokebar.core.log.contact.Contact;
 
 /** Prints address labels and whole cards. Lengths in millimetres, origin at the lower left. */
@@ -205,7 +206,7 @@ final class CardPrint {
             throw new DocumentException(e);
         }
         page.setTextMatrix(mm(x), mm(y));
-        page.showText(text == null ? "" : text);
+        page.showText(text == null ? "" : WesternText.of(text));
         page.endText();
     }
 

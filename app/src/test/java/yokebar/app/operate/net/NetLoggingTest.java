@@ -71,7 +71,7 @@ class NetLoggingTest extends NetSessionTest {
 
     @Test
     void theReportIsPrinted() throws Exception {
-        enter("zp5qxa traffic ; asks for a part");
+        enter("zp5qxa traffic ; asks Čeněk for a part");
         try (PdfReader pdf =
                 new PdfReader(http().send(request(path("/report.pdf")).build(), HttpResponse.BodyHandlers.ofByteArray())
                         .body())) {
@@ -79,7 +79,7 @@ class NetLoggingTest extends NetSessionTest {
             assertThat(new PdfTextExtractor(pdf).getTextFromPage(1))
                     .contains("Island Repeater Roundtable")
                     .contains("ZP5QXA")
-                    .contains("traffic, first time, asks for a part")
+                    .contains("traffic, first time, asks Cenek for a part")
                     .contains("1 check-in, 1 for the first time, 1 with traffic.");
         }
     }
