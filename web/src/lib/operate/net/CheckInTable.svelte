@@ -29,6 +29,7 @@
         <th><span class="visually-hidden">Turn</span></th>
         <th>Call</th>
         <th>Name</th>
+        <th>Place</th>
         <th class="number">Sessions</th>
         <th class="number">Contacts</th>
         <th>Marks</th>
@@ -42,7 +43,7 @@
       {#each sheet.checkIns as one, i (one.id)}
         {#if store.editedId === one.id}
           <tr class="chosen"
-            ><td colspan="11"><CheckInFields checkIn={one} removable={sheet.endedAt === undefined} /></td></tr
+            ><td colspan="12"><CheckInFields checkIn={one} removable={sheet.endedAt === undefined} /></td></tr
           >
         {:else}
           <tr
@@ -67,6 +68,7 @@
                 >{/if}
             </td>
             <td>{one.name ?? ''}</td>
+            <td class="place">{one.place ?? ''}</td>
             <td class="number mono">{one.sessions > 0 ? one.sessions : one.call ? 'first' : ''}</td>
             <td class="number mono">{one.contacts === 0 ? '' : `${one.contacts}×`}</td>
             <td>
@@ -112,6 +114,12 @@
 
   .call {
     font-weight: 600;
+  }
+
+  .place {
+    max-width: 18ch;
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
 
   .note {

@@ -23,6 +23,15 @@
     navigation.go('nets', String(await nets.start(net.id)));
   }
 
+  /** The first nine are started by their number. */
+  function onkeydown(event: KeyboardEvent) {
+    const typing = event.target instanceof Element && event.target.closest('input, textarea, [role=dialog]');
+    const net = nets.all?.[Number(event.key) - 1];
+    if (!net || typing || event.ctrlKey || event.altKey || event.metaKey) return;
+    event.preventDefault();
+    void start(net);
+  }
+
   const where = (net: Net) =>
     [
       net.frequencyHz === undefined ? '' : `${shortMegaHertz(net.frequencyHz)} MHz`,
@@ -32,6 +41,8 @@
       .filter(Boolean)
       .join(' · ');
 </script>
+
+<svelte:window {onkeydown} />
 
 <section class="view" aria-label="Nets">
   <div class="view-head">
@@ -47,11 +58,14 @@
       <p class="muted">No net yet. Add the one you lead, or one you check in to.</p>
     {/if}
     <div class="nets">
-      {#each nets.all as net (net.id)}
+      {#each nets.all as net, i (net.id)}
         <section aria-label={net.name}>
           <header>
             <div>
-              <h2>{net.name}</h2>
+              <h2>
+                {#if i < 9}<kbd>{i + 1}</kbd>{/if}
+                {net.name}
+              </h2>
               <p class="muted">{where(net) || 'No frequency or time noted'}</p>
             </div>
             <div class="act">

@@ -47,6 +47,7 @@ export const net: FeatureFactory = (stores) => {
       },
     ],
     localKeys: [
+      { where: 'Nets', keys: '1 – 9', label: 'Start or resume a session of that net' },
       { where: 'Net sheet', keys: 'Enter', label: 'Check in; without a call, apply to the chosen station' },
       { where: 'Net sheet', keys: 'Tab', label: 'Through the likely stations; Enter takes one' },
       { where: 'Net sheet', keys: '.', label: 'On the empty line: next turn' },

@@ -13,6 +13,9 @@ create table net_member (
     unique (net_id, call_sign)
 );
 
+-- The town or the country of a station, as the callbook has it.
+alter table net_check_in add column place varchar(80);
+
 -- The words that are typed for what a station says of itself, where they are not the usual ones.
 create table net_word (
     mark varchar(20) primary key,

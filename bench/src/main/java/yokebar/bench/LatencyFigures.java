@@ -1,9 +1,6 @@
 package yokebar.bench;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import java.net.DatagramPacket;
 import java.net.DatagramSocket;
 import java.net.InetAddress;
@@ -12,7 +9,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 
 /** From the datagram on its way in to the row in the browser, at twenty contacts a second. */
@@ -26,15 +22,8 @@ public final class LatencyFigures {
     public static void main(String[] args) throws Exception {
         Path home = Files.createTempDirectory("yokebar-bench");
         try (RunningYokebar yokebar = new RunningYokebar(home);
-                Playwright playwright = Playwright.create(
-                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setArgs(
-                                        List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
-            Page page = browser.newPage(new Browser.NewPageOptions().setViewportSize(1280, 800));
+                BenchBrowser browser = new BenchBrowser()) {
+            Page page = browser.page();
             yokebar.send("PUT", "api/station", "{\"ownCall\":\"CU9QYB\"}");
             page.navigate(yokebar.address() + "#/log");
             page.getByTestId("log-total").waitFor();

@@ -1,5 +1,6 @@
 package yokebar.bench;
 
+import com.microsoft.playwright.Page;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -23,7 +24,7 @@ public final class PictureFigures {
             long began = System.nanoTime();
             yokebar.send("PUT", "api/pictures/settings", "{\"folder\":\"" + received + "\",\"replyFolder\":\"\"}");
             double[] slowest = {0};
-            Waiting.until("the pictures", 20, () -> {
+            Waiting.until("the pictures", 250, () -> {
                 long asked = System.nanoTime();
                 long total = RunningYokebar.number(yokebar.send("GET", "api/pictures", ""), "total");
                 slowest[0] = Math.max(slowest[0], (System.nanoTime() - asked) / 1e6);
@@ -32,6 +33,34 @@ public final class PictureFigures {
             System.out.printf(
                     "pictures: %d in the folder taken in %.1f s (target 5); slowest page of the gallery meanwhile %.0f ms%n",
                     PICTURES, (System.nanoTime() - began) / 1e9, slowest[0]);
+            scroll(yokebar);
+        }
+    }
+
+    /** Goes through the whole gallery as one does who looks for something. */
+    private static void scroll(RunningYokebar yokebar) {
+        try (BenchBrowser browser = new BenchBrowser()) {
+            Page page = browser.page();
+            page.navigate(yokebar.address() + "#/pictures");
+            page.locator("[role=listbox] img").first().waitFor();
+            Object longest = page.evaluate(
+                    """
+                    async () => {
+                      const tasks = [0];
+                      new PerformanceObserver((list) => list.getEntries().forEach((task) => tasks.push(task.duration)))
+                        .observe({ type: 'longtask' });
+                      const gallery = document.querySelector('[role=listbox]');
+                      let still = 0;
+                      for (let last = -1; still < 100; last = gallery.scrollTop) {
+                        gallery.scrollTop += 300;
+                        await new Promise(requestAnimationFrame);
+                        still = gallery.scrollTop === last ? still + 1 : 0;
+                      }
+                      return [Math.max(...tasks), tasks.filter((ms) => ms > 50).length, gallery.querySelectorAll('img').length].join(' ');
+                    }
+                    """);
+            System.out.println(
+                    "pictures: longest task while scrolling (ms), tasks over 50 ms (target 0), pictures: " + longest);
         }
     }
 

@@ -1,9 +1,6 @@
 package yokebar.bench;
 
-import com.microsoft.playwright.Browser;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
@@ -125,15 +122,8 @@ public final class RadioFigures {
     }
 
     private void knob(String how) throws Exception {
-        try (Playwright playwright = Playwright.create(
-                        new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-                Browser browser = playwright
-                        .chromium()
-                        .launch(new BrowserType.LaunchOptions()
-                                .setExecutablePath(Path.of("/usr/bin/chromium"))
-                                .setArgs(
-                                        List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")))) {
-            Page page = browser.newPage();
+        try (BenchBrowser browser = new BenchBrowser()) {
+            Page page = browser.page();
             page.navigate(address + "#/desk");
             page.getByTestId("readout").waitFor();
             page.evaluate(

@@ -50,8 +50,8 @@ class NetTest extends BrowserTest {
 
     private void assertReports(int row, String sent, String received) {
         Locator cells = rows().nth(row).locator("td");
-        assertThat(cells.nth(7)).hasText(sent);
-        assertThat(cells.nth(8)).hasText(received);
+        assertThat(cells.nth(8)).hasText(sent);
+        assertThat(cells.nth(9)).hasText(received);
     }
 
     private JsonNode sheet() throws Exception {

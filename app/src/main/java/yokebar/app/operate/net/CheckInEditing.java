@@ -5,12 +5,17 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import yokebar.app.log.store.ContactEditing;
 import yokebar.app.log.store.ContactLog;
+import yokebar.app.operate.net.roster.NetRoster;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.station.callbook.Callbook;
+import yokebar.app.station.callbook.KnownStation;
 import yokebar.core.basics.call.Call;
 import yokebar.core.operate.line.LineText;
 import yokebar.core.operate.net.CheckInMark;
@@ -25,11 +30,23 @@ class CheckInEditing {
     private final EntityManager db;
     private final ContactLog log;
     private final ContactEditing contacts;
+    private final NetRoster roster;
+    private final Callbook callbook;
+    private final ApplicationEventPublisher events;
 
-    CheckInEditing(EntityManager db, ContactLog log, ContactEditing contacts) {
+    CheckInEditing(
+            EntityManager db,
+            ContactLog log,
+            ContactEditing contacts,
+            NetRoster roster,
+            Callbook callbook,
+            ApplicationEventPublisher events) {
         this.db = db;
         this.log = log;
         this.contacts = contacts;
+        this.roster = roster;
+        this.callbook = callbook;
+        this.events = events;
     }
 
     CheckInRow find(long sessionId, long id) {
@@ -58,9 +75,54 @@ class CheckInEditing {
         correctContact(row, before);
     }
 
+    /** Who that is: from the roster, from earlier sessions, from the callbook, which is asked if it has not been. */
+    void identify(NetSessionRow session, CheckInRow row) {
+        Call call = row.call();
+        if (call == null) {
+            return;
+        }
+        if (session.netId != null) {
+            roster.came(session.netId, call.text());
+        }
+        row.name = row.name == null ? knownName(session, row, call) : row.name;
+        callbook.known(call).ifPresent(row::learn);
+        events.publishEvent(new CheckInLookups.Wanted(call));
+    }
+
+    private @Nullable String knownName(NetSessionRow session, CheckInRow row, Call call) {
+        return Optional.ofNullable(session.netId)
+                .map(netId -> roster.nameOf(netId, call.text()))
+                .or(() -> lastName(row, call))
+                .or(() -> callbook.known(call).map(KnownStation::name))
+                .orElse(null);
+    }
+
+    private Optional<String> lastName(CheckInRow row, Call call) {
+        return db.createQuery(
+                        "select c.name from CheckInRow c where c.callSign = :call and c.name is not null"
+                                + " and c <> :row order by c.id desc",
+                        String.class)
+                .setParameter("call", call.text())
+                .setParameter("row", row)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst();
+    }
+
+    /** What was known of the station that was meant before is not true of another one. */
+    private void forget(NetSessionRow session, CheckInRow row, String earlier) {
+        Call call = Call.read(earlier);
+        row.place = null;
+        if (call != null && Objects.equals(row.name, knownName(session, row, call))) {
+            row.name = null;
+        }
+    }
+
     /** @param all the check-ins of the session */
-    void change(List<CheckInRow> all, CheckInRow row, CheckInDraft draft) {
+    void change(NetSessionRow session, List<CheckInRow> all, CheckInRow row, CheckInDraft draft) {
         Map<String, @Nullable String> before = row.contactFields();
+        String earlier = row.callSign;
+        String nameBefore = row.name;
         if (draft.call() != null) {
             call(all, row, draft.call());
         }
@@ -72,6 +134,12 @@ class CheckInEditing {
         row.rstSent = draft.sent() == null ? row.rstSent : report("sent", draft.sent());
         row.rstRcvd = draft.received() == null ? row.rstRcvd : report("received", draft.received());
         row.note = draft.note() == null ? row.note : Nets.shortText("note", draft.note(), MAX_NOTE);
+        if (!Objects.equals(row.callSign, earlier)) {
+            if (earlier != null && Objects.equals(row.name, nameBefore)) {
+                forget(session, row, earlier);
+            }
+            identify(session, row);
+        }
         correctContact(row, before);
     }
 

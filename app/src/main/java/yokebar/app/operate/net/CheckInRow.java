@@ -17,6 +17,8 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.station.callbook.KnownStation;
+import yokebar.core.basics.call.Call;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.Modes;
 import yokebar.core.operate.line.ReportDefaults;
@@ -49,6 +51,10 @@ class CheckInRow {
 
     @Nullable
     String name;
+
+    /** The town or the country the callbook names; null while it does not. */
+    @Nullable
+    String place;
 
     /** The station that relayed it. */
     @Nullable
@@ -115,9 +121,21 @@ class CheckInRow {
         marks = all.stream().sorted().distinct().map(CheckInMark::name).collect(Collectors.joining(","));
     }
 
+    /** Null while only a part of it is known. */
+    @Nullable
+    Call call() {
+        return callSign == null ? null : Call.read(callSign);
+    }
+
     /** The call, or what was heard of it. */
     String shown() {
         return callSign == null ? heard : callSign;
+    }
+
+    /** Takes what the callbook knows and nobody has said. */
+    void learn(KnownStation station) {
+        name = name == null ? station.name() : name;
+        place = station.town() == null ? station.country() : station.town();
     }
 
     /** What its contact gets from it, by ADIF names. */

@@ -1,8 +1,6 @@
 package yokebar.app.operate.net;
 
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -13,7 +11,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import yokebar.core.operate.net.CheckInMark;
 
 /** The nets over HTTP. */
 @RestController
@@ -22,13 +19,11 @@ class NetController {
     private final Nets nets;
     private final NetSessions sessions;
     private final NetSheets sheets;
-    private final NetWords words;
 
-    NetController(Nets nets, NetSessions sessions, NetSheets sheets, NetWords words) {
+    NetController(Nets nets, NetSessions sessions, NetSheets sheets) {
         this.nets = nets;
         this.sessions = sessions;
         this.sheets = sheets;
-        this.words = words;
     }
 
     /** The nets with their latest sessions. */
@@ -56,32 +51,6 @@ class NetController {
     List<NetView> removeNet(@PathVariable long id) {
         nets.remove(id);
         return nets.views();
-    }
-
-    /**
-     * The words as they are typed in; what is left out or empty becomes the usual word.
-     *
-     * @param traffic it has a message to pass on, or asks for something
-     * @param early it has to leave soon
-     * @param listening it only listens
-     */
-    record MarkWordsDraft(@Nullable String traffic, @Nullable String early, @Nullable String listening) {}
-
-    /** The words that are typed for what a station says of itself. */
-    @GetMapping("/words")
-    MarkWordsView markWords() {
-        return MarkWordsView.of(words.now());
-    }
-
-    /** Changes the words, for all nets. */
-    @PutMapping("/words")
-    MarkWordsView changeMarkWords(@RequestBody MarkWordsDraft draft) {
-        Map<CheckInMark, @Nullable String> typed = new EnumMap<>(CheckInMark.class);
-        typed.put(CheckInMark.TRAFFIC, draft.traffic());
-        typed.put(CheckInMark.EARLY, draft.early());
-        typed.put(CheckInMark.LISTENING, draft.listening());
-        words.change(typed);
-        return markWords();
     }
 
     /** Starts a session of a net, or goes on with the one that runs. */

@@ -7,7 +7,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
-import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -21,13 +20,15 @@ import yokebar.app.sources.intake.Outcome;
 import yokebar.app.sources.intake.TypedContacts;
 
 /**
- * Logs check-ins, one by one or all when their session is closed. They go the way of all contacts, as one change of the log that one undo takes back. Closing can be
- * repeated after a crash at any point: the intake recognises what is in the log already.
+ * Logs check-ins, one by one or all when their session is closed. They go the way of all contacts, as one change of the log
+ * that one undo takes back. Closing can be repeated after a crash at any point: the intake recognises what is in the log
+ * already.
  */
 @Service
 class NetLogging {
     private final NetSheets sheets;
     private final NetChannel channel;
+    private final CheckInEditing editing;
     private final NetContacts made;
     private final TypedContacts contacts;
     private final LogChanges changes;
@@ -38,6 +39,7 @@ class NetLogging {
     NetLogging(
             NetSheets sheets,
             NetChannel channel,
+            CheckInEditing editing,
             NetContacts made,
             TypedContacts contacts,
             LogChanges changes,
@@ -46,6 +48,7 @@ class NetLogging {
             ApplicationEventPublisher events) {
         this.sheets = sheets;
         this.channel = channel;
+        this.editing = editing;
         this.made = made;
         this.contacts = contacts;
         this.changes = changes;
@@ -63,7 +66,7 @@ class NetLogging {
      * @param changeId the change its contacts come with; null when there are none
      * @param notices what the operator should know of it, in sentences
      */
-    private record Closing(@Nullable Long changeId, List<Prepared> prepared, List<String> notices) {}
+    private record Batch(@Nullable Long changeId, List<Prepared> prepared, List<String> notices) {}
 
     /**
      * Logs the check-ins of a session and ends it.
@@ -71,7 +74,7 @@ class NetLogging {
      * @return what the operator should know of it, in sentences
      */
     List<String> close(long sessionId) {
-        return log(sessionId, row -> true, true);
+        return log(sessionId, null);
     }
 
     /**
@@ -80,26 +83,27 @@ class NetLogging {
      * @return what the operator should know of it, in sentences
      */
     List<String> logOne(long sessionId, long checkInId) {
-        return log(sessionId, row -> row.number() == checkInId, false);
+        return log(sessionId, checkInId);
     }
 
-    private List<String> log(long sessionId, Predicate<CheckInRow> which, boolean closes) {
-        Closing closing = transaction.execute(status -> begin(sessionId, which, closes));
-        Long changeId = closing.changeId();
+    /** @param onlyId the check-in to be logged; null for all, after which the session ends */
+    private List<String> log(long sessionId, @Nullable Long onlyId) {
+        Batch batch = transaction.execute(status -> begin(sessionId, onlyId));
+        Long changeId = batch.changeId();
         List<Outcome> outcomes = changeId == null
                 ? List.of()
                 : contacts.logAll(
-                        closing.prepared().stream().map(Prepared::contact).toList(),
+                        batch.prepared().stream().map(Prepared::contact).toList(),
                         "net session " + sessionId,
                         changeId);
-        transaction.executeWithoutResult(status -> end(sessionId, closing, outcomes, closes));
+        transaction.executeWithoutResult(status -> end(sessionId, batch, outcomes, onlyId == null));
         if (changeId != null) {
             changes.end(changeId, true);
         }
-        return closing.notices();
+        return batch.notices();
     }
 
-    private Closing begin(long sessionId, Predicate<CheckInRow> which, boolean closes) {
+    private Batch begin(long sessionId, @Nullable Long onlyId) {
         List<Prepared> prepared = new ArrayList<>();
         List<String> notices = new ArrayList<>();
         NetSessionRow session = sheets.session(sessionId);
@@ -107,18 +111,19 @@ class NetLogging {
             throw Rejection.changedMeanwhile("This session of " + session.netName + " is closed already.");
         }
         if (!session.logs) {
-            if (!closes) {
+            if (onlyId != null) {
                 throw new Rejection("checkInId", "The check-ins of " + session.netName + " are not logged.");
             }
-            return new Closing(null, prepared, notices);
+            return new Batch(null, prepared, notices);
         }
         NetChannel.At at = channel.of(session);
-        List<CheckInRow> worked = sheets.worked(session);
-        Set<Long> logged = sheets.logged(worked);
-        for (CheckInRow row : worked) {
-            if (!which.test(row) || logged.contains(row.contactId)) {
+        List<CheckInRow> rows = onlyId == null ? sheets.worked(session) : List.of(editing.find(sessionId, onlyId));
+        Set<Long> logged = sheets.logged(rows);
+        for (CheckInRow row : rows) {
+            if (logged.contains(row.contactId)) {
                 continue;
             }
+            row.worked = true;
             if (row.callSign == null) {
                 notices.add(row.heard + " is not a whole call and was not logged.");
             } else {
@@ -131,7 +136,7 @@ class NetLogging {
                     "Check-ins of " + session.netName + ", " + LocalDate.ofInstant(session.startedAt, ZoneOffset.UTC)
                             + ".");
         }
-        return new Closing(prepared.isEmpty() ? null : session.changeId, prepared, notices);
+        return new Batch(prepared.isEmpty() ? null : session.changeId, prepared, notices);
     }
 
     /** Whether contacts can still be added to a change: once it is undone, what comes later is a change of its own. */
@@ -142,15 +147,15 @@ class NetLogging {
                         .orElse(false);
     }
 
-    private void end(long sessionId, Closing closing, List<Outcome> outcomes, boolean closes) {
+    private void end(long sessionId, Batch batch, List<Outcome> outcomes, boolean closes) {
         NetSessionRow session = sheets.session(sessionId);
         List<CheckInRow> rows = sheets.checkIns(sessionId);
         for (int i = 0; i < outcomes.size(); i++) {
             Outcome outcome = outcomes.get(i);
-            long id = closing.prepared().get(i).checkInId();
+            long id = batch.prepared().get(i).checkInId();
             rows.stream().filter(row -> row.number() == id).forEach(row -> row.contactId = outcome.contactId());
             if (outcome.decision() != Decision.ADDED) {
-                closing.notices().add(outcome.sentence());
+                batch.notices().add(outcome.sentence());
             }
         }
         if (closes) {

@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.log.store.EntityFields;
+import yokebar.app.operate.net.mark.NetWords;
 import yokebar.core.log.adif.AdiWriter;
 import yokebar.core.log.contact.LoggedContact;
 import yokebar.core.log.exchange.CsvCell;

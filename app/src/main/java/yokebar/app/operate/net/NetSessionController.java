@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.operate.net.mark.NetWords;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.platform.storage.StoresNothing;
 import yokebar.core.operate.net.CheckInMark;

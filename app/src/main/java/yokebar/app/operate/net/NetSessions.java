@@ -12,10 +12,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import yokebar.app.operate.net.roster.NetRoster;
+import yokebar.app.operate.net.mark.NetWords;
 import yokebar.app.platform.rejection.Rejection;
-import yokebar.app.station.callbook.Callbook;
-import yokebar.app.station.callbook.KnownStation;
 import yokebar.app.station.position.Positions;
 import yokebar.core.basics.call.Call;
 import yokebar.core.operate.net.NetEntry;
@@ -29,11 +27,9 @@ class NetSessions {
     private final Nets nets;
     private final NetSheets sheets;
     private final NetWords words;
-    private final NetRoster roster;
     private final NetChannel channel;
     private final CheckInEditing editing;
     private final Positions positions;
-    private final Callbook callbook;
     private final Clock clock;
     private final ApplicationEventPublisher events;
 
@@ -42,22 +38,18 @@ class NetSessions {
             Nets nets,
             NetSheets sheets,
             NetWords words,
-            NetRoster roster,
             NetChannel channel,
             CheckInEditing editing,
             Positions positions,
-            Callbook callbook,
             Clock clock,
             ApplicationEventPublisher events) {
         this.db = db;
         this.nets = nets;
         this.sheets = sheets;
         this.words = words;
-        this.roster = roster;
         this.channel = channel;
         this.editing = editing;
         this.positions = positions;
-        this.callbook = callbook;
         this.clock = clock;
         this.events = events;
     }
@@ -157,7 +149,6 @@ class NetSessions {
         row.listOrder = rows.isEmpty() ? 1 : rows.get(rows.size() - 1).listOrder + 1;
         row.heard = heard.text();
         row.callSign = call == null ? null : call.text();
-        row.name = call == null ? null : nameOf(session, call);
         row.at = clock.instant().truncatedTo(ChronoUnit.SECONDS);
         row.frequencyHz = at.frequencyHz();
         row.mode = at.mode();
@@ -166,34 +157,10 @@ class NetSessions {
         editing.note(row, entry);
         db.persist(row);
         rows.add(row);
-        onRoster(session, row);
+        editing.identify(session, row);
         return call != null
                 ? Optional.empty()
                 : Optional.of(heard.text() + " is only a part of a call; complete it before the session is closed.");
-    }
-
-    private void onRoster(NetSessionRow session, CheckInRow row) {
-        if (session.netId != null && row.callSign != null) {
-            roster.came(session.netId, row.callSign);
-        }
-    }
-
-    private @Nullable String nameOf(NetSessionRow session, Call call) {
-        String given = session.netId == null ? null : roster.nameOf(session.netId, call.text());
-        return given != null ? given : nameOf(call);
-    }
-
-    private @Nullable String nameOf(Call call) {
-        return db.createQuery(
-                        "select c.name from CheckInRow c where c.callSign = :call and c.name is not null"
-                                + " order by c.id desc",
-                        String.class)
-                .setParameter("call", call.text())
-                .setMaxResults(1)
-                .getResultStream()
-                .findFirst()
-                .or(() -> callbook.known(call).map(KnownStation::name))
-                .orElse(null);
     }
 
     /** What can be done with the list by one key. */
@@ -280,8 +247,7 @@ class NetSessions {
     @Transactional
     public void change(long sessionId, long checkInId, CheckInDraft draft) {
         CheckInRow row = editing.find(sessionId, checkInId);
-        editing.change(sheets.checkIns(sessionId), row, draft);
-        onRoster(sheets.session(sessionId), row);
+        editing.change(sheets.session(sessionId), sheets.checkIns(sessionId), row, draft);
         changed();
     }
 

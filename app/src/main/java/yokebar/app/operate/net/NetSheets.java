@@ -13,6 +13,8 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.search.LogSearch;
 import yokebar.app.log.store.ContactLog;
+import yokebar.app.operate.net.mark.MarkWordsView;
+import yokebar.app.operate.net.mark.NetWords;
 import yokebar.app.operate.net.roster.NetRoster;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.core.basics.call.Call;
@@ -151,12 +153,13 @@ class NetSheets {
     private static SheetView.CheckInView view(
             CheckInRow row, int round, Map<String, LikelyStations.Known> roster, WorkedBefore before, Set<Long> inLog) {
         LikelyStations.Known known = roster.get(row.shown());
-        Call call = row.callSign == null ? null : Call.read(row.callSign);
+        Call call = row.call();
         return new SheetView.CheckInView(
                 row.number(),
                 row.heard,
                 row.callSign,
                 row.name,
+                row.place,
                 row.via,
                 row.marks(),
                 row.rstSent,

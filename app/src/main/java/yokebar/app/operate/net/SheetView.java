@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.operate.net.mark.MarkWordsView;
 import yokebar.core.operate.net.CheckInMark;
 
 /**
@@ -57,6 +58,7 @@ record SheetView(
      *
      * @param heard what was typed; a part of a call, or a name, while the call is not known
      * @param call null while it is not known
+     * @param place its town, or its country; null when not known
      * @param via the station that relays it; null when it is heard directly
      * @param marks what it says of itself
      * @param spoken whether it had its turn in this round
@@ -71,6 +73,7 @@ record SheetView(
             String heard,
             @Nullable String call,
             @Nullable String name,
+            @Nullable String place,
             @Nullable String via,
             Set<CheckInMark> marks,
             @Nullable String sent,

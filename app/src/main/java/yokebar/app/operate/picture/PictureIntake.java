@@ -12,14 +12,13 @@ import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
@@ -79,23 +78,29 @@ class PictureIntake implements FolderFollower.Receiver {
 
     @Override
     public void take(List<FoundFile> files) {
-        List<Received> read = new ArrayList<>();
-        for (FoundFile file : files) {
-            try {
-                read.add(read(file));
-                problems.remove(file.path());
-            } catch (UnreadablePictureException e) {
-                problems.add(file.path(), e.sentence());
-            } catch (NoSuchFileException e) {
-                LOG.debug("{} was deleted before it was read", file.path());
-            } catch (IOException e) {
-                problems.add(file.path(), "The file cannot be read: " + e.getMessage() + ".");
-            }
-        }
-        if (!read.isEmpty()) {
-            transaction.executeWithoutResult(status -> read.forEach(this::store));
+        List<Received> received = files.parallelStream()
+                .map(this::readOrSayWhyNot)
+                .flatMap(Optional::stream)
+                .toList();
+        if (!received.isEmpty()) {
+            transaction.executeWithoutResult(status -> store(received));
             events.publishEvent(new PicturesChanged());
         }
+    }
+
+    private Optional<Received> readOrSayWhyNot(FoundFile file) {
+        try {
+            Received received = read(file);
+            problems.remove(file.path());
+            return Optional.of(received);
+        } catch (UnreadablePictureException e) {
+            problems.add(file.path(), e.sentence());
+        } catch (NoSuchFileException e) {
+            LOG.debug("{} was deleted before it was read", file.path());
+        } catch (IOException e) {
+            problems.add(file.path(), "The file cannot be read: " + e.getMessage() + ".");
+        }
+        return Optional.empty();
     }
 
     @Override
@@ -116,24 +121,23 @@ class PictureIntake implements FolderFollower.Receiver {
         }
     }
 
-    private void store(Received received) {
-        ReceivedPictureRow known = withContent(received.sha256());
-        if (known == null) {
-            add(received);
-        } else if (known.path.equals(received.file().path().toString()) || !Files.exists(Path.of(known.path))) {
-            known.file(received.file());
+    private void store(List<Received> received) {
+        Map<String, ReceivedPictureRow> known = new HashMap<>();
+        db.createQuery("from ReceivedPictureRow where sha256 in :sha256", ReceivedPictureRow.class)
+                .setParameter("sha256", received.stream().map(Received::sha256).toList())
+                .getResultStream()
+                .forEach(row -> known.put(row.sha256, row));
+        for (Received one : received) {
+            ReceivedPictureRow row = known.get(one.sha256());
+            if (row == null) {
+                known.put(one.sha256(), add(one));
+            } else if (row.path.equals(one.file().path().toString()) || !Files.exists(Path.of(row.path))) {
+                row.file(one.file());
+            }
         }
     }
 
-    private @Nullable ReceivedPictureRow withContent(String sha256) {
-        return db.createQuery("from ReceivedPictureRow where sha256 = :sha256", ReceivedPictureRow.class)
-                .setParameter("sha256", sha256)
-                .getResultStream()
-                .findFirst()
-                .orElse(null);
-    }
-
-    private void add(Received received) {
+    private ReceivedPictureRow add(Received received) {
         ReceivedPictureRow row = new ReceivedPictureRow();
         row.file(received.file());
         row.sha256 = received.sha256();
@@ -152,6 +156,7 @@ class PictureIntake implements FolderFollower.Receiver {
         shown.thumbnail = received.thumbnail();
         shown.content = received.content();
         db.persist(shown);
+        return row;
     }
 
     private void noteRadio(ReceivedPictureRow row) {

@@ -8,6 +8,7 @@ import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.locks.ReentrantLock;
+import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -121,13 +122,22 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
             return new Lookup(false, null);
         }
         try {
-            return find(base, question);
+            // Whoever typed on does not care for the earlier call any more.
+            return find(base, () -> question == questions.get());
         } finally {
             waiting.release();
         }
     }
 
-    private Lookup find(String base, int question) {
+    /** The same for one call of many: it is asked about even when others are asked about later. */
+    public void findInTurn(Call call) {
+        String base = CallParts.of(call).base();
+        if (complete() && !store.fresh(base)) {
+            find(base, () -> true);
+        }
+    }
+
+    private Lookup find(String base, BooleanSupplier wanted) {
         try {
             if (!oneQuestion.tryLock(LONGEST_WAIT_S, TimeUnit.SECONDS)) {
                 return new Lookup(false, null);
@@ -137,8 +147,7 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
             return new Lookup(false, null);
         }
         try {
-            // Whoever typed on does not care for the earlier call any more.
-            if (question != questions.get() || store.fresh(base) || !ready(Purpose.READ)) {
+            if (!wanted.getAsBoolean() || store.fresh(base) || !ready(Purpose.READ)) {
                 return new Lookup(false, status().reason());
             }
             Call asked = Call.read(base);

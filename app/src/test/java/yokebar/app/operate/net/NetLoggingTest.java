@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.lowagie.text.pdf.PdfReader;
 import com.lowagie.text.pdf.parser.PdfTextExtractor;
 import java.net.http.HttpResponse;
+import java.util.Locale;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -45,6 +46,46 @@ class NetLoggingTest extends NetSessionTest {
         assertThat(count("contact")).isEqualTo(1);
         undo(closed.path("sheet"));
         assertThat(count("contact")).isZero();
+    }
+
+    @Test
+    void atTheNetOfAnotherStationLoggingOneMarksItAsWorked() throws Exception {
+        Map<String, Object> draft = net("Lantern Net", "14.285", "SSB", null);
+        draft.put("netControl", false);
+        sessionId = start(add(draft));
+        enter("zp5qxa cu2qyc");
+        ok(log("ZP5QXA"));
+        assertThat(row(sheet(), "ZP5QXA").path("worked").asBoolean()).isTrue();
+        ok(sendJson("POST", path("/close"), Map.of()));
+        assertThat(count("contact")).isEqualTo(1);
+    }
+
+    @Test
+    void theContactOfAnHfNetIsHandedOnAndTheOneOfTheRepeaterIsHeld() throws Exception {
+        useCountersign();
+        installIdentity("CU9QYB", "2020-01-01", "2030-12-31");
+        enter("zp5qxa");
+        ok(sendJson("POST", path("/close"), Map.of()));
+        awaitState("ZP5QXA", COUNTERSIGN, "HELD");
+        sessionId = start(add(net("Lantern Net", "14.285", "SSB", null)));
+        enter("zp5qxa");
+        ok(sendJson("POST", path("/close"), Map.of()));
+        await("one is due, one is held", () -> outlook("due") == 1 && outlook("held") == 1);
+        ok(sendJson("POST", "/api/services/1/handovers", Map.of()));
+        await("in the books", () -> !countersign.books().isEmpty());
+        assertThat(countersign.books()).singleElement().asString().containsIgnoringCase("20m");
+    }
+
+    private int outlook(String state) {
+        try {
+            return get("/api/services")
+                    .path(0)
+                    .path("counts")
+                    .path(state.toUpperCase(Locale.ROOT))
+                    .asInt();
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
     }
 
     @Test

@@ -1,4 +1,4 @@
-package yokebar.app.operate.net;
+package yokebar.app.operate.net.mark;
 
 import yokebar.core.operate.net.CheckInMark;
 import yokebar.core.operate.net.MarkWords;
@@ -10,8 +10,8 @@ import yokebar.core.operate.net.MarkWords;
  * @param early it has to leave soon
  * @param listening it only listens
  */
-record MarkWordsView(String traffic, String early, String listening) {
-    static MarkWordsView of(MarkWords words) {
+public record MarkWordsView(String traffic, String early, String listening) {
+    public static MarkWordsView of(MarkWords words) {
         return new MarkWordsView(
                 words.of(CheckInMark.TRAFFIC), words.of(CheckInMark.EARLY), words.of(CheckInMark.LISTENING));
     }

@@ -1,4 +1,4 @@
-package yokebar.app.operate.net;
+package yokebar.app.operate.net.mark;
 
 import jakarta.persistence.EntityManager;
 import java.util.Arrays;
@@ -15,7 +15,7 @@ import yokebar.core.operate.net.MarkWords;
 
 /** The words of the net sheet for what a station says of itself. */
 @Service
-class NetWords {
+public class NetWords {
     private final EntityManager db;
 
     NetWords(EntityManager db) {
@@ -23,7 +23,7 @@ class NetWords {
     }
 
     @Transactional(readOnly = true)
-    MarkWords now() {
+    public MarkWords now() {
         MarkWords words = MarkWords.USUAL;
         for (NetWordRow row :
                 db.createQuery("from NetWordRow", NetWordRow.class).getResultList()) {

@@ -1,4 +1,4 @@
-package yokebar.app.operate.net;
+package yokebar.app.operate.net.mark;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
