@@ -144,7 +144,7 @@ class CheckInEditing {
     }
 
     private static void call(List<CheckInRow> all, CheckInRow row, String typed) {
-        Call call = LineText.isWholeCall(typed.strip()) ? Call.read(typed) : null;
+        Call call = LineText.wholeCall(typed);
         if (call == null) {
             throw new Rejection("call", "\"" + typed + "\" is not a whole call.");
         }

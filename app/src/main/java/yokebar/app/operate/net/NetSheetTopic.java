@@ -5,6 +5,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.log.ChangeUndone;
 import yokebar.app.log.ContactsDeleted;
+import yokebar.app.operate.net.mark.MarkWordsChanged;
+import yokebar.app.operate.net.roster.RosterChanged;
 import yokebar.app.platform.live.LiveMessage;
 import yokebar.app.platform.live.LivePages;
 import yokebar.app.platform.live.LiveTopic;
@@ -24,6 +26,16 @@ class NetSheetTopic implements LiveTopic {
 
     @TransactionalEventListener(fallbackExecution = true)
     void changed(NetSheetChanged event) {
+        pages.due(this);
+    }
+
+    @TransactionalEventListener
+    void changed(RosterChanged event) {
+        pages.due(this);
+    }
+
+    @TransactionalEventListener
+    void changed(MarkWordsChanged event) {
         pages.due(this);
     }
 

@@ -61,6 +61,9 @@ class NetRosterTest extends NetSessionTest {
     void whatCannotBeOnARosterIsRefusedAtItsField() throws Exception {
         assertThat(put("qlz", "").body()).contains("\\\"qlz\\\" is not a whole call.");
         assertThat(put("zp5qxa", "x".repeat(81)).body()).contains("A name has at most 80 characters.");
+        assertThat(sendJson("DELETE", "/api/nets/" + netId + "/roster?call=qlz", Map.of())
+                        .body())
+                .contains("is not a whole call.");
         assertThat(sendJson("POST", "/api/nets/999999/roster", Map.of("call", "zp5qxa"))
                         .statusCode())
                 .isEqualTo(404);

@@ -1,6 +1,8 @@
 package yokebar.core.operate.line;
 
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.call.Call;
 
 /**
  * Takes a contact line apart. Each word is known by its shape and by what stands around it, in any order; what could be two
@@ -24,9 +26,10 @@ public final class LineText {
         return new LineReader(text).read();
     }
 
-    /** Whether a word has the form of a call as it is issued, with or without designators; in any case. */
-    public static boolean isWholeCall(String word) {
-        return WordShapes.isIssuedCall(word.toLowerCase(Locale.ROOT));
+    /** A call in the form in which it is issued, with or without designators, in any case; null for anything else. */
+    public static @Nullable Call wholeCall(String typed) {
+        String word = typed.strip();
+        return WordShapes.isIssuedCall(word.toLowerCase(Locale.ROOT)) ? Call.read(word) : null;
     }
 
     /** What a field is called under the line. */

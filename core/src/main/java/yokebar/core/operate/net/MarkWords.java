@@ -49,7 +49,7 @@ public record MarkWords(Map<CheckInMark, String> byMark) {
         if (!WORD.matcher(word).matches()) {
             throw new IllegalArgumentException("\"" + word + "\" is not a word of 2 to 20 letters.");
         }
-        if (word.equals("via") || LineText.isWholeCall(word)) {
+        if (word.equals("via") || LineText.wholeCall(word) != null) {
             throw new IllegalArgumentException("\"" + word + "\" means something else on the line.");
         }
         Map<CheckInMark, String> words = new EnumMap<>(byMark);

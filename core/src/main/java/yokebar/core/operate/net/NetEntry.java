@@ -48,7 +48,7 @@ public record NetEntry(
     public record Heard(String text, @Nullable Call call) {
         static Heard of(String typed) {
             String text = typed.toUpperCase(Locale.ROOT);
-            return new Heard(text, LineText.isWholeCall(text) ? Call.read(text) : null);
+            return new Heard(text, LineText.wholeCall(text));
         }
     }
 

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.platform.rejection.Rejection;
@@ -17,9 +18,11 @@ import yokebar.core.operate.net.MarkWords;
 @Service
 public class NetWords {
     private final EntityManager db;
+    private final ApplicationEventPublisher events;
 
-    NetWords(EntityManager db) {
+    NetWords(EntityManager db, ApplicationEventPublisher events) {
         this.db = db;
+        this.events = events;
     }
 
     @Transactional(readOnly = true)
@@ -59,6 +62,7 @@ public class NetWords {
                     row.word = changed.of(mark);
                     db.persist(row);
                 });
+        events.publishEvent(new MarkWordsChanged());
     }
 
     private static String field(CheckInMark mark) {

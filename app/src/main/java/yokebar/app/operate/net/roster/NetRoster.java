@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.platform.rejection.Rejection;
@@ -28,9 +29,11 @@ public class NetRoster {
     private static final int MAX_NAME = 80;
 
     private final EntityManager db;
+    private final ApplicationEventPublisher events;
 
-    NetRoster(EntityManager db) {
+    NetRoster(EntityManager db, ApplicationEventPublisher events) {
         this.db = db;
+        this.events = events;
     }
 
     /**
@@ -108,34 +111,34 @@ public class NetRoster {
     /** Adds a station to the roster, or gives one that is on it another name. */
     @Transactional
     void put(long netId, MemberDraft draft) {
-        nameOfNet(netId);
-        String typed = draft.call() == null ? "" : draft.call().strip();
-        Call call = LineText.isWholeCall(typed) ? Call.read(typed) : null;
-        if (call == null) {
-            throw new Rejection("call", "\"" + typed + "\" is not a whole call.");
-        }
+        MemberRow member = kept(netId, draft.call() == null ? "" : draft.call());
         String name = draft.name() == null ? "" : draft.name().strip();
         if (name.length() > MAX_NAME) {
             throw new Rejection("name", "A name has at most " + MAX_NAME + " characters.");
         }
-        MemberRow member = kept(netId, call.text());
         member.name = name.isEmpty() ? null : name;
         member.removed = false;
+        events.publishEvent(new RosterChanged());
     }
 
     /** Takes a station off the roster. Its check-ins stay, and the next one brings it back. */
     @Transactional
     void remove(long netId, String call) {
-        nameOfNet(netId);
         kept(netId, call).removed = true;
+        events.publishEvent(new RosterChanged());
     }
 
-    private MemberRow kept(long netId, String call) {
-        MemberRow member = member(netId, call);
+    private MemberRow kept(long netId, String typed) {
+        nameOfNet(netId);
+        Call call = LineText.wholeCall(typed);
+        if (call == null) {
+            throw new Rejection("call", "\"" + typed + "\" is not a whole call.");
+        }
+        MemberRow member = member(netId, call.text());
         if (member == null) {
             member = new MemberRow();
             member.netId = netId;
-            member.callSign = call;
+            member.callSign = call.text();
             db.persist(member);
         }
         return member;
