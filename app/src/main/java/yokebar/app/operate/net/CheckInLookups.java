@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.concurrent.ArrayBlockingQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.DisposableBean;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
@@ -24,6 +25,7 @@ class CheckInLookups implements DisposableBean {
     private static final int MAX_WAITING = 200;
 
     private final EntityManager db;
+    private final NetSheets sheets;
     private final Callbook callbook;
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
@@ -42,10 +44,12 @@ class CheckInLookups implements DisposableBean {
 
     CheckInLookups(
             EntityManager db,
+            NetSheets sheets,
             Callbook callbook,
             ApplicationEventPublisher events,
             PlatformTransactionManager transactions) {
         this.db = db;
+        this.sheets = sheets;
         this.callbook = callbook;
         this.events = events;
         this.transaction = new TransactionTemplate(transactions);
@@ -64,22 +68,34 @@ class CheckInLookups implements DisposableBean {
     @TransactionalEventListener
     void learn(CallbookAnswered answer) {
         transaction.executeWithoutResult(status -> {
-            List<CheckInRow> rows = db.createQuery(
-                            "select c from CheckInRow c, NetSessionRow s where s.id = c.sessionId and s.endedAt is null"
-                                    + " and c.callSign is not null and (c.name is null or c.place is null)",
-                            CheckInRow.class)
-                    .getResultStream()
-                    .filter(row -> isOf(row, answer.call()))
-                    .toList();
-            rows.forEach(row -> row.learn(answer.station()));
-            if (!rows.isEmpty()) {
+            List<Long> sessions = sessionsWith(answer.call());
+            for (long sessionId : sessions) {
+                // Only ids were read before: what is read now is what stands, and nobody changes it meanwhile.
+                sheets.locked(sessionId);
+                sheets.checkIns(sessionId).stream()
+                        .filter(row -> isOf(answer.call(), row.callSign))
+                        .forEach(row -> row.learn(answer.station()));
+            }
+            if (!sessions.isEmpty()) {
                 events.publishEvent(new NetSheetChanged());
             }
         });
     }
 
-    private static boolean isOf(CheckInRow row, Call base) {
-        Call call = row.call();
+    private List<Long> sessionsWith(Call base) {
+        return db.createQuery(
+                        "select c.sessionId, c.callSign from CheckInRow c, NetSessionRow s where s.id = c.sessionId"
+                                + " and s.endedAt is null and c.callSign is not null and (c.name is null or c.place is null)",
+                        Object[].class)
+                .getResultStream()
+                .filter(row -> isOf(base, (String) row[1]))
+                .map(row -> (Long) row[0])
+                .distinct()
+                .toList();
+    }
+
+    private static boolean isOf(Call base, @Nullable String callSign) {
+        Call call = callSign == null ? null : Call.read(callSign);
         return call != null && CallParts.of(call).base().equals(base.text());
     }
 

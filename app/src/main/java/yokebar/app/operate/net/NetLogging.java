@@ -106,7 +106,7 @@ class NetLogging {
     private Batch begin(long sessionId, @Nullable Long onlyId) {
         List<Prepared> prepared = new ArrayList<>();
         List<String> notices = new ArrayList<>();
-        NetSessionRow session = sheets.session(sessionId);
+        NetSessionRow session = sheets.locked(sessionId);
         if (!session.runs()) {
             throw Rejection.changedMeanwhile("This session of " + session.netName + " is closed already.");
         }
@@ -148,7 +148,7 @@ class NetLogging {
     }
 
     private void end(long sessionId, Batch batch, List<Outcome> outcomes, boolean closes) {
-        NetSessionRow session = sheets.session(sessionId);
+        NetSessionRow session = sheets.locked(sessionId);
         List<CheckInRow> rows = sheets.checkIns(sessionId);
         for (int i = 0; i < outcomes.size(); i++) {
             Outcome outcome = outcomes.get(i);

@@ -246,8 +246,8 @@ class NetSessions {
 
     @Transactional
     public void change(long sessionId, long checkInId, CheckInDraft draft) {
-        CheckInRow row = editing.find(sessionId, checkInId);
-        editing.change(sheets.session(sessionId), sheets.checkIns(sessionId), row, draft);
+        NetSessionRow session = sheets.locked(sessionId);
+        editing.change(session, sheets.checkIns(sessionId), editing.find(sessionId, checkInId), draft);
         changed();
     }
 
@@ -266,7 +266,7 @@ class NetSessions {
     /** Goes on with a session that was closed; what was logged stays logged. */
     @Transactional
     public void reopen(long sessionId) {
-        NetSessionRow session = sheets.session(sessionId);
+        NetSessionRow session = sheets.locked(sessionId);
         if (session.netId != null && runningOf(session.netId).isPresent()) {
             throw Rejection.changedMeanwhile(
                     "A session of " + session.netName + " is running. Close it before you reopen another.");
@@ -279,8 +279,7 @@ class NetSessions {
 
     /** The session, which nobody else changes until the transaction ends: a station checks in once, from any browser. */
     private NetSessionRow running(long sessionId) {
-        NetSessionRow session = sheets.session(sessionId);
-        db.refresh(session, LockModeType.PESSIMISTIC_WRITE);
+        NetSessionRow session = sheets.locked(sessionId);
         if (!session.runs()) {
             throw Rejection.changedMeanwhile("This session of " + session.netName + " is closed. Reopen it to go on.");
         }

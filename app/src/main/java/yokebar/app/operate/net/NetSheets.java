@@ -1,6 +1,7 @@
 package yokebar.app.operate.net;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.LockModeType;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -68,6 +69,13 @@ class NetSheets {
         if (session == null) {
             throw Rejection.notThere("There is no net session " + id + ".");
         }
+        return session;
+    }
+
+    /** The session, which nobody else changes until the transaction ends, nor any of its check-ins. */
+    NetSessionRow locked(long id) {
+        NetSessionRow session = session(id);
+        db.refresh(session, LockModeType.PESSIMISTIC_WRITE);
         return session;
     }
 

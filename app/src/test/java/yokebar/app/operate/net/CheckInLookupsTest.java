@@ -22,7 +22,7 @@ class CheckInLookupsTest extends NetSessionTest {
     void openCallbook() throws Exception {
         World world = new World(3);
         callbook = new WhosThere(world, Clock.systemUTC(), 0);
-        known = world.stations().stream().filter(callbook::knows).limit(3).toList();
+        known = world.stations().stream().filter(callbook::knows).limit(20).toList();
         send(request("/api/callbook/answers").DELETE());
         put(
                 "/api/callbook",
@@ -51,6 +51,22 @@ class CheckInLookupsTest extends NetSessionTest {
             await(station.call() + " named", () -> onSheet(station).hasNonNull("name"));
             assertThat(onSheet(station).path("name").asString()).isEqualTo(station.name());
             assertThat(onSheet(station).hasNonNull("place")).isTrue();
+        }
+    }
+
+    /** The answer of the callbook and the operator change the same check-in at the same moment. */
+    @Test
+    void whatIsTypedWhileTheCallbookAnswersStands() throws Exception {
+        for (Station station : known) {
+            JsonNode sheet = enter(station.call()).path("sheet");
+            long id = row(sheet, station.call()).path("id").asLong();
+            for (String name : List.of("Zé", "Zeca", "José")) {
+                ok(sendJson("PUT", path("/check-ins/" + id), Map.of("name", name)));
+            }
+        }
+        for (Station station : known) {
+            await(station.call() + " placed", () -> onSheet(station).hasNonNull("place"));
+            assertThat(onSheet(station).path("name").asString()).isEqualTo("José");
         }
     }
 
