@@ -1,35 +1,26 @@
 <script lang="ts">
   import { Button, TextInput } from 'carbon-components-svelte';
-  import { onMount } from 'svelte';
-  import { api, got, Problem, type NetRoster } from '../../platform/api/client';
-  import { Saving } from '../../platform/shared/saving.svelte';
+  import { onMount, untrack } from 'svelte';
   import { utcDate, utcMinute } from '../../platform/shared/format';
+  import { RosterStore } from './roster.svelte';
 
   let { id }: { id: number } = $props();
 
-  let view = $state.raw<NetRoster | undefined>(undefined);
-  let problem = $state('');
-  const saving = new Saving();
-  const path = $derived({ id });
+  const store = new RosterStore(untrack(() => id));
+  const view = $derived(store.view);
+
+  onMount(() => void store.load());
 
   /** The station that is being added or named; its call is empty for a new one. */
   let edited = $state<{ call: string; name: string; added: boolean } | undefined>(undefined);
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
-    if (!edited) return;
-    const body = { call: edited.call, name: edited.name };
-    const saved = await saving.during('member', async () => {
-      view = await got(api.POST('/api/nets/{id}/roster', { params: { path }, body }));
-    });
-    if (saved) edited = undefined;
+    if (edited && (await store.save(edited.call, edited.name))) edited = undefined;
   }
 
   async function remove(call: string) {
-    const removed = await saving.during('member', async () => {
-      view = await got(api.DELETE('/api/nets/{id}/roster', { params: { path, query: { call } } }));
-    });
-    if (removed) edited = undefined;
+    if (await store.remove(call)) edited = undefined;
   }
 
   /** The first field has the cursor. */
@@ -43,14 +34,6 @@
       edited = undefined;
     }
   }
-
-  onMount(async () => {
-    try {
-      view = await got(api.GET('/api/nets/{id}/roster', { params: { path: { id } } }));
-    } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
-    }
-  });
 </script>
 
 <section class="view" aria-label="Roster">
@@ -63,8 +46,8 @@
     >
     <a href="#/nets">All nets</a>
   </div>
-  {#if problem}
-    <p class="trouble" role="alert">{problem}</p>
+  {#if store.problem}
+    <p class="trouble" role="alert">{store.problem}</p>
   {:else if !view}
     <p class="muted">Reading the sessions…</p>
   {:else}
@@ -132,16 +115,16 @@
         size="sm"
         labelText="Call"
         bind:value={member.call}
-        invalid={saving.fault('member', 'call') !== ''}
-        invalidText={saving.fault('member', 'call')}
+        invalid={store.saving.fault('member', 'call') !== ''}
+        invalidText={store.saving.fault('member', 'call')}
       />
     {/if}
     <TextInput
       size="sm"
       labelText={member.added ? 'Name' : `Name of ${member.call}`}
       bind:value={member.name}
-      invalid={saving.fault('member', 'name') !== ''}
-      invalidText={saving.fault('member', 'name')}
+      invalid={store.saving.fault('member', 'name') !== ''}
+      invalidText={store.saving.fault('member', 'name')}
     />
     <Button type="submit" size="small">Save</Button>
     <Button kind="secondary" size="small" on:click={() => (edited = undefined)}>Cancel</Button>

@@ -40,4 +40,18 @@ describe('NetStore', () => {
     expect(await nets.save(undefined, {} as never)).toBe(false);
     expect(nets.saving.fault('net-new', 'name')).toBe('There is a net called Lantern Net already.');
   });
+
+  it('closes the words once they are stored, and keeps them open with the reason when they are refused', async () => {
+    const words = { traffic: 'traffic', early: 'early', listening: 'listening' };
+    server.on('GET /api/nets/words', words);
+    await nets.loadWords();
+    const fields = [{ field: 'early', sentence: '"via" means something else on the line.' }];
+    server.on('PUT /api/nets/words', { detail: fields[0]?.sentence, fields }, 422);
+    expect(await nets.saveWords({ ...words, early: 'via' })).toBe(false);
+    expect(nets.saving.fault('words', 'early')).toBe('"via" means something else on the line.');
+    expect(nets.words).toEqual(words);
+    server.on('PUT /api/nets/words', { ...words, early: 'cedo' });
+    expect(await nets.saveWords({ ...words, early: 'cedo' })).toBe(true);
+    expect(nets.words).toBeUndefined();
+  });
 });

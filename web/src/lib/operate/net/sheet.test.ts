@@ -137,4 +137,24 @@ describe('SheetStore', () => {
     await store.actOn('NEXT_TURN');
     expect(server.sent['POST /api/net-sessions/4/actions']).toEqual({ action: 'NEXT_TURN' });
   });
+
+  it('logs the chosen station, or the one whose turn it is', async () => {
+    await store.logChosen();
+    expect(store.problem).toBe('Choose the station to log first.');
+    server.on('POST /api/net-sessions/4/check-ins/2/log', {
+      sheet: sheet({ turnId: 1 }, 'CU2QYC', 'ZP5QXA'),
+      notices: [],
+    });
+    store.chosenId = 2;
+    await store.logChosen();
+    expect(store.problem).toBe('');
+    expect(store.sheet?.turnId).toBe(1);
+    server.on('POST /api/net-sessions/4/check-ins/1/log', {
+      sheet: sheet(),
+      notices: ['It is in the log already.'],
+    });
+    store.chosenId = undefined;
+    await store.logChosen();
+    expect(store.notices).toEqual(['It is in the log already.']);
+  });
 });

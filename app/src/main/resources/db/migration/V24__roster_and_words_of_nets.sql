@@ -16,7 +16,7 @@ create table net_member (
 -- The town or the country of a station, as the callbook has it.
 alter table net_check_in add column place varchar(80);
 
--- The words that are typed for what a station says of itself, where they are not the usual ones.
+-- The words that are typed for what a station says of itself; the usual ones until an operator chooses.
 create table net_word (
     mark varchar(20) primary key,
     word varchar(20) not null

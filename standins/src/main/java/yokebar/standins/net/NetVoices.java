@@ -100,7 +100,7 @@ public final class NetVoices implements AutoCloseable {
         schedule();
     }
 
-    /** Everybody is silent. */
+    /** The net is over, whoever has not checked in yet. */
     public synchronized void end() {
         cancel();
         waiting.clear();

@@ -18,7 +18,7 @@ import yokebar.app.station.callbook.CallbookAnswered;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.CallParts;
 
-/** Asks the callbook who has checked in, behind the sheet's back: names and places appear on it when they are known. */
+/** Asks the callbook in the background who has checked in: names and places appear on the sheet when they are known. */
 @Component
 class CheckInLookups implements DisposableBean {
     /** More are not asked about; their contacts are completed when they are looked at. */

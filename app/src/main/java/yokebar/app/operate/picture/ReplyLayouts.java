@@ -57,10 +57,9 @@ class ReplyLayouts {
             }
             row = new ReplyLayoutRow();
             row.name = layout.name();
-            row.definition = json.writeValueAsString(layout);
-            db.persist(row);
         }
         row.definition = json.writeValueAsString(layout);
+        db.persist(row);
     }
 
     @Transactional

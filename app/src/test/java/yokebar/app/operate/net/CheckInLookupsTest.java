@@ -13,7 +13,7 @@ import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.world.Station;
 import yokebar.standins.world.World;
 
-/** Names and places of check-ins, from a callbook that answers when it likes. */
+/** Names and places of check-ins, from a callbook that answers later. */
 class CheckInLookupsTest extends NetSessionTest {
     private WhosThere callbook;
     private List<Station> known;

@@ -37,23 +37,29 @@ public record MarkWords(Map<CheckInMark, String> byMark) {
     }
 
     /**
-     * These words with another one for a mark.
+     * The words an operator chose.
      *
-     * @param typed empty for the usual word
-     * @throws IllegalArgumentException with a sentence when the line could not tell it from something else
+     * @param typed a mark that is left out, or whose word is empty, gets its usual word
+     * @throws UnusableMarkWordException when the line could not tell one of them from something else
      */
-    public MarkWords with(CheckInMark mark, @Nullable String typed) {
-        String word = typed == null || typed.isBlank()
-                ? USUAL.of(mark)
-                : typed.strip().toLowerCase(Locale.ROOT);
-        if (!WORD.matcher(word).matches()) {
-            throw new IllegalArgumentException("\"" + word + "\" is not a word of 2 to 20 letters.");
+    public static MarkWords of(Map<CheckInMark, @Nullable String> typed) throws UnusableMarkWordException {
+        Map<CheckInMark, String> words = new EnumMap<>(CheckInMark.class);
+        for (CheckInMark mark : CheckInMark.values()) {
+            String word = typed.get(mark);
+            String tidy = word == null || word.isBlank()
+                    ? USUAL.of(mark)
+                    : word.strip().toLowerCase(Locale.ROOT);
+            if (!WORD.matcher(tidy).matches()) {
+                throw new UnusableMarkWordException(mark, "\"" + tidy + "\" is not a word of 2 to 20 letters.");
+            }
+            if (tidy.equals("via") || LineText.wholeCall(tidy) != null) {
+                throw new UnusableMarkWordException(mark, "\"" + tidy + "\" means something else on the line.");
+            }
+            if (words.containsValue(tidy)) {
+                throw new UnusableMarkWordException(mark, "\"" + tidy + "\" stands for another mark already.");
+            }
+            words.put(mark, tidy);
         }
-        if (word.equals("via") || LineText.wholeCall(word) != null) {
-            throw new IllegalArgumentException("\"" + word + "\" means something else on the line.");
-        }
-        Map<CheckInMark, String> words = new EnumMap<>(byMark);
-        words.put(mark, word);
         return new MarkWords(words);
     }
 }

@@ -23,6 +23,11 @@ public record ReplyLayout(String name, int width, int height, Spot received, Lis
 
     public static final int MAX_SIZE = 40;
 
+    /** Pixels; what most slow-scan modes of good quality send. */
+    private static final int USUAL_WIDTH = 640;
+
+    private static final int USUAL_HEIGHT = 496;
+
     public ReplyLayout {
         texts = List.copyOf(texts);
     }
@@ -100,35 +105,30 @@ public record ReplyLayout(String name, int width, int height, Spot received, Lis
     /** The layouts to begin with. */
     public static List<ReplyLayout> first() {
         return List.of(
-                new ReplyLayout(
+                usualSize(
                         "Report",
-                        640,
-                        496,
                         Spot.NOWHERE,
-                        List.of(
-                                new ReplyText("{call}", Spot.TOP, 16, Ink.YELLOW),
-                                new ReplyText("de {mycall}", Spot.TOP, 11, Ink.WHITE),
-                                new ReplyText("{report}", Spot.CENTRE, 18, Ink.WHITE),
-                                new ReplyText("{words}", Spot.BOTTOM, 8, Ink.YELLOW),
-                                new ReplyText("{place} {locator}", Spot.BOTTOM, 7, Ink.WHITE))),
-                new ReplyLayout(
+                        new ReplyText("{call}", Spot.TOP, 16, Ink.YELLOW),
+                        new ReplyText("de {mycall}", Spot.TOP, 11, Ink.WHITE),
+                        new ReplyText("{report}", Spot.CENTRE, 18, Ink.WHITE),
+                        new ReplyText("{words}", Spot.BOTTOM, 8, Ink.YELLOW),
+                        new ReplyText("{place} {locator}", Spot.BOTTOM, 7, Ink.WHITE)),
+                usualSize(
                         "Report with received picture",
-                        640,
-                        496,
                         Spot.RIGHT,
-                        List.of(
-                                new ReplyText("{call}", Spot.TOP_LEFT, 14, Ink.YELLOW),
-                                new ReplyText("de {mycall}", Spot.TOP_LEFT, 10, Ink.WHITE),
-                                new ReplyText("{report}", Spot.LEFT, 18, Ink.WHITE),
-                                new ReplyText("{words}", Spot.BOTTOM_LEFT, 8, Ink.YELLOW))),
-                new ReplyLayout(
+                        new ReplyText("{call}", Spot.TOP_LEFT, 14, Ink.YELLOW),
+                        new ReplyText("de {mycall}", Spot.TOP_LEFT, 10, Ink.WHITE),
+                        new ReplyText("{report}", Spot.LEFT, 18, Ink.WHITE),
+                        new ReplyText("{words}", Spot.BOTTOM_LEFT, 8, Ink.YELLOW)),
+                usualSize(
                         "General call",
-                        640,
-                        496,
                         Spot.NOWHERE,
-                        List.of(
-                                new ReplyText("CQ SSTV", Spot.TOP, 18, Ink.YELLOW),
-                                new ReplyText("{mycall}", Spot.CENTRE, 18, Ink.WHITE),
-                                new ReplyText("{place} {locator}", Spot.BOTTOM, 9, Ink.WHITE))));
+                        new ReplyText("CQ SSTV", Spot.TOP, 18, Ink.YELLOW),
+                        new ReplyText("{mycall}", Spot.CENTRE, 18, Ink.WHITE),
+                        new ReplyText("{place} {locator}", Spot.BOTTOM, 9, Ink.WHITE)));
+    }
+
+    private static ReplyLayout usualSize(String name, Spot received, ReplyText... texts) {
+        return new ReplyLayout(name, USUAL_WIDTH, USUAL_HEIGHT, received, List.of(texts));
     }
 }
