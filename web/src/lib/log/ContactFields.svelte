@@ -46,7 +46,7 @@
       </div>
     </details>
   {/if}
-  {#each Object.entries(form.theirs) as [name, value] (name)}
+  {#each Object.entries(form.clashing) as [name, value] (name)}
     <p class="clash" role="alert">
       <span class="mono">{name}</span> was changed meanwhile to <strong>{value || 'nothing'}</strong>; you
       have
@@ -61,7 +61,7 @@
     <Button
       type="submit"
       size="small"
-      disabled={!form.dirty || form.saving || Object.keys(form.theirs).length > 0}>Save changes</Button
+      disabled={!form.dirty || form.saving || Object.keys(form.clashing).length > 0}>Save changes</Button
     >
     {#if form.dirty || form.problem}
       <Button kind="ghost" size="small" on:click={() => form.startOver()}>Take the log's values</Button>

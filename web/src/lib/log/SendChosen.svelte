@@ -16,18 +16,18 @@
   const MAX_CONTACTS = 5000;
 
   let manager = $state('');
-  let said = $state('');
+  let notice = $state('');
   let problem = $state('');
 
   const ready = $derived(lanes.all.filter((lane) => lane.complete && !lane.byHand));
 
   async function act(action: (contactIds: number[]) => Promise<unknown>, done: (contacts: number) => string) {
     problem = '';
-    said = '';
+    notice = '';
     try {
       const contactIds = await chosen.firstIds(log.search, MAX_CONTACTS);
       await action(contactIds);
-      said = done(contactIds.length);
+      notice = done(contactIds.length);
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }
@@ -68,7 +68,7 @@
     </div>
   {/if}
   {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
-  <p role="status">{said}</p>
+  <p role="status">{notice}</p>
 </Menu>
 
 <style>

@@ -9,7 +9,7 @@ export class ContactForm {
   values = $state<Record<string, string>>({});
   problem = $state<Problem | undefined>(undefined);
   /** What others made of fields that are being changed here, too. */
-  theirs = $state.raw<Record<string, string>>({});
+  clashing = $state.raw<Record<string, string>>({});
   saved = $state(false);
   saving = $state(false);
 
@@ -42,14 +42,14 @@ export class ContactForm {
    * changed the same field the person chooses.
    */
   #meet(before: ContactDetail, fresh: ContactDetail): void {
-    this.theirs = clashes(before.fields, fresh.fields, this.values);
+    this.clashing = clashes(before.fields, fresh.fields, this.values);
     this.values = followed(before.fields, fresh.fields, this.values);
     this.contact = fresh;
   }
 
   #show(fresh: ContactDetail, keepTyped: boolean): void {
     this.contact = fresh;
-    this.theirs = {};
+    this.clashing = {};
     if (!keepTyped) {
       const names = [...MAIN_FIELDS.map((f) => f.name), 'PROP_MODE', ...otherFields(fresh.fields)];
       this.values = Object.fromEntries(names.map((name) => [name, fresh.fields[name] ?? '']));
@@ -81,7 +81,7 @@ export class ContactForm {
 
   choose(name: string, value: string): void {
     this.values = { ...this.values, [name]: value };
-    this.theirs = Object.fromEntries(Object.entries(this.theirs).filter(([other]) => other !== name));
+    this.clashing = Object.fromEntries(Object.entries(this.clashing).filter(([other]) => other !== name));
   }
 
   /** Takes the log's values for all that was typed. */

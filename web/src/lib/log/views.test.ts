@@ -227,7 +227,7 @@ describe('what is done to chosen contacts', () => {
     await press('Delete');
     await screen.findByText('Delete 2 contacts?');
     await press('Leave as it is');
-    expect(server.asked).toEqual([]);
+    expect(server.requests).toEqual([]);
     await press('Delete');
     server.on('POST /api/changes/delete', change({ kind: 'DELETED' }));
     const dialog = screen.getByRole('dialog');
@@ -270,7 +270,7 @@ describe('changes of the log', () => {
     expect(screen.queryByRole('button', { name: 'Close' })).toBeNull();
     server.on('POST /api/changes/3/cancel', {});
     await press('Cancel');
-    await vi.waitFor(() => expect(server.asked).toContain('POST /api/changes/3/cancel'));
+    await vi.waitFor(() => expect(server.requests).toContain('POST /api/changes/3/cancel'));
     store(ChangeStore).shown = change({ state: 'STOPPED', done: 500, planned: 8602 });
     await screen.findByText('Stopped after 500 of 8 602; what was done remains.');
   });

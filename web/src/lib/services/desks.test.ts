@@ -22,7 +22,7 @@ const store = <T>(one: abstract new (...args: never[]) => T) => page.stores.get(
 
 onPage((fresh) => ({ server, page, render } = fresh));
 
-const asked = (question: string) => vi.waitFor(() => expect(server.asked).toContain(question));
+const asked = (question: string) => vi.waitFor(() => expect(server.requests).toContain(question));
 
 describe('the card desk', () => {
   const piles = { toSend: 2, sent: 0, received: 0 };
@@ -33,7 +33,7 @@ describe('the card desk', () => {
       .on('GET /api/cards?pile=SENT', [])
       .on('GET /api/cards/piles', { ...piles, toSend: cards.length });
     render(CardDesk);
-    await vi.waitFor(() => expect(server.asked).toContain('GET /api/cards/piles'));
+    await vi.waitFor(() => expect(server.requests).toContain('GET /api/cards/piles'));
   }
 
   it('prints and sends those chosen, or all of the pile', async () => {
@@ -144,9 +144,9 @@ describe('the outbox of radio mail', () => {
     const running = { ...session, sending: true, bytes: 130_000, total: 400_000, bytesPerSecond: 2_000 };
     show(mail({ letters: [letter], session: running }));
     await screen.findByText(/130 of 400 kB, 2 000 bytes a second, 135 s to go/);
-    const questions = server.asked.length;
+    const questions = server.requests.length;
     server.on('GET /api/mail', mail({ letters: [], session: { ...session, sentence: 'All is there.' } }));
-    await vi.waitFor(() => expect(server.asked.length).toBeGreaterThan(questions));
+    await vi.waitFor(() => expect(server.requests.length).toBeGreaterThan(questions));
     await screen.findByText('All is there.');
   });
 
@@ -243,7 +243,7 @@ describe('the identities', () => {
     show(lane({}, { identities: [identity] }));
     await press('Take away');
     expect(screen.getByText(/Its key is removed with it/)).toBeDefined();
-    expect(server.asked).toEqual([]);
+    expect(server.requests).toEqual([]);
     await press('Take away');
     expect(screen.queryByText(/Its key is removed with it/)).toBeNull();
     await press('Take away');
@@ -257,7 +257,7 @@ describe('the identities', () => {
     await press('Install from a file');
     await press('Install identity');
     expect((await screen.findByRole('alert')).textContent).toContain('Choose the identity file first');
-    expect(server.asked).toEqual([]);
+    expect(server.requests).toEqual([]);
   });
 });
 
@@ -316,7 +316,7 @@ describe('what goes there and when', () => {
     await type('Fetch every, minutes', 'often');
     await press('Save');
     await vi.waitFor(() => expect(screen.getAllByText(/"often" is not a number of minutes/)).toHaveLength(2));
-    expect(server.asked).toEqual([]);
+    expect(server.requests).toEqual([]);
     server.on('PUT /api/services/1', lane({}));
     await type('Fetch every, minutes', '30');
     await press('Save');

@@ -111,7 +111,7 @@ describe('the panel of a service', () => {
     expect(screen.getByText(/300 of 1 200 contacts/)).toBeDefined();
     server.on('DELETE /api/services/1/handovers', lane({}, { identities }));
     await fireEvent.click(screen.getByRole('button', { name: 'Stop' }));
-    await vi.waitFor(() => expect(server.asked).toContain('DELETE /api/services/1/handovers'));
+    await vi.waitFor(() => expect(server.requests).toContain('DELETE /api/services/1/handovers'));
   });
 
   it('shows no bar for a few, and none to stop where contacts are sent automatically', () => {

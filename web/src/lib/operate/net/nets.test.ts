@@ -25,13 +25,13 @@ describe('NetStore', () => {
   });
 
   it('reads the list again only when other sessions run than it shows', async () => {
-    const before = server.asked.length;
+    const before = server.requests.length;
     nets.takeRunning([7]);
-    expect(server.asked).toHaveLength(before);
+    expect(server.requests).toHaveLength(before);
     nets.takeRunning([7, 8]);
-    await vi.waitFor(() => expect(server.asked).toHaveLength(before + 1));
+    await vi.waitFor(() => expect(server.requests).toHaveLength(before + 1));
     nets.takeRunning([]);
-    await vi.waitFor(() => expect(server.asked).toHaveLength(before + 2));
+    await vi.waitFor(() => expect(server.requests).toHaveLength(before + 2));
   });
 
   it('keeps why a net was refused at its field', async () => {

@@ -80,10 +80,10 @@
     <div class="now">
       <FilterBar />
       {#if air.problem}<p class="trouble" role="alert">{air.problem}</p>
-      {:else if air.went || air.chosen?.answers}
-        <div class="went">
-          {#if air.went}
-            <p class:trouble={!air.went.good} role="status">{air.went.call}: {air.went.sentence}</p>
+      {:else if air.tuned || air.chosen?.answers}
+        <div class="tuned">
+          {#if air.tuned}
+            <p class:trouble={!air.tuned.good} role="status">{air.tuned.call}: {air.tuned.sentence}</p>
           {/if}
           {#if air.chosen?.answers}
             <button class="more" onclick={() => void onAir.goTo(air.chosen?.id ?? 0, true)}
@@ -136,7 +136,7 @@
     min-height: 0;
   }
 
-  .went {
+  .tuned {
     display: flex;
     gap: 16px;
     min-height: 20px;

@@ -6,7 +6,7 @@
   const HEIGHT = 90;
 
   let sun = $state.raw<SolarView | undefined>(undefined);
-  let said = $state.raw<ClusterMessage[]>([]);
+  let messages = $state.raw<ClusterMessage[]>([]);
   let problem = $state('');
 
   $effect(() => {
@@ -14,9 +14,9 @@
       (found) => (sun = found),
       (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.'),
     );
-    got(api.GET('/api/onair/said')).then(
-      (all) => (said = all),
-      () => (said = []),
+    got(api.GET('/api/onair/messages')).then(
+      (all) => (messages = all),
+      () => (messages = []),
     );
   });
 
@@ -67,14 +67,14 @@
   {/each}
 {/if}
 
-<section class="said" aria-label="Said on the cluster">
-  <h2>Said on the cluster</h2>
-  {#if said.length === 0}
+<section class="messages" aria-label="Messages on the cluster">
+  <h2>Messages on the cluster</h2>
+  {#if messages.length === 0}
     <p class="muted">No announcement and no talk has come since the start.</p>
   {:else}
     <table class="list">
       <tbody>
-        {#each said.slice(0, 30) as one (one.at + one.from + one.text)}
+        {#each messages.slice(0, 30) as one (one.at + one.from + one.text)}
           <tr>
             <td class="mono">{utcMinute(one.at)}</td>
             <td class="mono">{one.from}</td>
@@ -88,11 +88,11 @@
 </section>
 
 <style>
-  .said {
+  .messages {
     margin-top: 32px;
   }
 
-  .said td {
+  .messages td {
     height: 30px;
   }
 

@@ -43,7 +43,7 @@ export class AirStore {
   waiting = $state(0);
   selected = $state<number | undefined>(undefined);
   /** What became of going to a station. */
-  went = $state.raw<TuneResult | undefined>(undefined);
+  tuned = $state.raw<TuneResult | undefined>(undefined);
 
   #read: AirReader;
   #position: () => number | undefined;
@@ -226,14 +226,14 @@ export class AirStore {
     this.selected = id;
     this.#worked = false;
     try {
-      this.went = await got(
+      this.tuned = await got(
         api.POST('/api/onair/spots/{id}/go', {
           params: { path: { id } },
           body: { positionId: this.#position(), answer },
         }),
       );
       this.problem = '';
-      return this.went;
+      return this.tuned;
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
       return undefined;

@@ -52,7 +52,7 @@ describe('the goals', () => {
     render(GoalsPage);
     await screen.findByText('I want');
   }
-  const saves = () => server.asked.filter((one) => one === 'PUT /api/onair/choices').length;
+  const saves = () => server.requests.filter((one) => one === 'PUT /api/onair/choices').length;
 
   it('say how many on the air they make needed', async () => {
     await show();
@@ -259,7 +259,7 @@ describe('the lists', () => {
     store(OnAirStore).air.loading = false;
     store(OnAirStore).air.onAir = 12;
     await screen.findByText(/None of the 12 stations on the air passes the filter/);
-    expect(server.asked.filter((one) => one.startsWith(nobody))).toEqual([]);
+    expect(server.requests.filter((one) => one.startsWith(nobody))).toEqual([]);
   });
 
   it('show what a script in a comment says and do nothing of it', async () => {

@@ -1,23 +1,23 @@
 <script lang="ts">
   import { Problem } from '../api/client';
 
-  /** What a key was pressed for and did not work is said, wherever the key was and whoever forgot to say it there. */
-  let said = $state('');
+  /** What a key was pressed for and did not work is notice, wherever the key was and whoever forgot to say it there. */
+  let notice = $state('');
 
   function onunhandledrejection(event: PromiseRejectionEvent) {
     if (event.reason instanceof Problem) {
       event.preventDefault();
-      said = event.reason.message;
+      notice = event.reason.message;
     }
   }
 </script>
 
 <svelte:window {onunhandledrejection} />
 
-{#if said}
+{#if notice}
   <div class="notice" role="alert">
-    <span>That did not work. {said}</span>
-    <button class="more" onclick={() => (said = '')}>Dismiss</button>
+    <span>That did not work. {notice}</span>
+    <button class="more" onclick={() => (notice = '')}>Dismiss</button>
   </div>
 {/if}
 

@@ -28,26 +28,26 @@ export interface AddressForm {
 export function readAddress(hash: string, form: AddressForm): Address {
   const [path = '', query = ''] = hash.replace(/^#\/?/, '').split(/\?(.*)/s);
   const [name, page = ''] = path.split('/');
-  const said = new URLSearchParams(query);
+  const params = new URLSearchParams(query);
   const view = form.views.find((v) => v === name) ?? form.firstView;
   const more: Record<string, string> = {};
   for (const part of form.parts) {
-    const value = said.get(part.name);
+    const value = params.get(part.name);
     if (part.view === view && value) {
       more[part.name] = value;
     }
   }
-  return { view, page, drawer: readDrawer(said, form), more };
+  return { view, page, drawer: readDrawer(params, form), more };
 }
 
-function readDrawer(said: URLSearchParams, form: AddressForm): Drawer | undefined {
+function readDrawer(params: URLSearchParams, form: AddressForm): Drawer | undefined {
   for (const { of, id } of form.drawers) {
-    const value = said.get(of);
+    const value = params.get(of);
     if (id === 'number' && value !== null && /^\d{1,15}$/.test(value)) {
       return { of, id: Number(value) };
     } else if (id === 'text' && value) {
       return { of, id: value };
-    } else if (id === 'none' && said.get('side') === of) {
+    } else if (id === 'none' && params.get('side') === of) {
       return { of };
     }
   }
@@ -55,12 +55,12 @@ function readDrawer(said: URLSearchParams, form: AddressForm): Drawer | undefine
 }
 
 export function writeAddress({ view, page, drawer, more }: Address): string {
-  const said = new URLSearchParams(more);
+  const params = new URLSearchParams(more);
   if (drawer?.id !== undefined) {
-    said.set(drawer.of, String(drawer.id));
+    params.set(drawer.of, String(drawer.id));
   } else if (drawer) {
-    said.set('side', drawer.of);
+    params.set('side', drawer.of);
   }
-  const query = said.toString();
+  const query = params.toString();
   return `#/${view}${page === '' ? '' : `/${page}`}${query === '' ? '' : `?${query}`}`;
 }

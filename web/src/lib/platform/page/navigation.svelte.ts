@@ -53,8 +53,8 @@ export class Navigation {
   }
 
   #more(view: string): Record<string, string> {
-    const said = this.#parts.filter((part) => part.view === view && part.read() !== '');
-    return Object.fromEntries(said.map((part) => [part.name, part.read()]));
+    const filled = this.#parts.filter((part) => part.view === view && part.read() !== '');
+    return Object.fromEntries(filled.map((part) => [part.name, part.read()]));
   }
 
   /**
@@ -124,12 +124,12 @@ export class Navigation {
   }
 
   #readAddress(): void {
-    const said = readAddress(location.hash, this.#form);
-    this.view = said.view;
-    this.page = said.page;
-    this.open(said.drawer);
-    for (const part of this.#parts.filter(({ view }) => view === said.view)) {
-      const value = said.more[part.name] ?? '';
+    const address = readAddress(location.hash, this.#form);
+    this.view = address.view;
+    this.page = address.page;
+    this.open(address.drawer);
+    for (const part of this.#parts.filter(({ view }) => view === address.view)) {
+      const value = address.more[part.name] ?? '';
       if (value !== part.read()) {
         part.write(value);
       }

@@ -2,9 +2,9 @@ import { vi } from 'vitest';
 
 type Reply = { status?: number; body: unknown };
 
-/** Stands in for the server in tests of the stores: answers by method and path, and remembers what was asked. */
+/** Stands in for the server in tests of the stores: answers by method and path, and remembers what was requests. */
 export class FakeServer {
-  readonly asked: string[] = [];
+  readonly requests: string[] = [];
   /** What was last sent with a question. */
   readonly sent: Record<string, unknown> = {};
   /** The positions the questions came from, in their order; null where none was named. */
@@ -19,7 +19,7 @@ export class FakeServer {
       if (request.headers.get('Content-Type') === 'application/json') {
         this.sent[key] = await request.clone().json();
       }
-      this.asked.push(key);
+      this.requests.push(key);
       this.positions.push(request.headers.get('Yokebar-Position'));
       const reply = this.#replies.get(key);
       if (!reply) {

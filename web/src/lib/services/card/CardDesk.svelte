@@ -28,7 +28,7 @@
   let scanned = $state('');
   let found = $state.raw<LogLine[] | undefined>(undefined);
   let problem = $state('');
-  let said = $state('');
+  let notice = $state('');
 
   const present = $derived(PILES.find((p) => p.pile === pile) ?? PILES[0]);
   const ids = $derived(chosen.size > 0 ? [...chosen] : desk.cards.map((card: PaperCard) => card.contact.id));
@@ -47,7 +47,7 @@
     problem = '';
     try {
       await action();
-      if (done) said = done;
+      if (done) notice = done;
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }
@@ -76,7 +76,7 @@
 
   async function receive(line: LogLine) {
     await desk.received([line.id]);
-    said = `The card of ${line.call} is in.`;
+    notice = `The card of ${line.call} is in.`;
     found = undefined;
     scanned = '';
     await desk.load(pile);
@@ -105,7 +105,7 @@
       </form>
     </div>
     {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
-    <p role="status" class="muted">{said}</p>
+    <p role="status" class="muted">{notice}</p>
     {#if found && found.length > 1}
       <div class="found">
         <p>Which contact is it for?</p>

@@ -10,13 +10,13 @@
   let account = $state(untrack(() => lane.account ?? ''));
   let password = $state('');
   let problem = $state<Problem | undefined>(undefined);
-  let said = $state('');
+  let notice = $state('');
   let trying = $state(false);
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
     problem = undefined;
-    said = '';
+    notice = '';
     trying = true;
     try {
       await lanes.change(lane.id, {
@@ -26,7 +26,7 @@
       });
       password = '';
       const proof = await lanes.test(lane.id);
-      if (proof.works) said = `Saved. ${proof.sentence}`;
+      if (proof.works) notice = `Saved. ${proof.sentence}`;
       else problem = new Problem(`Saved, but: ${proof.sentence}`);
     } catch (e) {
       problem = e instanceof Problem ? e : new Problem(String(e));
@@ -37,10 +37,10 @@
 
   async function clear() {
     problem = undefined;
-    said = '';
+    notice = '';
     try {
       await lanes.change(lane.id, { clearPassword: true });
-      said = 'The stored password is cleared.';
+      notice = 'The stored password is cleared.';
     } catch (e) {
       problem = e instanceof Problem ? e : new Problem(String(e));
     }
@@ -78,7 +78,7 @@
     {/if}
   </p>
   {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
-  {#if said}<p role="status">{said}</p>{/if}
+  {#if notice}<p role="status">{notice}</p>{/if}
 </form>
 
 <style>

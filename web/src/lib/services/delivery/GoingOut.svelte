@@ -16,7 +16,7 @@
   let problem = $state('');
   let fromDay = $state('');
   let untilDay = $state('');
-  let said = $state('');
+  let notice = $state('');
 
   $effect(() => {
     void lane.counts;
@@ -28,10 +28,10 @@
 
   async function act(action: () => Promise<void>, done: string) {
     problem = '';
-    said = '';
+    notice = '';
     try {
       await action();
-      said = done;
+      notice = done;
     } catch (e) {
       problem = e instanceof Problem ? e.message : String(e);
     }
@@ -81,7 +81,7 @@
             'Those are on their way.',
           )}>Hand over these days</Button
       >
-      <span role="status">{said}</span>
+      <span role="status">{notice}</span>
     </div>
   </section>
 {/if}

@@ -12,16 +12,16 @@
   let files = $state<readonly File[]>([]);
   let passphrase = $state('');
   let problem = $state<Problem | undefined>(undefined);
-  let said = $state('');
+  let notice = $state('');
   /** The identity that is about to be taken away, once the operator says so a second time. */
   let leaving = $state<number | undefined>(undefined);
 
   async function run(action: () => Promise<void>, done: string) {
     problem = undefined;
-    said = '';
+    notice = '';
     try {
       await action();
-      said = done;
+      notice = done;
       form = 'none';
       leaving = undefined;
       passphrase = '';
@@ -63,9 +63,9 @@
 
   async function tryIt(identity: LaneIdentity) {
     problem = undefined;
-    said = '';
+    notice = '';
     const proof = await lanes.testIdentity(lane.id, identity.id);
-    if (proof.works) said = proof.sentence;
+    if (proof.works) notice = proof.sentence;
     else problem = new Problem(proof.sentence);
   }
 
@@ -176,7 +176,7 @@
   </form>
 {/if}
 {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
-{#if said}<p role="status">{said}</p>{/if}
+{#if notice}<p role="status">{notice}</p>{/if}
 
 <style>
   .day {

@@ -11,12 +11,12 @@
   let fromDay = $state(untrack(() => lane.fromDay ?? ''));
   let fetchMinutes = $state(untrack(() => String(Math.max(1, Math.round(lane.fetchEverySeconds / 60)))));
   let problem = $state<Problem | undefined>(undefined);
-  let said = $state('');
+  let notice = $state('');
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
     problem = undefined;
-    said = '';
+    notice = '';
     try {
       const minutes = Number(fetchMinutes);
       if (lane.confirms && !(Number.isInteger(minutes) && minutes > 0)) {
@@ -29,7 +29,7 @@
         fromDay,
         fetchEverySeconds: lane.confirms && changed ? minutes * 60 : undefined,
       });
-      said = 'Saved. The log is looked through again.';
+      notice = 'Saved. The log is looked through again.';
     } catch (e) {
       problem = e instanceof Problem ? e : new Problem(String(e));
     }
@@ -84,5 +84,5 @@
   {/if}
   <Button type="submit" size="small" kind="tertiary">Save</Button>
   {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
-  {#if said}<p role="status">{said}</p>{/if}
+  {#if notice}<p role="status">{notice}</p>{/if}
 </form>

@@ -27,14 +27,14 @@ describe('LaneStore', () => {
     await lanes.load();
     expect(lanes.refused[1]?.map((line) => line.call)).toEqual(['ZP5QXA']);
     expect(lanes.held[1]).toEqual([]);
-    expect(server.asked).toHaveLength(2);
+    expect(server.requests).toHaveLength(2);
   });
 
   it('reads once more, not once for each, when news come while it reads', async () => {
     server.on('GET /api/services', [lane({})]);
     const lanes = new LaneStore();
     await Promise.all([lanes.load(), lanes.load(), lanes.load(), lanes.load()]);
-    expect(server.asked).toHaveLength(2);
+    expect(server.requests).toHaveLength(2);
   });
 
   it('keeps what a fetch brought, also when it failed', async () => {

@@ -60,9 +60,9 @@
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div class="console mono" bind:this={box} tabindex="0" role="log" aria-label="Lines" aria-live="off">
     {#each lines.lines as line (line.number)}
-      <div class:said={line.said}>
+      <div class:sent={line.sent}>
         <span class="muted">{utcSecond(line.at)}</span>
-        {line.said ? '› ' : ''}{line.text}
+        {line.sent ? '› ' : ''}{line.text}
       </div>
     {/each}
   </div>
@@ -108,7 +108,7 @@
     white-space: pre;
   }
 
-  .said {
+  .sent {
     color: var(--yb-accent);
   }
 

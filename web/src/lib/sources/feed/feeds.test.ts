@@ -24,7 +24,7 @@ const feed = (more: Partial<Feed> = {}): Feed => ({
   ...more,
 });
 
-const said = (number: number, text: string) => ({ number, text, at: '2026-05-01T14:07:00Z', said: false });
+const line = (number: number, text: string) => ({ number, text, at: '2026-05-01T14:07:00Z', sent: false });
 
 let server: FakeServer;
 let render: Show;
@@ -34,10 +34,10 @@ onPage((fresh) => ({ server, render } = fresh));
 describe('the console of a feed', () => {
   it('asks only for what it has not got, and keeps no more than can be read', async () => {
     const store = new ConsoleStore(1);
-    server.on('GET /api/feeds/1/console?after=0', { lines: [said(1, 'a'), said(2, 'b')] });
+    server.on('GET /api/feeds/1/console?after=0', { lines: [line(1, 'a'), line(2, 'b')] });
     await store.load();
     server.on('GET /api/feeds/1/console?after=2', {
-      lines: [said(2, 'b'), ...Array.from({ length: 500 }, (_, i) => said(i + 3, 'line'))],
+      lines: [line(2, 'b'), ...Array.from({ length: 500 }, (_, i) => line(i + 3, 'line'))],
     });
     await store.load();
     expect(store.lines).toHaveLength(400);
@@ -59,7 +59,7 @@ describe('the console of a feed', () => {
 
   it('stands beside what its lines became', async () => {
     server
-      .on('GET /api/feeds/1/console?after=0', { lines: [said(1, 'DX de OZ1QAB: <b>14025.0</b>')] })
+      .on('GET /api/feeds/1/console?after=0', { lines: [line(1, 'DX de OZ1QAB: <b>14025.0</b>')] })
       .on('GET /api/feeds', [feed()])
       .on('POST /api/feeds/1/say', {});
     render(FeedPanel, {

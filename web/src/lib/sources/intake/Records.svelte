@@ -11,7 +11,7 @@
   let read = $state.raw<RecordBeside[] | undefined>(undefined);
   let others = $state.raw<LogLine[] | undefined>(undefined);
   let chosen = $state.raw<number[]>([]);
-  let said = $state('');
+  let notice = $state('');
 
   const records = $derived(read ?? []);
 
@@ -30,12 +30,12 @@
 
   async function doing(what: () => Promise<{ sentence: string }>) {
     try {
-      said = (await what()).sentence;
+      notice = (await what()).sentence;
       others = undefined;
       await load();
       onchanged();
     } catch (e) {
-      said = e instanceof Problem ? e.message : String(e);
+      notice = e instanceof Problem ? e.message : String(e);
     }
   }
 
@@ -75,7 +75,7 @@
       {#each fields as field (field.name)}
         <dt class="mono">{field.name}</dt>
         <dd class:other={!field.same}>
-          {field.said}
+          {field.arrived}
           {#if !field.same}<span class="muted">log: {field.logged ?? 'nothing'}</span>{/if}
         </dd>
       {/each}
@@ -94,7 +94,7 @@
   {/if}
   <Button size="small" kind="ghost" on:click={look}>Join with another contact</Button>
 </div>
-<p role="status">{said}</p>
+<p role="status">{notice}</p>
 {#if others}
   {#if others.length === 0}<p class="muted">There is no other contact with {call}.</p>{/if}
   <ul>

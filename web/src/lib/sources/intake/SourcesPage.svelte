@@ -20,7 +20,7 @@
 
   /** What is being set up: the number of a source, a file or a port to be. */
   let setUp = $state<number | 'file' | 'port' | undefined>(undefined);
-  let said = $state('');
+  let notice = $state('');
 
   const LONGEST_WHERE = 32;
 
@@ -38,7 +38,7 @@
 
   async function letGo(id: number, name: string) {
     const contacts = await intake.letGo(id);
-    said = `${counted(contacts, 'contact')} of ${name} may go to the services now.`;
+    notice = `${counted(contacts, 'contact')} of ${name} may go to the services now.`;
   }
 </script>
 
@@ -46,7 +46,7 @@
   <Button size="small" kind="tertiary" on:click={() => (setUp = 'file')}>Follow a file</Button>
   <Button size="small" kind="tertiary" on:click={() => (setUp = 'port')}>Listen on a port</Button>
   <Button size="small" kind="ghost" href="#/intake/import">Import a log once</Button>
-  <span role="status">{said}</span>
+  <span role="status">{notice}</span>
 </div>
 
 {#if setUp === 'file'}<FollowForm onclose={() => (setUp = undefined)} />

@@ -40,7 +40,7 @@ describe('the journal', () => {
   async function show(lines: JournalLine[]) {
     server.on('GET /api/journal/keeping', { repeatsDays: 30 }).on(first, lines);
     render(Journal);
-    await vi.waitFor(() => expect(server.asked).toContain(first));
+    await vi.waitFor(() => expect(server.requests).toContain(first));
   }
 
   it('tells what became of each record', async () => {
@@ -150,8 +150,8 @@ describe('the records of a contact', () => {
     line: record(id),
     path: `from Wavelet, ${id}`,
     fields: [
-      { name: 'CALL', said: 'ZP5QXA', logged: 'ZP5QXA', same: true },
-      { name: 'NAME', said: 'Ana', logged: 'Anna', same: false },
+      { name: 'CALL', arrived: 'ZP5QXA', logged: 'ZP5QXA', same: true },
+      { name: 'NAME', arrived: 'Ana', logged: 'Anna', same: false },
     ],
     ...more,
   });

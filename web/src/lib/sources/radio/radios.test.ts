@@ -60,7 +60,7 @@ describe('RadioStore', () => {
     server.on('POST /api/radios/1/tune', { detail: 'Radio 1 is not connected, so it was not tuned.' }, 422);
     const radios = new RadioStore(position());
     await radios.tune({ mode: 'CW' });
-    expect(server.asked).toEqual([]);
+    expect(server.requests).toEqual([]);
     radios.takeAll([radio(1)]);
     await radios.tune({ frequencyHz: 7_010_000 });
     expect(radios.problem).toBe('Radio 1 is not connected, so it was not tuned.');

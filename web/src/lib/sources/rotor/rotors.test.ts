@@ -27,7 +27,7 @@ describe('RotorStore', () => {
     const rotors = new RotorStore();
     await rotors.point(90);
     await rotors.stop();
-    expect(server.asked).toEqual([]);
+    expect(server.requests).toEqual([]);
     server
       .on('GET /api/rotors', [WINDROSE])
       .on('POST /api/rotors/3/point', [{ ...WINDROSE, targetDegrees: 90 }])

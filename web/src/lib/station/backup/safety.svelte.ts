@@ -79,18 +79,18 @@ export class SafetyStore {
 
   /** Reads contacts of a second copy, or any ADI file, into the log; those that are there stay one. */
   async readBack(file: File): Promise<string> {
-    let said = '';
+    let notice = '';
     await this.#doing('Reading the contacts…', async () => {
       const body = new FormData();
       body.set('file', file);
-      const told = (await this.#send('/api/imports', body)) as {
+      const imported = (await this.#send('/api/imports', body)) as {
         read: number;
         added: number;
         refused: number;
       };
-      said = `${told.read} read, ${told.added} were missing and are in the log now, ${told.refused} refused.`;
+      notice = `${imported.read} read, ${imported.added} were missing and are in the log now, ${imported.refused} refused.`;
     });
-    return said;
+    return notice;
   }
 
   async #send(address: string, body: FormData): Promise<unknown> {

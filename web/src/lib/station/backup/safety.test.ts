@@ -35,7 +35,7 @@ describe('SafetyStore', () => {
     const store = new SafetyStore();
     await store.look(name);
     expect(store.looked).toEqual({ name, content: { contacts: 300, newest: '2026-11-23T14:07:31Z' } });
-    expect(server.asked).toEqual([`GET /api/safety/backups/${name}`]);
+    expect(server.requests).toEqual([`GET /api/safety/backups/${name}`]);
     server.on(`POST /api/safety/backups/${name}/restore`, { contacts: 300 });
     await store.restore(name);
     expect(store.looked).toBeUndefined();

@@ -137,7 +137,7 @@
     </p>
     <div class="wide" role="status">
       {#if store.busy}<InlineLoading description={store.busy} />{/if}
-      {store.said}
+      {store.notice}
     </div>
     {#if store.problem}<p class="trouble wide" role="alert">{store.problem}</p>{/if}
   </div>

@@ -8,7 +8,7 @@ export class CallbookStore {
   busy = $state('');
   problem = $state('');
   /** What came of the last thing done. */
-  said = $state('');
+  notice = $state('');
   readonly saving = new Saving();
 
   async load(): Promise<void> {
@@ -43,7 +43,7 @@ export class CallbookStore {
       if (!proof.works) {
         throw new Problem(proof.sentence);
       }
-      this.said = proof.sentence;
+      this.notice = proof.sentence;
     });
   }
 
@@ -58,7 +58,7 @@ export class CallbookStore {
       }
       const { callbook, leftOut } = content as { callbook: CallbookView; leftOut: number };
       this.view = callbook;
-      this.said = leftOut === 0 ? 'Read.' : `Read; ${leftOut} lines without a call were left out.`;
+      this.notice = leftOut === 0 ? 'Read.' : `Read; ${leftOut} lines without a call were left out.`;
     });
   }
 
@@ -89,7 +89,7 @@ export class CallbookStore {
   async #doing(words: string, work: () => Promise<void>): Promise<void> {
     this.busy = words;
     this.problem = '';
-    this.said = '';
+    this.notice = '';
     try {
       await work();
     } catch (e) {

@@ -29,10 +29,10 @@ describe('CallbookStore', () => {
     await store.load();
     server.on('POST /api/hookups/callbook/test', { works: true, sentence: 'It lets us in.' });
     await store.test();
-    expect(store.said).toBe('It lets us in.');
+    expect(store.notice).toBe('It lets us in.');
     server.on('POST /api/hookups/callbook/test', { works: false, sentence: 'It refuses the account.' });
     await store.test();
-    expect([store.said, store.problem]).toEqual(['', 'It refuses the account.']);
+    expect([store.notice, store.problem]).toEqual(['', 'It refuses the account.']);
   });
 
   it('reads a file in its place and says what was left out', async () => {
@@ -40,7 +40,7 @@ describe('CallbookStore', () => {
     const store = new CallbookStore();
     await store.takeFile(new File(['call'], 'club.csv'));
     expect(store.view?.fileEntries).toBe(2);
-    expect(store.said).toBe('Read; 3 lines without a call were left out.');
+    expect(store.notice).toBe('Read; 3 lines without a call were left out.');
     server.on('POST /api/callbook/file', { detail: 'There is no call in it.' }, 422);
     await store.takeFile(new File([''], 'club.csv'));
     expect(store.problem).toBe('There is no call in it.');

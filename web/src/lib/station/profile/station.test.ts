@@ -54,7 +54,7 @@ describe('StationStore', () => {
     await station.saveCall(undefined, call);
     await station.saveCall(2, call);
     await station.removeCall(2);
-    expect(server.asked).toEqual([
+    expect(server.requests).toEqual([
       'PUT /api/station/operators/4',
       'POST /api/station/operators',
       'POST /api/station/calls',

@@ -122,7 +122,7 @@ final class SigningRequirements {
     }
 
     private void request() throws Exception {
-        Peer.Answer asked = peer.send(
+        Peer.Answer answer = peer.send(
                 "POST",
                 "api/requests",
                 Map.of("Content-Type", "application/json"),
@@ -131,10 +131,10 @@ final class SigningRequirements {
                         "contactsFrom", "2020-01-01T00:00:00Z",
                         "contactsUntil", "2030-01-01T00:00:00Z",
                         "address", "conformance, to be thrown away")));
-        asked.is(202);
-        asked.words();
-        String number = asked.json().path("number").asString("");
-        Requirement.require(!number.isEmpty(), "there is no number: " + asked.text());
+        answer.is(202);
+        answer.words();
+        String number = answer.json().path("number").asString("");
+        Requirement.require(!number.isEmpty(), "there is no number: " + answer.text());
         Peer.Answer wrong = peer.send(
                 "POST",
                 "api/requests/" + number + "/code",

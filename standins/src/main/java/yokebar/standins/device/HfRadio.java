@@ -84,13 +84,13 @@ public final class HfRadio extends SimulatedRadio {
 
         private String answer(String letters, String rest) {
             try {
-                return rest.isEmpty() ? said(letters) : done(letters, rest);
+                return rest.isEmpty() ? answer(letters) : done(letters, rest);
             } catch (NumberFormatException e) {
                 return "?;";
             }
         }
 
-        private String said(String letters) {
+        private String answer(String letters) {
             return switch (letters) {
                 case "FA" -> frequency("FA", false);
                 case "FB" -> frequency("FB", true);

@@ -82,12 +82,12 @@ public final class VhfRadio extends SimulatedRadio {
                 }
                 return NOTHING;
             }
-            byte[] said = frame.toByteArray();
+            byte[] bytes = frame.toByteArray();
             frame.reset();
             ByteArrayOutputStream back = new ByteArrayOutputStream();
-            back.writeBytes(said);
-            if (said.length >= 6 && ((said[2] & 0xff) == BUS || said[2] == 0) && (said[3] & 0xff) == COMPUTER) {
-                back.writeBytes(answer(said[4] & 0xff, Arrays.copyOfRange(said, 5, said.length - 1)));
+            back.writeBytes(bytes);
+            if (bytes.length >= 6 && ((bytes[2] & 0xff) == BUS || bytes[2] == 0) && (bytes[3] & 0xff) == COMPUTER) {
+                back.writeBytes(answer(bytes[4] & 0xff, Arrays.copyOfRange(bytes, 5, bytes.length - 1)));
             }
             return back.toByteArray();
         }

@@ -110,14 +110,14 @@ public final class DigitalProgram implements AutoCloseable {
      * @return the ADIF text that was sent
      */
     public synchronized String contact(Map<String, String> changes) throws IOException {
-        Optional<Station> asked = world.station(changes.getOrDefault("CALL", ""));
-        Station station = asked.orElseGet(() -> world.any(random));
+        Optional<Station> named = world.station(changes.getOrDefault("CALL", ""));
+        Station station = named.orElseGet(() -> world.any(random));
         Map<String, String> fields =
                 new LinkedHashMap<>(ProgramContact.make(OWN_CALL, OWN_LOCATOR, station, clock.instant(), random));
         if (radio != null) {
             radio.frequencyHz().ifPresent(hz -> ProgramContact.onRadio(fields, hz, random));
         }
-        if (changes.containsKey("CALL") && asked.isEmpty()) {
+        if (changes.containsKey("CALL") && named.isEmpty()) {
             // Nobody in this world: nothing is known about the call but the call.
             fields.keySet().removeAll(ProgramContact.ABOUT_THE_OTHER);
         }

@@ -121,8 +121,8 @@ class LogController {
         List<String> fields = new ArrayList<>(FACETS);
         fields.addAll(search.marks().values());
         return search.ask(index -> {
-            Search asked = query.read(index);
-            Map<String, List<ValueCount>> counts = index.facets(asked, fields);
+            Search parsed = query.read(index);
+            Map<String, List<ValueCount>> counts = index.facets(parsed, fields);
             List<Facet> facets = new ArrayList<>();
             counts.forEach((field, values) -> facets.add(new Facet(
                     field,
@@ -165,16 +165,16 @@ class LogController {
     @GetMapping("/statistics")
     Statistics statistics(@ParameterObject Query query) {
         return search.ask(index -> {
-            Search asked = query.read(index);
+            Search parsed = query.read(index);
             StartTally starts = new StartTally();
-            index.forEachStart(asked, starts::count);
+            index.forEachStart(parsed, starts::count);
             return new Statistics(
                     starts.contacts(),
-                    index.values(asked, LogFields.BAND),
-                    index.values(asked, LogFields.MODE),
-                    index.values(asked, LogFields.GROUP),
-                    index.values(asked, LogFields.ENTITY_NAME),
-                    index.values(asked, LogFields.SQUARE),
+                    index.values(parsed, LogFields.BAND),
+                    index.values(parsed, LogFields.MODE),
+                    index.values(parsed, LogFields.GROUP),
+                    index.values(parsed, LogFields.ENTITY_NAME),
+                    index.values(parsed, LogFields.SQUARE),
                     starts.byHour(),
                     starts.byMonth());
         });

@@ -68,16 +68,13 @@ class CheckInLookups implements DisposableBean {
     @TransactionalEventListener
     void learn(CallbookAnswered answer) {
         transaction.executeWithoutResult(status -> {
-            List<Long> sessions = sessionsWith(answer.call());
-            for (long sessionId : sessions) {
+            for (long sessionId : sessionsWith(answer.call())) {
                 // Only ids were read before: what is read now is what stands, and nobody changes it meanwhile.
                 sheets.locked(sessionId);
                 sheets.checkIns(sessionId).stream()
                         .filter(row -> isOf(answer.call(), row.callSign))
                         .forEach(row -> row.learn(answer.station()));
-            }
-            if (!sessions.isEmpty()) {
-                events.publishEvent(new NetSheetChanged());
+                events.publishEvent(new NetSheetChanged(sessionId));
             }
         });
     }

@@ -1,10 +1,9 @@
 package yokebar.app.operate.net;
 
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.search.LogSearch;
@@ -56,9 +55,9 @@ class NetCandidates {
             return List.of();
         }
         NetSessionRow session = sheets.session(sessionId);
-        List<LikelyStations.Known> members = session.netId == null ? List.of() : roster.of(session.netId, sessionId);
-        Set<String> here =
-                sheets.checkIns(sessionId).stream().map(CheckInRow::shown).collect(Collectors.toSet());
+        Map<String, LikelyStations.Known> members =
+                session.netId == null ? Map.of() : roster.of(session.netId, sessionId);
+        Set<String> here = sheets.callsOn(sessionId);
         return parts.stream()
                 .map(heard -> new EntryPart(
                         heard.text(),
@@ -72,13 +71,11 @@ class NetCandidates {
                 .toList();
     }
 
-    private List<LikelyStations.Known> known(String part, List<LikelyStations.Known> members) {
-        List<LikelyStations.Known> all = new ArrayList<>(members);
-        Set<String> calls = new HashSet<>();
-        members.forEach(known -> calls.add(known.call()));
+    private List<LikelyStations.Known> known(String part, Map<String, LikelyStations.Known> members) {
+        List<LikelyStations.Known> all = new ArrayList<>(members.values());
         if (LikelyStations.searches(part)) {
             search.workedBefore().callsWith(part, MAX_OF_LOG).stream()
-                    .filter(call -> !calls.contains(call))
+                    .filter(call -> !members.containsKey(call))
                     .forEach(call -> all.add(new LikelyStations.Known(call, null, 0)));
         }
         return LikelyStations.of(part, all, MAX_SHOWN);

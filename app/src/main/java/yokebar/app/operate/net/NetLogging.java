@@ -162,6 +162,6 @@ class NetLogging {
             session.endedAt = clock.instant().truncatedTo(ChronoUnit.SECONDS);
             session.turnId = null;
         }
-        events.publishEvent(new NetSheetChanged());
+        events.publishEvent(new NetSheetChanged(sessionId));
     }
 }

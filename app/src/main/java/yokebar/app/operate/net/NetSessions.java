@@ -84,7 +84,7 @@ class NetSessions {
         session.identifiedAt = session.startedAt;
         db.persist(session);
         db.flush();
-        changed();
+        changed(session.number());
         return session.number();
     }
 
@@ -128,7 +128,7 @@ class NetSessions {
         for (NetEntry.Heard heard : entry.stations()) {
             add(session, rows, heard, entry, key).ifPresent(notices::add);
         }
-        changed();
+        changed(sessionId);
         return notices;
     }
 
@@ -211,7 +211,7 @@ class NetSessions {
                 chosen.worked = !chosen.worked;
             }
         }
-        changed();
+        changed(sessionId);
     }
 
     private static Optional<CheckInRow> present(NetSessionRow session, List<CheckInRow> rows) {
@@ -241,14 +241,14 @@ class NetSessions {
     @Transactional
     public void identified(long sessionId) {
         running(sessionId).identifiedAt = clock.instant().truncatedTo(ChronoUnit.SECONDS);
-        changed();
+        changed(sessionId);
     }
 
     @Transactional
     public void change(long sessionId, long checkInId, CheckInDraft draft) {
         NetSessionRow session = sheets.locked(sessionId);
         editing.change(session, sheets.checkIns(sessionId), editing.find(sessionId, checkInId), draft);
-        changed();
+        changed(sessionId);
     }
 
     /** Takes a check-in off the list of a session that runs. */
@@ -260,7 +260,7 @@ class NetSessions {
             session.turnId = null;
         }
         db.remove(row);
-        changed();
+        changed(sessionId);
     }
 
     /** Goes on with a session that was closed; what was logged stays logged. */
@@ -274,7 +274,7 @@ class NetSessions {
         session.endedAt = null;
         // What is logged at the next close is a change of its own.
         session.changeId = null;
-        changed();
+        changed(sessionId);
     }
 
     /** The session, which nobody else changes until the transaction ends: a station checks in once, from any browser. */
@@ -286,7 +286,7 @@ class NetSessions {
         return session;
     }
 
-    private void changed() {
-        events.publishEvent(new NetSheetChanged());
+    private void changed(long sessionId) {
+        events.publishEvent(new NetSheetChanged(sessionId));
     }
 }

@@ -1,4 +1,4 @@
 package yokebar.app.operate.net;
 
 /** A net sheet shows something else than before. */
-record NetSheetChanged() {}
+record NetSheetChanged(long sessionId) {}

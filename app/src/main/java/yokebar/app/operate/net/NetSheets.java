@@ -7,11 +7,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.log.search.LogSearch;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.operate.net.mark.MarkWordsView;
@@ -86,6 +85,19 @@ class NetSheets {
                 .getResultList();
     }
 
+    /** The calls of a session, and the parts of calls, as its list shows them. */
+    Set<String> callsOn(long sessionId) {
+        return Set.copyOf(db.createQuery(
+                        "select coalesce(callSign, heard) from CheckInRow where sessionId = :session", String.class)
+                .setParameter("session", sessionId)
+                .getResultList());
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void changed(NetSheetChanged event) {
+        roster.checkInsChanged(event.sessionId());
+    }
+
     /** Those that become contacts: in a net that another station leads only those who were worked. */
     List<CheckInRow> worked(NetSessionRow session) {
         return checkIns(session.number()).stream()
@@ -104,10 +116,8 @@ class NetSheets {
 
     private SheetView view(NetSessionRow session) {
         List<CheckInRow> rows = checkIns(session.number());
-        Map<String, LikelyStations.Known> members = session.netId == null
-                ? Map.of()
-                : roster.of(session.netId, session.number()).stream()
-                        .collect(Collectors.toMap(LikelyStations.Known::call, Function.identity()));
+        Map<String, LikelyStations.Known> members =
+                session.netId == null ? Map.of() : roster.of(session.netId, session.number());
         Set<Long> inLog = logged(rows);
         NetChannel.At at = channel.of(session);
         WorkedBefore before = search.workedBefore();

@@ -63,7 +63,7 @@ class Air implements FeedLine.Ear {
 
     private final Map<Long, ClusterMessage> messages = new LinkedHashMap<>();
     private long messageNumber;
-    private volatile @Nullable Ours ours;
+    private volatile @Nullable OwnStation ownStation;
 
     Air(Station station, Solar solar, Clock clock, ApplicationEventPublisher events) {
         this.station = station;
@@ -77,7 +77,7 @@ class Air implements FeedLine.Ear {
      *
      * @param calls as they were issued
      */
-    private record Ours(Set<String> calls, BandPlan plan) {}
+    private record OwnStation(Set<String> calls, BandPlan plan) {}
 
     /** What answers a station that was decoded. */
     record Decode(String program, String decodeId, Instant at) {}
@@ -134,7 +134,8 @@ class Air implements FeedLine.Ear {
             events.publishEvent(new AirUpdated());
             return "a spot of us";
         }
-        Mode mode = ModeGuess.of(spot.frequencyHz(), spot.comment(), ours().plan());
+        Mode mode =
+                ModeGuess.of(spot.frequencyHz(), spot.comment(), ownStation().plan());
         synchronized (this) {
             heard.take(spot, mode, checked.at());
         }
@@ -184,11 +185,11 @@ class Air implements FeedLine.Ear {
 
     /** Whether it is one of all our calls, however it is signed. */
     private boolean isOurs(Call call) {
-        return ours().calls().contains(CallParts.of(call).base());
+        return ownStation().calls().contains(CallParts.of(call).base());
     }
 
-    private Ours ours() {
-        Ours known = ours;
+    private OwnStation ownStation() {
+        OwnStation known = ownStation;
         if (known == null) {
             Set<String> calls = Stream.concat(
                             station.ownCall().stream().map(Call::text),
@@ -196,15 +197,15 @@ class Air implements FeedLine.Ear {
                     .map(call -> CallParts.of(new Call(call)).base())
                     .collect(Collectors.toSet());
             Region region = station.preferences().region();
-            known = new Ours(calls, BandPlan.of(region == null ? Region.EUROPE_AFRICA : region));
-            ours = known;
+            known = new OwnStation(calls, BandPlan.of(region == null ? Region.EUROPE_AFRICA : region));
+            ownStation = known;
         }
         return known;
     }
 
     @EventListener
     void stationChanged(StationChanged event) {
-        ours = null;
+        ownStation = null;
     }
 
     @Scheduled(fixedDelay = EXPIRE_EVERY_MS)

@@ -259,7 +259,7 @@ class AirController {
     }
 
     /** Announcements and talk on the connected nodes, the latest first. */
-    @GetMapping("/said")
+    @GetMapping("/messages")
     List<Air.ClusterMessage> messages() {
         return air.messages();
     }

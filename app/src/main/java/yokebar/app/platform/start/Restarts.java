@@ -11,18 +11,18 @@ import yokebar.app.platform.lifecycle.RestartAsked;
 
 /** Ends the running application when a restart is asked for, and tells whether to start it again. */
 final class Restarts implements ApplicationListener<ApplicationEvent> {
-    private final AtomicBoolean asked = new AtomicBoolean();
+    private final AtomicBoolean requested = new AtomicBoolean();
     private volatile CountDownLatch ended = new CountDownLatch(1);
 
     @Override
     public void onApplicationEvent(ApplicationEvent event) {
         if (event instanceof PayloadApplicationEvent<?> message && message.getPayload() instanceof RestartAsked) {
             ConfigurableApplicationContext running = (ConfigurableApplicationContext) message.getSource();
-            if (asked.compareAndSet(false, true)) {
+            if (requested.compareAndSet(false, true)) {
                 // Whoever asked still gets the answer: the server ends only when its requests have.
                 new Thread(() -> end(running), "restart").start();
             }
-        } else if (event instanceof ContextClosedEvent && !asked.get()) {
+        } else if (event instanceof ContextClosedEvent && !requested.get()) {
             ended.countDown();
         }
     }
@@ -44,6 +44,6 @@ final class Restarts implements ApplicationListener<ApplicationEvent> {
     /** Waits for the end of the running application; true when it is to start again. */
     boolean startAgain() throws InterruptedException {
         ended.await();
-        return asked.getAndSet(false);
+        return requested.getAndSet(false);
     }
 }

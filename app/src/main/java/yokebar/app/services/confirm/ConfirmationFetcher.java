@@ -172,12 +172,12 @@ class ConfirmationFetcher implements SmartLifecycle {
                             ? "1 entry of the last fetch made no sense"
                             : unreadable + " entries of the last fetch made no sense");
         }
-        String said =
+        String notice =
                 fetched == 0 ? "Nothing new." : fetched == 1 ? "1 new confirmation." : fetched + " new confirmations.";
         return new FetchResult(
                 true,
                 fetched,
-                unreadable == 0 ? said : said + " " + unreadable + " entries made no sense and were left.");
+                unreadable == 0 ? notice : notice + " " + unreadable + " entries made no sense and were left.");
     }
 
     /** What was read is kept; how far the fetch came is not, so that the next one begins there again. */

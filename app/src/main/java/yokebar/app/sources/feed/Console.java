@@ -16,12 +16,12 @@ final class Console {
      * A line.
      *
      * @param number counts up
-     * @param said whether we said it
+     * @param sent whether it was sent to the feed
      */
-    record Entry(long number, Instant at, boolean said, String text) {}
+    record Entry(long number, Instant at, boolean sent, String text) {}
 
-    synchronized void add(Instant at, boolean said, String text) {
-        entries.addLast(new Entry(++last, at, said, text));
+    synchronized void add(Instant at, boolean sent, String text) {
+        entries.addLast(new Entry(++last, at, sent, text));
         if (entries.size() > MAX_LINES) {
             entries.removeFirst();
         }

@@ -105,7 +105,7 @@ final class Feed extends Coupling implements ClusterNode.Listener {
     }
 
     @Override
-    public void said(String line) {
+    public void sent(String line) {
         console.add(clock.instant(), true, line);
     }
 

@@ -50,15 +50,15 @@ record FeedDraft(
         if (password != null && (password.length() > 200 || password.chars().anyMatch(c -> c < ' '))) {
             throw new Rejection("password", "The password is one line of up to 200 characters.");
         }
-        String said = commands == null ? "" : commands.strip();
-        if (said.length() > LONGEST_COMMANDS || said.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\r')) {
+        String stripped = commands == null ? "" : commands.strip();
+        if (stripped.length() > LONGEST_COMMANDS || stripped.chars().anyMatch(c -> c < ' ' && c != '\n' && c != '\r')) {
             throw new Rejection("commands", "Commands are lines of plain text, 2000 letters at the most.");
         }
         row.name = tidy;
         row.host = host.strip();
         row.port = port;
         row.login = login == null ? "" : login.strip();
-        row.commands = said;
+        row.commands = stripped;
         row.keepAliveSeconds = alive;
         row.skimmer = skimmer;
     }

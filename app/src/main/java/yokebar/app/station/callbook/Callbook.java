@@ -150,8 +150,8 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
             if (!wanted.getAsBoolean() || store.fresh(base) || !ready(Purpose.READ)) {
                 return new Lookup(false, status().reason());
             }
-            Call asked = Call.read(base);
-            return new Lookup(asked != null && ask(asked), null);
+            Call baseCall = Call.read(base);
+            return new Lookup(baseCall != null && ask(baseCall), null);
         } catch (ServiceUnreachable | ServiceRefused e) {
             LOG.debug("The callbook was not asked", e);
             return new Lookup(false, e.getMessage());

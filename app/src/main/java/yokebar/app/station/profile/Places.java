@@ -57,22 +57,24 @@ class Places {
     /** What was set by hand, else what the call says. */
     private StationView.@Nullable PlaceSituation situation(Place p, @Nullable String ownCall) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
-        Situation said = ownCall == null
+        Situation situation = ownCall == null
                 ? null
                 : reference.entities().of(new Call(ownCall), today).orElse(null);
         Entity entity = p.entityCode == null
-                ? said == null ? null : said.entity()
+                ? situation == null ? null : situation.entity()
                 : reference.entities().numbered(p.entityCode).orElse(null);
         if (entity == null) {
             return null;
         }
-        boolean entityAsGiven = said != null && entity.equals(said.entity());
+        boolean entityAsGiven = situation != null && entity.equals(situation.entity());
         return new StationView.PlaceSituation(
                 entity.number(),
                 entity.name(),
                 entity.continent(),
-                p.cqZone != null ? p.cqZone : entityAsGiven && said != null ? said.cqZone() : entity.cqZone(),
-                p.ituZone != null ? p.ituZone : entityAsGiven && said != null ? said.ituZone() : entity.ituZone());
+                p.cqZone != null ? p.cqZone : entityAsGiven && situation != null ? situation.cqZone() : entity.cqZone(),
+                p.ituZone != null
+                        ? p.ituZone
+                        : entityAsGiven && situation != null ? situation.ituZone() : entity.ituZone());
     }
 
     /** @return the place's number */

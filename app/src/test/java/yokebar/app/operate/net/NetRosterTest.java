@@ -44,17 +44,27 @@ class NetRosterTest extends NetSessionTest {
         sessionId = start(netId);
         ok(sendJson("DELETE", "/api/nets/" + netId + "/roster?call=ZP5QXA", Map.of()));
         assertThat(roster().path("stations")).isEmpty();
-        JsonNode read = ok(sendJson("POST", path("/read"), Map.of("text", "qxa")));
-        assertThat(read.path("parts")
-                        .path(0)
-                        .path("candidates")
-                        .path(0)
-                        .path("sessions")
-                        .asInt())
-                .as("known from the log only")
-                .isZero();
+        assertThat(sessionsOf("qxa")).as("known from the log only").isZero();
         enter("zp5qxa");
         assertThat(roster().path("stations").path(0).path("name").asString()).isEqualTo("Ana Maria");
+    }
+
+    @Test
+    void aCallThatIsCorrectedInAnEarlierSessionIsFoundAtOnce() throws Exception {
+        long checkIn = row(enter("zp5qxa").path("sheet"), "ZP5QXA").path("id").asLong();
+        String earlier = path("/check-ins/" + checkIn);
+        ok(sendJson("POST", path("/close"), Map.of()));
+        sessionId = start(netId);
+        assertThat(sessionsOf("qxa")).isEqualTo(1);
+        ok(sendJson("PUT", earlier, Map.of("call", "ZP5QXB")));
+        assertThat(sessionsOf("qxb")).isEqualTo(1);
+        assertThat(sessionsOf("qxa")).as("not on the roster any more").isZero();
+    }
+
+    /** In how many sessions the best candidate was; 0 when it was in none, or when there is no candidate. */
+    private int sessionsOf(String part) throws Exception {
+        JsonNode read = ok(sendJson("POST", path("/read"), Map.of("text", part)));
+        return read.at("/parts/0/candidates/0/sessions").asInt(0);
     }
 
     @Test

@@ -104,7 +104,7 @@ class OnAirTest extends AirTest {
         assertThat(examples.path("not read").asString()).isEqualTo("Nothing that anybody could read");
         assertThat(examples.path("dropped: not readable").asString()).contains("1e99");
         assertThat(examples.path("dropped: the call is a word").asString()).contains("QRM");
-        assertThat(get("/api/onair/said").get(0).path("text").asString()).isEqualTo("dinner at eight");
+        assertThat(get("/api/onair/messages").get(0).path("text").asString()).isEqualTo("dinner at eight");
     }
 
     @Test
@@ -188,7 +188,7 @@ class OnAirTest extends AirTest {
         await("said", () -> read("/api/feeds/" + id + "/console")
                 .path("lines")
                 .valueStream()
-                .anyMatch(line -> line.path("said").asBoolean()
+                .anyMatch(line -> line.path("sent").asBoolean()
                         && line.path("text").asString().equals("sh/dx")));
         assertThat(sendJson("POST", "/api/feeds/" + id + "/say", Map.of("line", "a\r\nb"))
                         .statusCode())

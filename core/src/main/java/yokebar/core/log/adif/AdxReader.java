@@ -157,8 +157,8 @@ public final class AdxReader implements RecordReader {
 
     private static String firstLine(@Nullable String message) {
         String text = message == null ? "it is not XML" : message;
-        int said = text.lastIndexOf("Message: ");
-        return text.substring(said < 0 ? 0 : said + "Message: ".length())
+        int start = text.lastIndexOf("Message: ");
+        return text.substring(start < 0 ? 0 : start + "Message: ".length())
                 .lines()
                 .findFirst()
                 .orElse("")

@@ -58,8 +58,8 @@ public final class Rebuild {
         for (String name : now.names()) {
             Source source = whole.provenance().of(name);
             boolean fromARecord = source.program() || source == Source.FILE;
-            boolean theirs = fromARecord && Objects.equals(now.get(name), left.get(name));
-            if (theirs && !Objects.equals(now.get(name), stays.get(name)) && !IDENTITY.contains(name)) {
+            boolean unchanged = fromARecord && Objects.equals(now.get(name), left.get(name));
+            if (unchanged && !Objects.equals(now.get(name), stays.get(name)) && !IDENTITY.contains(name)) {
                 fields = fields.with(name, stays.get(name));
                 if (rest != null && stays.get(name) != null) {
                     provenance =

@@ -47,7 +47,7 @@ public final class Appraiser {
     private final Atlas atlas;
     private final OperatorGoals operatorGoals;
     private final Duration oldest;
-    private final Map<Asked, Needs> remembered = new HashMap<>();
+    private final Map<NeedsKey, Needs> remembered = new HashMap<>();
     private long rememberedVersion = -1;
 
     /** @param oldest when a report counts for nothing any more */
@@ -68,7 +68,7 @@ public final class Appraiser {
         return appraisal;
     }
 
-    private record Asked(
+    private record NeedsKey(
             Call call,
             Band band,
             @Nullable ModeGroup group,
@@ -115,35 +115,35 @@ public final class Appraiser {
             rememberedVersion = before.version();
         }
         Call call = heard.call();
-        Asked asked =
-                new Asked(call, band, group, References.in(heard.comment()), atlas.square(call), atlas.state(call));
-        return remembered.computeIfAbsent(asked, a -> needs(a, where));
+        NeedsKey key =
+                new NeedsKey(call, band, group, References.in(heard.comment()), atlas.square(call), atlas.state(call));
+        return remembered.computeIfAbsent(key, a -> needs(a, where));
     }
 
-    private Needs needs(Asked asked, Whereabouts where) {
-        Band band = asked.band();
-        ModeGroup group = asked.group();
+    private Needs needs(NeedsKey key, Whereabouts where) {
+        Band band = key.band();
+        ModeGroup group = key.group();
         List<CreditKey> keys = new ArrayList<>();
         if (where.situation() != null) {
             String entity = Integer.toString(where.entity());
             keys.add(CreditKind.ENTITY.key(entity));
             keys.add(CreditKind.CQ_ZONE.key(Integer.toString(where.cqZone())));
-            if (asked.state() != null) {
-                keys.add(CreditKind.STATE.key(ContactCredits.stateKey(entity, asked.state())));
+            if (key.state() != null) {
+                keys.add(CreditKind.STATE.key(ContactCredits.stateKey(entity, key.state())));
             }
         }
         if (!where.area().isEmpty()) {
             keys.add(CreditKind.PREFIX.key(where.area()));
         }
-        if (asked.reference() != null) {
-            keys.add(CreditKind.REFERENCE.key(asked.reference()));
+        if (key.reference() != null) {
+            keys.add(CreditKind.REFERENCE.key(key.reference()));
         }
-        if (asked.square() != null) {
-            keys.add(CreditKind.SQUARE.key(asked.square()));
+        if (key.square() != null) {
+            keys.add(CreditKind.SQUARE.key(key.square()));
         }
-        CreditKey base = CreditKind.BASE_CALL.key(CallParts.of(asked.call()).base());
+        CreditKey base = CreditKind.BASE_CALL.key(CallParts.of(key.call()).base());
         keys.add(base);
-        keys.add(CreditKind.CALL.key(asked.call().text()));
+        keys.add(CreditKind.CALL.key(key.call().text()));
         Worked station = before.of(base);
         NeedMark mark = where.situation() == null || group == null
                 ? null

@@ -153,7 +153,7 @@ public final class RadioCompletion {
 
     /** What to say when a record's power is far from that of the radio it was made on; null when it is not. */
     public static @Nullable String powerNotice(AdifFields record, @Nullable Long radioId, List<Reading> radios) {
-        String said = record.get("TX_PWR");
+        String txPower = record.get("TX_PWR");
         Integer watts = radios.stream()
                 .filter(radio -> radioId != null && radio.radioId() == radioId)
                 .map(radio -> radio.state().powerW())
@@ -161,11 +161,13 @@ public final class RadioCompletion {
                 .findFirst()
                 .orElse(null);
         try {
-            double inRecord = said == null || watts == null
+            double inRecord = txPower == null || watts == null
                     ? 0
-                    : Double.parseDouble(said.strip().replace(',', '.'));
+                    : Double.parseDouble(txPower.strip().replace(',', '.'));
             boolean far = watts != null && inRecord > 0 && (inRecord > FAR * watts || inRecord * FAR < watts);
-            return said != null && far ? "It says " + said.strip() + " W; the radio is set to " + watts + " W." : null;
+            return txPower != null && far
+                    ? "It says " + txPower.strip() + " W; the radio is set to " + watts + " W."
+                    : null;
         } catch (NumberFormatException e) {
             return null;
         }

@@ -56,12 +56,12 @@ public final class SpotCheck {
         if (Band.of(spot.frequencyHz()) == null) {
             return new Checked(now, Fault.OFF_BAND);
         }
-        LocalTime said = spot.at();
-        if (said == null) {
+        LocalTime stated = spot.at();
+        if (stated == null) {
             return new Checked(now, null);
         }
         if (spot.on() != null) {
-            Instant at = spot.on().atTime(said).toInstant(ZoneOffset.UTC);
+            Instant at = spot.on().atTime(stated).toInstant(ZoneOffset.UTC);
             return Duration.between(now, at).compareTo(AHEAD) > 0
                     ? new Checked(now, Fault.FUTURE)
                     : new Checked(
@@ -69,7 +69,7 @@ public final class SpotCheck {
                             Duration.between(at, now).compareTo(oldest) > 0 ? Fault.STALE : null);
         }
         // The line says only the time of day: the nearest such time to now is meant.
-        Instant at = LocalDate.ofInstant(now, ZoneOffset.UTC).atTime(said).toInstant(ZoneOffset.UTC);
+        Instant at = LocalDate.ofInstant(now, ZoneOffset.UTC).atTime(stated).toInstant(ZoneOffset.UTC);
         if (Duration.between(now, at).compareTo(HALF_A_DAY) > 0) {
             at = at.minus(Duration.ofDays(1));
         } else if (Duration.between(at, now).compareTo(HALF_A_DAY) > 0) {

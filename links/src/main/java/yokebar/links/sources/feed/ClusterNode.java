@@ -65,7 +65,7 @@ public final class ClusterNode extends KeptLink {
         void heard(String line);
 
         /** @param line as it was sent; a password is not told */
-        void said(String line);
+        void sent(String line);
     }
 
     public ClusterNode(NodeSetting setting, Clock clock, Listener listener, Consumer<LinkStatus> watcher) {
@@ -302,7 +302,7 @@ public final class ClusterNode extends KeptLink {
         }
         lastSentAt = clock.instant();
         if (tell) {
-            listener.said(line);
+            listener.sent(line);
         }
     }
 

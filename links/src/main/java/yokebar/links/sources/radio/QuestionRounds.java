@@ -28,8 +28,8 @@ final class QuestionRounds {
     private static final long MAX_PAUSE_UNKNOWN_NANOS = Duration.ofSeconds(30).toNanos();
 
     private final Map<String, Standing> standings = new HashMap<>();
-    private final List<Asked> quick;
-    private final List<Asked> slow;
+    private final List<PacedQuestion> quick;
+    private final List<PacedQuestion> slow;
     private final long pollEveryNanos;
     private final Deque<Question> first = new ArrayDeque<>();
     private boolean quickTurn = true;
@@ -54,7 +54,7 @@ final class QuestionRounds {
      * @param standing how the question fared
      * @param insteadOf how the one fared that it replaces; null for a question of its own
      */
-    private record Asked(Question question, Standing standing, @Nullable Standing insteadOf) {
+    private record PacedQuestion(Question question, Standing standing, @Nullable Standing insteadOf) {
 
         boolean wanted() {
             return insteadOf == null || !insteadOf.usable();
@@ -62,8 +62,8 @@ final class QuestionRounds {
     }
 
     QuestionRounds(List<Question> quick, List<Question> slow, long pollEveryNanos) {
-        this.quick = quick.stream().map(this::asked).toList();
-        this.slow = slow.stream().map(this::asked).toList();
+        this.quick = quick.stream().map(this::paced).toList();
+        this.slow = slow.stream().map(this::paced).toList();
         this.pollEveryNanos = pollEveryNanos;
     }
 
@@ -95,13 +95,13 @@ final class QuestionRounds {
                 : quickTurn ? due(slow, SLOW_EVERY_NANOS, now, false) : due(quick, every, now, slowRadio);
     }
 
-    private @Nullable Question due(List<Asked> questions, long every, long now, boolean onlyFirst) {
-        Asked longest = null;
-        for (Asked asked : onlyFirst ? questions.subList(0, Math.min(1, questions.size())) : questions) {
-            long next = asked.standing().next;
+    private @Nullable Question due(List<PacedQuestion> questions, long every, long now, boolean onlyFirst) {
+        PacedQuestion longest = null;
+        for (PacedQuestion question : onlyFirst ? questions.subList(0, Math.min(1, questions.size())) : questions) {
+            long next = question.standing().next;
             boolean due = next - now <= every / EARLY_PART;
-            if (due && asked.wanted() && (longest == null || next - longest.standing().next < 0)) {
-                longest = asked;
+            if (due && question.wanted() && (longest == null || next - longest.standing().next < 0)) {
+                longest = question;
             }
         }
         if (longest == null) {
@@ -149,10 +149,10 @@ final class QuestionRounds {
             return 0;
         }
         long least = SLOW_EVERY_NANOS;
-        for (List<Asked> questions : List.of(quick, slow)) {
-            for (Asked asked : questions) {
-                if (asked.wanted()) {
-                    least = Math.min(least, asked.standing().next - now);
+        for (List<PacedQuestion> questions : List.of(quick, slow)) {
+            for (PacedQuestion question : questions) {
+                if (question.wanted()) {
+                    least = Math.min(least, question.standing().next - now);
                 }
             }
         }
@@ -163,9 +163,9 @@ final class QuestionRounds {
         return slow.size();
     }
 
-    private Asked asked(Question question) {
+    private PacedQuestion paced(Question question) {
         String replaced = question.insteadOf();
-        return new Asked(question, standing(question.key()), replaced == null ? null : standing(replaced));
+        return new PacedQuestion(question, standing(question.key()), replaced == null ? null : standing(replaced));
     }
 
     private Standing standing(String key) {

@@ -72,8 +72,8 @@ final class RadioConversation implements Conversation {
         this.published = new PublishedState(keying, listener);
         this.answersEach = dialect.say(new RadioCommand.Key(false)).acknowledged();
         for (StatePart part : StatePart.values()) {
-            boolean asked = dialect.questions().anyMatch(question -> question.only() == part);
-            fresh.lacks(part, !asked);
+            boolean hasQuestion = dialect.questions().anyMatch(question -> question.only() == part);
+            fresh.lacks(part, !hasQuestion);
         }
         this.rounds = new QuestionRounds(dialect.quickQuestions(), dialect.slowQuestions(), pollEvery.toNanos());
         this.receive = new ReceiveOrder(dialect, keying, rounds);

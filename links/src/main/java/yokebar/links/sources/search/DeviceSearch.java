@@ -155,11 +155,11 @@ public final class DeviceSearch {
         try (Wire wire = attempt.address().open()) {
             long listen = attempt.baud() == null ? LISTEN_TCP_NANOS : LISTEN_SERIAL_NANOS;
             long begin = System.nanoTime();
-            long asked = begin - ASK_AGAIN_NANOS;
+            long askedAt = begin - ASK_AGAIN_NANOS;
             for (long now = begin; now - begin < listen && !cancelled.getAsBoolean(); now = System.nanoTime()) {
-                if (now - asked >= ASK_AGAIN_NANOS) {
+                if (now - askedAt >= ASK_AGAIN_NANOS) {
                     wire.write(attempt.probe().question());
-                    asked = now;
+                    askedAt = now;
                 }
                 int count = wire.read(buffer, Wire.READ_WAIT_MS);
                 noise[0] |= count > 0;

@@ -88,14 +88,14 @@ final class ShareSentences {
         String rest = sentence.substring(2);
         try {
             return rest.isEmpty() && !letters.equals("TX") && !letters.equals("RX")
-                    ? asked(letters)
+                    ? questionAnswer(letters)
                     : letters.equals("SM") ? meter() : commanded(letters, rest);
         } catch (NumberFormatException e) {
             return REFUSED;
         }
     }
 
-    private String asked(String letters) {
+    private String questionAnswer(String letters) {
         RadioState state = radio.state();
         return switch (letters) {
             case "ID" -> "ID019;";

@@ -27,7 +27,7 @@ import yokebar.standins.world.World;
 
 class ClusterNodeTest {
     private final List<String> heard = new CopyOnWriteArrayList<>();
-    private final List<String> said = new CopyOnWriteArrayList<>();
+    private final List<String> sent = new CopyOnWriteArrayList<>();
     private final Air air = new Air(new World(9), Clock.systemUTC(), 1);
     private BeaconHill hill;
     private ClusterNode node;
@@ -39,8 +39,8 @@ class ClusterNodeTest {
         }
 
         @Override
-        public void said(String line) {
-            said.add(line);
+        public void sent(String line) {
+            sent.add(line);
         }
     };
 
@@ -79,7 +79,7 @@ class ClusterNodeTest {
         await("sh/dx", () -> heard.stream().anyMatch(line -> line.contains("before we came")));
         hill.spot("OZ2QAB", 14_025.0, "ZP5QXA", "after");
         await("the spot", () -> heard.stream().anyMatch(line -> line.contains("after")));
-        assertThat(said).containsExactly("CU9QYB", "sh/dx");
+        assertThat(sent).containsExactly("CU9QYB", "sh/dx");
         assertThat(heard).allSatisfy(line -> assertThat(line).matches("[\\x20-\\x7e]*"));
         assertThat(node.status().state()).isEqualTo(LinkState.LIVE);
     }
@@ -89,7 +89,7 @@ class ClusterNodeTest {
         hill.setPassword("lamp-of-the-hill");
         node(hill.port(), "lamp-of-the-hill", Duration.ZERO);
         await("welcome", () -> heard.stream().anyMatch(line -> line.startsWith("Hello CU9QYB")));
-        assertThat(said).doesNotContain("lamp-of-the-hill");
+        assertThat(sent).doesNotContain("lamp-of-the-hill");
         node.say("dx 14025.0 ZP5QXA loud");
         await("the post", () -> hill.books().size() == 1);
         assertThat(hill.books().get(0).call()).isEqualTo("ZP5QXA");
@@ -105,7 +105,7 @@ class ClusterNodeTest {
         assertThat(node.status().reason()).contains("Beacon Hill does not let CU9QYB in");
         assertThat(node.status().brief()).isEqualTo("login refused");
         assertThat(node.status().nextAttempt()).isNotNull();
-        assertThat(said).as("no commands into the login").doesNotContain("sh/dx");
+        assertThat(sent).as("no commands into the login").doesNotContain("sh/dx");
     }
 
     /** A question need not end with a colon. */
@@ -163,10 +163,10 @@ class ClusterNodeTest {
     void anEmptyLineKeepsTheLineOpen() {
         node(hill.port(), null, Duration.ofMillis(40));
         await("live", () -> heard.stream().anyMatch(line -> line.startsWith("Hello")));
-        int before = said.size();
+        int before = sent.size();
         hill.tell("still here");
         await("still here", () -> heard.contains("still here"));
-        assertThat(said).as("empty lines are not told").hasSize(before);
+        assertThat(sent).as("empty lines are not told").hasSize(before);
     }
 
     @Test
@@ -220,7 +220,7 @@ class ClusterNodeTest {
                     next = in.readLine();
                 }
                 assertThat(next).as("after the lines that keep it open").isEqualTo("sh/dx");
-                await("what was said to be told", () -> said.equals(List.of("CU9QYB", "sh/dx")));
+                await("what was sent", () -> sent.equals(List.of("CU9QYB", "sh/dx")));
             }
         }
     }
@@ -249,7 +249,7 @@ class ClusterNodeTest {
                     }
 
                     @Override
-                    public void said(String line) {}
+                    public void sent(String line) {}
                 },
                 status -> {});
         node.start();

@@ -8,11 +8,11 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.core.basics.call.Call;
 import yokebar.core.operate.line.LineText;
@@ -30,6 +30,7 @@ public class NetRoster {
 
     private final EntityManager db;
     private final ApplicationEventPublisher events;
+    private final KeptRosters kept = new KeptRosters();
 
     NetRoster(EntityManager db, ApplicationEventPublisher events) {
         this.db = db;
@@ -37,13 +38,17 @@ public class NetRoster {
     }
 
     /**
-     * The stations of a net, with the number of its sessions they were in.
+     * The stations of a net by call, with the number of its sessions they were in.
      *
      * @param except a session that does not count
      */
     @Transactional(readOnly = true)
-    public List<LikelyStations.Known> of(long netId, long except) {
-        Map<String, LikelyStations.Known> known = new TreeMap<>();
+    public Map<String, LikelyStations.Known> of(long netId, long except) {
+        return kept.get(netId, except, () -> read(netId, except));
+    }
+
+    private Map<String, LikelyStations.Known> read(long netId, long except) {
+        Map<String, LikelyStations.Known> known = new HashMap<>();
         db.createQuery(
                         "select c.callSign, max(c.name), count(distinct c.sessionId) from CheckInRow c, NetSessionRow s"
                                 + " where s.id = c.sessionId and s.netId = :net and s.id <> :except and c.callSign is not null"
@@ -67,7 +72,7 @@ public class NetRoster {
                                 seen == null ? 0 : seen.sessions()));
             }
         }
-        return List.copyOf(known.values());
+        return known;
     }
 
     private Map<String, MemberRow> members(long netId) {
@@ -94,9 +99,20 @@ public class NetRoster {
     @Transactional
     public void came(long netId, String call) {
         MemberRow member = member(netId, call);
-        if (member != null) {
+        if (member != null && member.removed) {
             member.removed = false;
+            events.publishEvent(new RosterChanged());
         }
+    }
+
+    /** Check-ins of a session were changed, and what is read from now on is to show it. */
+    public void checkInsChanged(long sessionId) {
+        kept.sessionChanged(sessionId);
+    }
+
+    @TransactionalEventListener
+    void changed(RosterChanged event) {
+        kept.stationChanged();
     }
 
     private @Nullable MemberRow member(long netId, String call) {

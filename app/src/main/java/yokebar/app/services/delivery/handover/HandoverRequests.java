@@ -70,7 +70,7 @@ public class HandoverRequests {
             left = chosen.size();
         }
 
-        void went(int contacts) {
+        void handedOver(int contacts) {
             left = ofChosen || left == Integer.MAX_VALUE ? left : Math.max(0, left - contacts);
         }
 

@@ -134,7 +134,7 @@ class HandoverRound {
         int contacts = handovers.contacts(handoverId);
         boolean works = steps.send(handoverId, serviceId);
         if (handovers.exists(handoverId)) {
-            request.went(contacts);
+            request.handedOver(contacts);
         }
         return works;
     }

@@ -148,7 +148,7 @@ class LogDeliveries {
     @EventListener
     void deleted(ContactsDeleted event) {
         StateTally tally = new StateTally();
-        repository.of(event.ids()).forEach(delivery -> tally.went(delivery.serviceId, delivery.state));
+        repository.of(event.ids()).forEach(delivery -> tally.add(delivery.serviceId, delivery.state));
         Long[] contacts = event.ids().toArray(Long[]::new);
         db.createNativeQuery("insert into delivery_past select :change, d.* from unnest(:contacts) as w(id)"
                         + " join delivery d on d.contact_id = w.id")

@@ -22,7 +22,7 @@ public class ReviewRounds {
     /** When contacts that wait for a time were looked at. */
     private final Map<Integer, Instant> passingReviewed = new ConcurrentHashMap<>();
     /** Services of which all that waits is to be looked at. */
-    private final Set<Integer> asked = ConcurrentHashMap.newKeySet();
+    private final Set<Integer> requested = ConcurrentHashMap.newKeySet();
 
     ReviewRounds(RuleReview review, Clock clock) {
         this.review = review;
@@ -31,16 +31,16 @@ public class ReviewRounds {
 
     /** At the start: what an earlier edition held is in words, and is looked at again. */
     public void askForHeldInWords(Collection<Integer> serviceIds) {
-        serviceIds.stream().filter(review::anyHeldInWords).forEach(asked::add);
+        serviceIds.stream().filter(review::anyHeldInWords).forEach(requested::add);
     }
 
     /** Has all that waits or is held looked at again in the next round. */
     public void ask(int serviceId) {
-        asked.add(serviceId);
+        requested.add(serviceId);
     }
 
     public boolean isAsked(int serviceId) {
-        return asked.contains(serviceId);
+        return requested.contains(serviceId);
     }
 
     /**
@@ -57,7 +57,7 @@ public class ReviewRounds {
                 after = review.reviewWhatPasses(serviceId, after);
             }
         }
-        if (asked.remove(serviceId)) {
+        if (requested.remove(serviceId)) {
             reviewAll(serviceId, goOn);
         }
     }

@@ -12,7 +12,7 @@ public final class StateTally {
         add(serviceId, state, 1);
     }
 
-    void went(int serviceId, DeliveryState state) {
+    void add(int serviceId, DeliveryState state) {
         add(serviceId, state, -1);
     }
 

@@ -81,7 +81,7 @@ class JournalController {
      * @param logged what the log says; null for nothing
      * @param same whether it says the same
      */
-    record FieldBeside(String name, String said, @Nullable String logged, boolean same) {}
+    record FieldBeside(String name, String arrived, @Nullable String logged, boolean same) {}
 
     /** @param raw the record put right; null for as it came */
     record ReplayDraft(@Nullable String raw) {}

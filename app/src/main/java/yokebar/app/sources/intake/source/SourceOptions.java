@@ -54,8 +54,8 @@ public record SourceOptions(
         if (ownCalls.isEmpty()) {
             return true;
         }
-        String said = record.get("STATION_CALLSIGN");
-        String call = said != null ? said : ownCall == null ? "" : ownCall.text();
+        String stated = record.get("STATION_CALLSIGN");
+        String call = stated != null ? stated : ownCall == null ? "" : ownCall.text();
         String operator = record.get("OPERATOR");
         return ownCalls.contains(call.strip().toUpperCase(Locale.ROOT))
                 || operator != null && ownCalls.contains(operator.strip().toUpperCase(Locale.ROOT));
