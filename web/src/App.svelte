@@ -10,6 +10,7 @@
   import { provide } from './lib/platform/page/stores';
   import Yoke from './lib/sources/hub/Yoke.svelte';
   import { Page } from './page';
+  import { texts } from './texts';
 
   const page = new Page();
   const { features, live, navigation } = page;
@@ -82,14 +83,14 @@
   }
 </script>
 
-<svelte:head><title>{view?.label} · Yokebar</title></svelte:head>
+<svelte:head><title>{texts.yokebarLabel(view?.label ?? '')}</title></svelte:head>
 <svelte:window {onkeydown} {onbeforeunload} />
 
 {#if navigation.paletteOpen}<Palette actions={page.actions} />{/if}
 {#if navigation.keysOpen}<KeyMap actions={page.actions} {localKeys} />{/if}
 {#if navigation.leaving}<UnsavedAsk />{/if}
 
-<button class="skip" onclick={() => main?.focus()}>Skip to the view</button>
+<button class="skip" onclick={() => main?.focus()}>{texts.skipToTheView}</button>
 <div class="frame">
   <Yoke />
   <div class="body">

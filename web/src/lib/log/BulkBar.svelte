@@ -8,6 +8,7 @@
   import { ChangeStore } from './change/changes.svelte';
   import { LogStore } from './log.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   /** @param onback called when the keyboard leaves the actions for the rows */
   let { chosen, onback }: { chosen: Chosen; onback?: () => void } = $props();
@@ -21,7 +22,7 @@
   }
 
   const FIELDS = [
-    { name: 'PROP_MODE', label: 'How the signal travelled' },
+    { name: 'PROP_MODE', label: texts.howTheSignalTravelled },
     ...MAIN_FIELDS.filter((f) => f.name !== 'CALL'),
   ];
   let asking = $state<'edit' | 'delete' | undefined>(undefined);
@@ -58,10 +59,9 @@
   }
 
   function outcome(look: BulkPreview): string {
-    const of = look.lookedAt < look.chosen ? ` of the first ${grouped(look.lookedAt)} looked at` : '';
-    const rest =
-      look.impossible > 0 ? `; ${grouped(look.impossible)} cannot take it and stay as they are` : '';
-    return `${counted(look.different, 'contact')} will be different${of}${rest}.`;
+    const of = look.lookedAt < look.chosen ? texts.ofTheFirstLookedAt(grouped(look.lookedAt)) : '';
+    const rest = look.impossible > 0 ? texts.cannotTakeItAndStay(grouped(look.impossible)) : '';
+    return texts.willBeDifferent(counted(look.different, 'contact'), of, rest);
   }
 
   function carryOut() {
@@ -88,46 +88,48 @@
   }}
 />
 
-<div class="bulk" role="region" aria-label="Chosen contacts" bind:this={bar}>
-  <strong>{counted(chosen.size, 'contact')} chosen</strong>
-  <Button size="small" kind="tertiary" on:click={() => (asking = 'edit')}>Change a field</Button>
+<div class="bulk" role="region" aria-label={texts.chosenContacts} bind:this={bar}>
+  <strong>{texts.chosen(counted(chosen.size, 'contact'))}</strong>
+  <Button size="small" kind="tertiary" on:click={() => (asking = 'edit')}>{texts.changeAField}</Button>
   <SendChosen {chosen} />
-  <Button size="small" kind="ghost" on:click={() => (asking = 'delete')}>Delete</Button>
+  <Button size="small" kind="ghost" on:click={() => (asking = 'delete')}>{texts.delete}</Button>
   {#if !chosen.whole && chosen.size < log.found}
-    <button class="more" onclick={() => chosen.chooseAll(log.found)}>Choose all {grouped(log.found)}</button>
+    <button class="more" onclick={() => chosen.chooseAll(log.found)}
+      >{texts.chooseAllFound(grouped(log.found))}</button
+    >
   {/if}
-  <button class="more" onclick={none}>Choose none</button>
+  <button class="more" onclick={none}>{texts.chooseNone}</button>
 </div>
 
 <Modal
   size="sm"
   open={asking !== undefined}
   modalHeading={asking === 'delete'
-    ? `Delete ${counted(chosen.size, 'contact')}?`
-    : `Change a field of ${counted(chosen.size, 'contact')}`}
+    ? texts.deleteContacts(counted(chosen.size, 'contact'))
+    : texts.changeAFieldOf(counted(chosen.size, 'contact'))}
   primaryButtonText={asking === 'delete'
     ? 'Delete'
-    : `Change ${preview ? counted(preview.different, 'contact') : ''}`}
+    : texts.changeWords(preview ? counted(preview.different, 'contact') : '')}
   primaryButtonDisabled={asking === 'edit' && !preview?.different}
-  secondaryButtonText="Leave as it is"
+  secondaryButtonText={texts.leaveAsItIs}
   danger={asking === 'delete'}
   on:close={() => (asking = undefined)}
   on:click:button--secondary={() => (asking = undefined)}
   on:submit={carryOut}
 >
   {#if asking === 'delete'}
-    <p>They leave the log and are no longer sent to services. It can be undone at any time under Changes.</p>
+    <p>{texts.theyLeaveTheLogAnd}</p>
   {:else if asking === 'edit'}
     <div class="form">
-      <Select size="sm" labelText="Field" bind:selected={field} on:update={() => (value = '')}>
+      <Select size="sm" labelText={texts.field} bind:selected={field} on:update={() => (value = '')}>
         {#each FIELDS as f (f.name)}<SelectItem value={f.name} text={f.label} />{/each}
       </Select>
       {#if field === 'PROP_MODE'}
-        <Select size="sm" labelText="New value" bind:selected={value}>
+        <Select size="sm" labelText={texts.newValue} bind:selected={value}>
           {#each PROPAGATION as { code, label } (code)}<SelectItem value={code} text={label} />{/each}
         </Select>
       {:else}
-        <TextInput size="sm" labelText="New value; empty takes the field away" bind:value />
+        <TextInput size="sm" labelText={texts.newValueEmptyTakesThe} bind:value />
       {/if}
     </div>
     {#if problem}
@@ -143,7 +145,7 @@
         {/each}
       </ul>
     {:else}
-      <p class="muted">Looking what would change…</p>
+      <p class="muted">{texts.lookingWhatWouldChange}</p>
     {/if}
   {/if}
 </Modal>

@@ -13,6 +13,7 @@
   import { LatestStore } from './latest.svelte';
   import { LaneStore } from '../services/delivery/lanes.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   let { id }: { id: number } = $props();
   const navigation = useStore(Navigation);
@@ -52,7 +53,7 @@
 </script>
 
 <Drawer
-  label="Contact"
+  label={texts.contact}
   title={contact?.line.call ?? ''}
   mono
   subtitle={[contact?.line.name, contact?.line.country].filter(Boolean).join(', ')}
@@ -68,10 +69,18 @@
     {/each}
 
     <div class="tabs" role="tablist">
-      <button role="tab" aria-selected={tab === 'journey'} onclick={() => (tab = 'journey')}>Journey</button>
-      <button role="tab" aria-selected={tab === 'fields'} onclick={() => (tab = 'fields')}>Fields</button>
-      <button role="tab" aria-selected={tab === 'records'} onclick={() => (tab = 'records')}>Records</button>
-      <button role="tab" aria-selected={tab === 'picture'} onclick={() => (tab = 'picture')}>Picture</button>
+      <button role="tab" aria-selected={tab === 'journey'} onclick={() => (tab = 'journey')}
+        >{texts.journey}</button
+      >
+      <button role="tab" aria-selected={tab === 'fields'} onclick={() => (tab = 'fields')}
+        >{texts.fields}</button
+      >
+      <button role="tab" aria-selected={tab === 'records'} onclick={() => (tab = 'records')}
+        >{texts.records}</button
+      >
+      <button role="tab" aria-selected={tab === 'picture'} onclick={() => (tab = 'picture')}
+        >{texts.picture}</button
+      >
     </div>
 
     {#if tab === 'journey'}
@@ -86,7 +95,7 @@
   {:else if form.problem}
     <p class="trouble" role="alert">{form.problem.message}</p>
   {:else}
-    <p class="muted">Reading the contact…</p>
+    <p class="muted">{texts.readingTheContact}</p>
   {/if}
 </Drawer>
 

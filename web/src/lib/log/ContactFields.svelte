@@ -2,6 +2,7 @@
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { ContactForm } from './contact-form.svelte';
   import { MAIN_FIELDS, PROPAGATION } from './fields';
+  import { texts } from './texts';
 
   let { form }: { form: ContactForm } = $props();
 </script>
@@ -10,7 +11,7 @@
   <TextInput
     size="sm"
     labelText={label}
-    title={form.contact?.sources[name] ? `Said by ${form.contact.sources[name]}` : undefined}
+    title={form.contact?.sources[name] ? texts.saidByName(form.contact.sources[name]) : undefined}
     bind:value={form.values[name]}
     invalid={form.problem?.fields.has(name)}
     invalidText={form.problem?.fields.get(name)}
@@ -22,14 +23,14 @@
     event.preventDefault();
     void form.save();
   }}
-  aria-label="Fields"
+  aria-label={texts.fields}
 >
   <div class="fields">
     {#each MAIN_FIELDS as { name, label, wide } (name)}
       <div class:wide>{@render field(name, label)}</div>
     {/each}
     <div class="wide">
-      <Select size="sm" labelText="How the signal travelled" bind:selected={form.values['PROP_MODE']}>
+      <Select size="sm" labelText={texts.howTheSignalTravelled} bind:selected={form.values['PROP_MODE']}>
         {#each PROPAGATION as { code, label } (code)}
           <SelectItem value={code} text={label} />
         {/each}
@@ -38,7 +39,7 @@
   </div>
   {#if form.others.length > 0}
     <details>
-      <summary>{form.others.length} more fields, as they came</summary>
+      <summary>{texts.moreFieldsAsTheyCame(form.others.length)}</summary>
       <div class="fields">
         {#each form.others as name (name)}
           <div>{@render field(name, name)}</div>
@@ -48,12 +49,12 @@
   {/if}
   {#each Object.entries(form.clashing) as [name, value] (name)}
     <p class="clash" role="alert">
-      <span class="mono">{name}</span> was changed meanwhile to <strong>{value || 'nothing'}</strong>; you
-      have
-      <strong>{form.values[name] || 'nothing'}</strong>.
-      <button type="button" class="more" onclick={() => form.choose(name, value)}>Take theirs</button>
+      <span class="mono">{name}</span>
+      {texts.wasChangedMeanwhileTo} <strong>{value || texts.nothing}</strong>{texts.youHave}
+      <strong>{form.values[name] || texts.nothing}</strong>.
+      <button type="button" class="more" onclick={() => form.choose(name, value)}>{texts.takeTheirs}</button>
       <button type="button" class="more" onclick={() => form.choose(name, form.values[name] ?? '')}
-        >Keep mine</button
+        >{texts.keepMine}</button
       >
     </p>
   {/each}
@@ -61,12 +62,13 @@
     <Button
       type="submit"
       size="small"
-      disabled={!form.dirty || form.saving || Object.keys(form.clashing).length > 0}>Save changes</Button
+      disabled={!form.dirty || form.saving || Object.keys(form.clashing).length > 0}
+      >{texts.saveChanges}</Button
     >
     {#if form.dirty || form.problem}
-      <Button kind="ghost" size="small" on:click={() => form.startOver()}>Take the log's values</Button>
+      <Button kind="ghost" size="small" on:click={() => form.startOver()}>{texts.takeTheLogsValues}</Button>
     {/if}
-    <span role="status">{form.saved ? 'Saved.' : ''}</span>
+    <span role="status">{form.saved ? texts.saved : ''}</span>
   </div>
   {#if form.problem}<p class="trouble" role="alert">{form.problem.message}</p>{/if}
 </form>

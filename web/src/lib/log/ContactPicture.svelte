@@ -3,6 +3,7 @@
   import { untrack } from 'svelte';
   import { api, got, Problem, type PictureStanding } from '../platform/api/client';
   import { utcDate, utcMinute } from '../platform/shared/format';
+  import { texts } from './texts';
 
   let { id, call, version }: { id: number; call: string; version: unknown } = $props();
 
@@ -54,20 +55,21 @@
 
 {#if standing?.there}
   <figure>
-    <img src={`/api/contacts/${id}/picture?shown=${shown}`} alt={`Put to the contact with ${call}`} />
+    <img src={`/api/contacts/${id}/picture?shown=${shown}`} alt={texts.putToTheContactWith(call)} />
     <figcaption class="muted">
       {#if standing.trouble}{standing.trouble}
-      {:else if standing.sentAt}At {standing.service} since {utcDate(standing.sentAt)}
-        {utcMinute(standing.sentAt)}.
-      {:else if standing.service}Goes to {standing.service} once the contact is there.
-      {:else}Kept here only: no service in use shows pictures.{/if}
+      {:else if standing.sentAt}{texts.atSinceService(
+          standing.service ?? '',
+          utcDate(standing.sentAt),
+          utcMinute(standing.sentAt),
+        )}
+      {:else if standing.service}{texts.goesToOnceTheContact(standing.service)}
+      {:else}{texts.keptHereOnlyNoService}{/if}
     </figcaption>
   </figure>
 {:else if standing}
   <p class="muted">
-    No picture yet. A card, a screen or a face{standing.service
-      ? `; ${standing.service} shows it beside the contact`
-      : ''}.
+    {texts.noPictureYetACard(standing.service ? texts.showsItBesideTheContact(standing.service) : '')}
   </p>
 {/if}
 <input
@@ -75,20 +77,20 @@
   class="visually-hidden"
   type="file"
   accept="image/png,image/jpeg,image/bmp"
-  aria-label="Picture file"
+  aria-label={texts.pictureFile}
   tabindex="-1"
   onchange={() => void put()}
 />
 <div class="keys">
   <Button kind="tertiary" size="small" disabled={busy} on:click={() => chooser?.click()}
-    >{busy ? 'Putting it there…' : standing?.there ? 'Choose another' : 'Choose a picture'}</Button
+    >{busy ? texts.puttingItThere : standing?.there ? texts.chooseAnother : texts.chooseAPicture}</Button
   >
   {#if standing?.there}
     <Button
       kind="ghost"
       size="small"
       on:click={() => act(() => got(api.DELETE('/api/contacts/{id}/picture', { params })))}
-      >Take it away</Button
+      >{texts.takeItAway}</Button
     >
   {/if}
 </div>

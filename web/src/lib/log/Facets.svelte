@@ -7,6 +7,7 @@
   import { LaneStore } from '../services/delivery/lanes.svelte';
   import { LogStore } from './log.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   let {
     typed,
@@ -21,17 +22,17 @@
 
   const SHOWN = 6;
   const NAMES: Record<string, string> = {
-    BAND: 'Band',
-    MODE: 'Mode',
-    GROUP: 'Kind',
-    YEAR: 'Year',
-    COUNTRY: 'Entity',
-    CONT: 'Continent',
-    OPERATOR: 'Operator',
-    STATION_CALLSIGN: 'Own call',
-    PROP_MODE: 'Via',
+    BAND: texts.band,
+    MODE: texts.mode,
+    GROUP: texts.kind,
+    YEAR: texts.year,
+    COUNTRY: texts.entity,
+    CONT: texts.continent,
+    OPERATOR: texts.operator,
+    STATION_CALLSIGN: texts.ownCall,
+    PROP_MODE: texts.via,
   };
-  const GROUPS: Record<string, string> = { PHONE: 'phone', CW: 'CW', DIGITAL: 'digital' };
+  const GROUPS: Record<string, string> = { PHONE: texts.phone, CW: 'CW', DIGITAL: texts.digital };
 
   let counts = $state.raw<LogFacets | undefined>(undefined);
   let opened = $state.raw<Set<string>>(new Set());
@@ -86,7 +87,7 @@
   }
 </script>
 
-<div class="facets" role="region" aria-label="Counts">
+<div class="facets" role="region" aria-label={texts.counts}>
   {#each counts?.facets ?? [] as facet (facet.field)}
     {#if facet.values.length > 1 || chosen(typed, facet.name).length > 0}
       <section>
@@ -106,7 +107,7 @@
         </ul>
         {#if facet.values.length > SHOWN}
           <button class="more" onclick={() => open(facet.field)}>
-            {opened.has(facet.field) ? 'fewer' : `${facet.values.length - SHOWN + facet.more} more`}
+            {opened.has(facet.field) ? texts.fewer : texts.more(facet.values.length - SHOWN + facet.more)}
           </button>
         {/if}
       </section>

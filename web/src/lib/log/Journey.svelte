@@ -1,20 +1,21 @@
 <script lang="ts">
   import type { JourneyStep } from '../platform/api/client';
   import { localTime, utcDate, utcSecond } from '../platform/shared/format';
+  import { texts } from './texts';
 
   let { steps }: { steps: JourneyStep[] } = $props();
 
   const WORDS: Record<JourneyStep['kind'], string> = {
-    ARRIVED: 'Arrived',
-    MERGED: 'Merged',
-    DUPLICATE: 'Came again',
-    EDITED: 'Edited',
-    HELD: 'Held',
-    DUE: 'Due',
-    HANDED_OVER: 'Handed over',
-    ACCEPTED: 'Accepted',
-    REFUSED: 'Refused',
-    CONFIRMED: 'Confirmed',
+    ARRIVED: texts.arrived,
+    MERGED: texts.merged,
+    DUPLICATE: texts.cameAgain,
+    EDITED: texts.edited,
+    HELD: texts.held,
+    DUE: texts.due,
+    HANDED_OVER: texts.handedOver,
+    ACCEPTED: texts.accepted,
+    REFUSED: texts.refused,
+    CONFIRMED: texts.confirmed,
   };
 </script>
 
@@ -33,7 +34,7 @@
       </p>
       {#if step.raw}
         <details>
-          <summary>The record as it came</summary>
+          <summary>{texts.theRecordAsItCame}</summary>
           <pre class="mono">{step.raw}</pre>
         </details>
       {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, got } from '../platform/api/client';
   import { grouped } from '../platform/shared/format';
+  import { texts } from './texts';
 
   const EVERY_MS = 400;
   let loaded = $state(0);
@@ -24,7 +25,7 @@
 
 <!-- Seen only after a start without a kept index: a long log takes some seconds to be read. -->
 <p class="state muted" role="status">
-  Reading the log{total > 0 ? `: ${grouped(loaded)} of ${grouped(total)} contacts` : '…'}
+  {texts.readingTheLog(total > 0 ? texts.ofContactsLoaded(grouped(loaded), grouped(total)) : '…')}
 </p>
 
 <style>

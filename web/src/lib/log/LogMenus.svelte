@@ -8,6 +8,7 @@
   import { LaneStore } from '../services/delivery/lanes.svelte';
   import { LogStore } from './log.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   let { onsearch }: { onsearch: (text: string) => void } = $props();
   const display = useStore(LogDisplay);
@@ -67,16 +68,16 @@
   }
 </script>
 
-<Menu label="Views" onopen={readViews}>
+<Menu label={texts.views} onopen={readViews}>
   {#each views as view (view.name)}
     <div class="saved">
       <button class="choice" onclick={() => use(view)}
         >{view.name}<span class="mono">{view.search}</span></button
       >
-      <button class="away" aria-label={`Remove the view ${view.name}`} onclick={() => forget(view)}>×</button>
+      <button class="away" aria-label={texts.removeTheView(view.name)} onclick={() => forget(view)}>×</button>
     </div>
   {:else}
-    <p class="muted">Keep a search with its order and columns under a name, and it is one click away.</p>
+    <p class="muted">{texts.keepASearchWithIts}</p>
   {/each}
   <form
     class="keep"
@@ -85,13 +86,18 @@
       void keep();
     }}
   >
-    <TextInput size="sm" labelText="Keep what is shown as" placeholder="Japan on 40 m" bind:value={name} />
-    <Button size="small" kind="tertiary" type="submit" disabled={name.trim() === ''}>Keep</Button>
+    <TextInput
+      size="sm"
+      labelText={texts.keepWhatIsShownAs}
+      placeholder={texts.japanOn40M}
+      bind:value={name}
+    />
+    <Button size="small" kind="tertiary" type="submit" disabled={name.trim() === ''}>{texts.keep}</Button>
   </form>
   {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
 </Menu>
 
-<Menu label="Columns" onopen={readFields}>
+<Menu label={texts.columns} onopen={readFields}>
   <div class="columns">
     {#each fields as field (field)}
       <Checkbox
@@ -101,26 +107,28 @@
       />
     {/each}
   </div>
-  <button class="more" onclick={() => display.show(FIRST_COLUMNS)}>As at first</button>
+  <button class="more" onclick={() => display.show(FIRST_COLUMNS)}>{texts.asAtFirst}</button>
 </Menu>
 
-<Menu label="Export">
+<Menu label={texts.export}>
   {#if log.notUnderstood.length > 0}
     <p class="trouble">
-      The search is not understood, so it finds nothing to export. Correct it, or show the whole log.
+      {texts.theSearchIsNotUnderstood}
     </p>
-    <Button size="small" kind="tertiary" on:click={() => onsearch('')}>Show the whole log</Button>
+    <Button size="small" kind="tertiary" on:click={() => onsearch('')}>{texts.showTheWholeLog}</Button>
   {:else}
-    <p class="muted">{counted(log.found, 'contact')}: what is found now, in this order.</p>
-    <a class="choice" href={`/api/contacts.adi?${query}`} download="contacts.adi">ADI, for other programs</a>
-    <a class="choice" href={`/api/contacts.adx?${query}`} download="contacts.adx">ADX, the same as XML</a>
+    <p class="muted">{texts.whatIsFoundNowIn(counted(log.found, 'contact'))}</p>
+    <a class="choice" href={`/api/contacts.adi?${query}`} download="contacts.adi"
+      >{texts.adiForOtherPrograms}</a
+    >
+    <a class="choice" href={`/api/contacts.adx?${query}`} download="contacts.adx">{texts.adxTheSameAsXml}</a>
     <a
       class="choice"
       href={`/api/contacts.csv?${query}&columns=${display.columns.join(',')}`}
-      download="contacts.csv">CSV of these columns</a
+      download="contacts.csv">{texts.csvOfTheseColumns}</a
     >
     <a class="choice" href={`/api/log/print?${query}&columns=${display.columns.join(',')}`} target="_blank"
-      >A page to print</a
+      >{texts.aPageToPrint}</a
     >
   {/if}
 </Menu>

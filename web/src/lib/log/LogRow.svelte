@@ -3,6 +3,7 @@
   import Seals from '../services/delivery/Seals.svelte';
   import { localTime } from '../platform/shared/format';
   import type { Column } from './columns';
+  import { texts } from './texts';
 
   let {
     line,
@@ -81,7 +82,7 @@
       <input
         type="checkbox"
         tabindex="-1"
-        aria-label={`Choose ${line.call}`}
+        aria-label={texts.chooseCall(line.call)}
         checked={chosen}
         onclick={(event) => {
           event.stopPropagation();
@@ -101,7 +102,7 @@
         {#if editing === c.field}
           <input
             class="cell"
-            aria-label={`${c.label} of ${line.call}`}
+            aria-label={texts.ofLabel(c.label, line.call)}
             value={text ?? c.text(line)}
             use:focused
             onkeydown={typed}
@@ -116,7 +117,7 @@
       <span role="gridcell"><Seals {lanes} seals={line.seals} word={lanes.length === 1} /></span>
     {/if}
   {:else}
-    <span></span><span class="coming" role="gridcell" aria-label="Being read"></span>
+    <span></span><span class="coming" role="gridcell" aria-label={texts.beingRead}></span>
   {/if}
 </div>
 

@@ -13,6 +13,7 @@
   import { LaneStore } from '../services/delivery/lanes.svelte';
   import { LogDisplay } from './log-display.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   let { chosen, onactions }: { chosen: Chosen; onactions: () => void } = $props();
   const navigation = useStore(Navigation);
@@ -162,7 +163,7 @@
     class="table"
     role="grid"
     tabindex="0"
-    aria-label="Contacts; arrow keys move, Enter opens, space chooses, e edits, a goes to the actions"
+    aria-label={texts.contactsArrowKeysMoveEnter}
     aria-rowcount={log.found}
     aria-multiselectable="true"
     aria-activedescendant={cursor >= 0 && log.at(cursor) ? `log-row-${log.at(cursor)?.id}` : undefined}

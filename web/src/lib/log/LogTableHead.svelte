@@ -5,6 +5,7 @@
   import type { Chosen } from './chosen.svelte';
   import type { Column } from './columns';
   import { LogStore } from './log.svelte';
+  import { texts } from './texts';
 
   interface Props {
     columns: Column[];
@@ -32,7 +33,7 @@
   <span role="columnheader">
     <input
       type="checkbox"
-      aria-label="Choose all that were found"
+      aria-label={texts.chooseAllThatWereFound}
       checked={chosen.whole}
       indeterminate={chosen.size > 0 && !chosen.whole}
       onchange={() => (chosen.whole ? chosen.clear() : chosen.chooseAll(log.found))}
@@ -41,7 +42,7 @@
   {#each columns as c (c.field)}
     {@const by = c.sort ?? c.field}
     <span role="columnheader" aria-sort={sorted(by)} class:number={c.kind === 'number'}>
-      <button onclick={() => sort(by)} title={`Sort by ${c.label}`}>
+      <button onclick={() => sort(by)} title={texts.sortByLabel(c.label)}>
         {c.label}{#if sorted(by) && (by !== 'START' || c.field === 'QSO_DATE')}<i aria-hidden="true"
             >{log.sort.descending ? '↓' : '↑'}</i
           >{/if}

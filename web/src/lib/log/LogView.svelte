@@ -15,6 +15,7 @@
   import { Navigation } from '../platform/page/navigation.svelte';
   import { LogStore } from './log.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   const display = useStore(LogDisplay);
   const navigation = useStore(Navigation);
@@ -65,14 +66,14 @@
 
 <svelte:window {onkeydown} />
 
-<section class="log" aria-label="Log">
+<section class="log" aria-label={texts.log}>
   <div class="bar">
-    <h1>Log</h1>
+    <h1>{texts.log}</h1>
     <div class="search">
       <Search
         size="sm"
-        labelText="Search the log"
-        placeholder="Words, band:20m, date:2024-05..  ( / )"
+        labelText={texts.searchTheLog}
+        placeholder={texts.wordsBand20mDate2024}
         bind:value={text}
         bind:ref={searchBox}
         oninput={() => search(text)}
@@ -81,25 +82,25 @@
     </div>
     <span class="muted count" role="status">
       {#if log.loading && log.found === 0}
-        Reading…
+        {texts.reading}
       {:else if log.search}
-        {grouped(log.found)} of {counted(log.total, 'contact')}
+        {texts.ofFound(grouped(log.found), counted(log.total, 'contact'))}
       {:else}
         {counted(log.total, 'contact')}
       {/if}
     </span>
     {#if log.waiting > 0}
-      <button class="new" onclick={showNew}><ArrowUp size={16} /> {log.waiting} new</button>
+      <button class="new" onclick={showNew}><ArrowUp size={16} /> {texts.newWaiting(log.waiting)}</button>
     {/if}
     <div class="tools">
       {#if !counting}
         <button
           class="tool counts"
           aria-pressed={filtering}
-          title="Counts by band, mode, year …"
+          title={texts.countsByBandModeYear}
           onclick={() => (filtering = !filtering)}
         >
-          <Filter size={16} /> <span>Counts</span>
+          <Filter size={16} /> <span>{texts.counts}</span>
         </button>
       {/if}
       <a
@@ -107,14 +108,14 @@
         href={navigation.address('log', counting ? '' : 'statistics')}
         aria-current={counting ? 'page' : undefined}
       >
-        <ChartBar size={16} /> <span>Statistics</span>
+        <ChartBar size={16} /> <span>{texts.statistics}</span>
       </a>
       <button
         class="tool"
         onclick={() => navigation.open({ of: 'changes' })}
-        title="What was changed, to be taken back"
+        title={texts.whatWasChangedToBe}
       >
-        <Undo size={16} /> <span>Changes</span>
+        <Undo size={16} /> <span>{texts.changes}</span>
       </button>
       <LogMenus onsearch={(wanted) => search(wanted, 0)} />
     </div>

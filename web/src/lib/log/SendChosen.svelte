@@ -7,6 +7,7 @@
   import { LaneStore } from '../services/delivery/lanes.svelte';
   import { LogStore } from './log.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   let { chosen }: { chosen: Chosen } = $props();
   const lanes = useStore(LaneStore);
@@ -37,15 +38,15 @@
     const way = { via, manager: via === 'MANAGER' ? manager : undefined };
     void act(
       (contactIds) => got(api.POST('/api/cards', { body: { contactIds, ...way } })),
-      (contacts) => `${counted(contacts, 'card')} to print, under Services, Card desk.`,
+      (contacts) => texts.toPrintUnderServicesCard(counted(contacts, 'card')),
     );
   }
 </script>
 
-<Menu label="Send">
+<Menu label={texts.send}>
   {#if chosen.size > MAX_CONTACTS}
     <p class="muted">
-      At most {grouped(MAX_CONTACTS)} go from here at once. All that is due, or a range of days, goes under Services.
+      {texts.atMostGoFromHere(grouped(MAX_CONTACTS))}
     </p>
   {:else}
     {#each ready as lane (lane.id)}
@@ -54,16 +55,16 @@
         onclick={() =>
           act(
             (contactIds) => lanes.handOver(lane.id, { contactIds }),
-            () => `What of them is due is on its way to ${lane.name}.`,
-          )}>To {lane.name} now</button
+            () => texts.whatOfThemIsDue(lane.name),
+          )}>{texts.toNowName(lane.name)}</button
       >
     {/each}
-    <button class="choice" onclick={() => card('BUREAU')}>Paper card by the bureau</button>
-    <button class="choice" onclick={() => card('DIRECT')}>Paper card direct</button>
+    <button class="choice" onclick={() => card('BUREAU')}>{texts.paperCardByTheBureau}</button>
+    <button class="choice" onclick={() => card('DIRECT')}>{texts.paperCardDirect}</button>
     <div class="manager">
-      <input aria-label="The manager's call" placeholder="Manager's call" bind:value={manager} />
+      <input aria-label={texts.theManagersCall} placeholder={texts.managersCall} bind:value={manager} />
       <Button size="small" kind="ghost" disabled={!manager.trim()} on:click={() => card('MANAGER')}
-        >Card to the manager</Button
+        >{texts.cardToTheManager}</Button
       >
     </div>
   {/if}

@@ -4,6 +4,7 @@
   import { counted } from '../platform/shared/format';
   import { land } from '../platform/map/land';
   import { patch } from './squares';
+  import { texts } from './texts';
 
   let { squares }: { squares: { value: string; contacts: number }[] } = $props();
 
@@ -23,7 +24,7 @@
   );
 </script>
 
-<svg viewBox="0 10 360 150" role="img" aria-label={`${counted(patches.length, 'square')} worked`}>
+<svg viewBox="0 10 360 150" role="img" aria-label={texts.workedSquares(counted(patches.length, 'square'))}>
   {#if coasts}<path class="land" d={shape(coasts) ?? ''} />{/if}
   {#each patches as p (p.value)}
     <rect x={p.x} y={p.y} width={p.width} height={p.height}>

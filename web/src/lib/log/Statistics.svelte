@@ -6,6 +6,7 @@
   import { toggled } from './search-text';
   import { LogStore } from './log.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   let {
     typed,
@@ -53,7 +54,7 @@
     <ul>
       {#each values.slice(0, SHOWN) as { value, contacts } (value)}
         <li>
-          <button onclick={() => onsearch(toggled(typed, name, value))} title={`Only ${value}`}>
+          <button onclick={() => onsearch(toggled(typed, name, value))} title={texts.onlyValue(value)}>
             <span class="value">{value}</span>
             <span class="bar"><i style:width={`${(100 * contacts) / most}%`}></i></span>
             <span class="mono">{grouped(contacts)}</span>
@@ -61,7 +62,9 @@
         </li>
       {/each}
     </ul>
-    {#if values.length > SHOWN}<p class="muted">and {counted(values.length - SHOWN, 'other')}</p>{/if}
+    {#if values.length > SHOWN}<p class="muted">
+        {texts.andOthers(counted(values.length - SHOWN, 'other'))}
+      </p>{/if}
   </section>
 {/snippet}
 
@@ -73,7 +76,7 @@
   {@const most = widest(values)}
   <section class="wide">
     <h2>{title}</h2>
-    <div class="columns" role="img" aria-label={`${title}: most ${grouped(most)}`}>
+    <div class="columns" role="img" aria-label={texts.mostTitle(title, grouped(most))}>
       {#each values as { value, contacts }, i (value)}
         <div class="column" title={`${value}: ${counted(contacts, 'contact')}`}>
           <i style:height={`${(100 * contacts) / most}%`}></i>
@@ -89,19 +92,24 @@
     <p class="trouble" role="alert">{problem}</p>
   {:else if figures && figures.found === 0}
     <p class="muted">
-      Nothing to count. <button class="more" onclick={() => onsearch('')}>Take the whole log</button>
+      {texts.nothingToCount}
+      <button class="more" onclick={() => onsearch('')}>{texts.takeTheWholeLog}</button>
     </p>
   {:else if figures}
     <p class="head">
-      {counted(figures.found, 'contact')} with {grouped(figures.entities.length)} entities and
-      {grouped(figures.squares.length)} squares{log.search ? ', as searched above' : ''}.
+      {texts.withEntitiesAndSquares(
+        counted(figures.found, 'contact'),
+        grouped(figures.entities.length),
+        grouped(figures.squares.length),
+        log.search ? texts.asSearchedAbove : '',
+      )}
     </p>
     <div class="grid">
       {@render bars('Bands', 'band', figures.bands)}
       {@render bars('Modes', 'mode', figures.modes)}
       {@render bars('Entities', 'entity', figures.entities)}
-      {@render columns('Hour of the day, UTC', hours, (value) => value)}
-      {@render columns('Month by month', months, (value, i) =>
+      {@render columns(texts.hourOfTheDayUtc, hours, (value) => value)}
+      {@render columns(texts.monthByMonth, months, (value, i) =>
         value.endsWith('-01') && (months.length < 60 || Number(value.slice(0, 4)) % 5 === 0)
           ? value.slice(0, 4)
           : i === 0
@@ -109,12 +117,12 @@
             : '',
       )}
       <section class="wide">
-        <h2>Squares worked</h2>
+        <h2>{texts.squaresWorked}</h2>
         <SquareMap squares={figures.squares} />
       </section>
     </div>
   {:else}
-    <p class="muted">Counting…</p>
+    <p class="muted">{texts.counting}</p>
   {/if}
 </div>
 

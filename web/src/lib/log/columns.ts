@@ -1,5 +1,6 @@
 import type { LogLine } from '../platform/api/client';
 import { kiloHertz, utcDate, utcMinute } from '../platform/shared/format';
+import { texts } from './texts';
 
 /** A column of the log. */
 export interface Column {
@@ -21,7 +22,7 @@ const mono = 'mono' as const;
 export const USUAL: Column[] = [
   {
     field: 'QSO_DATE',
-    label: 'Date',
+    label: texts.date,
     width: '92px',
     kind: mono,
     sort: 'START',
@@ -37,18 +38,18 @@ export const USUAL: Column[] = [
   },
   {
     field: 'CALL',
-    label: 'Call',
+    label: texts.call,
     width: 'minmax(84px, 1fr)',
     kind: mono,
     text: (l) => l.call,
     editable: true,
   },
-  { field: 'BAND', label: 'Band', width: '48px', kind: 'text', text: (l) => l.band },
+  { field: 'BAND', label: texts.band, width: '48px', kind: 'text', text: (l) => l.band },
   { field: 'FREQ', label: 'kHz', width: '76px', kind: 'number', text: (l) => kiloHertz(l.frequencyHz) },
-  { field: 'MODE', label: 'Mode', width: '56px', kind: 'text', text: (l) => l.mode },
+  { field: 'MODE', label: texts.mode, width: '56px', kind: 'text', text: (l) => l.mode },
   {
     field: 'RST_SENT',
-    label: 'Sent',
+    label: texts.sent,
     width: '48px',
     kind: mono,
     text: (l) => l.reportSent ?? '',
@@ -56,7 +57,7 @@ export const USUAL: Column[] = [
   },
   {
     field: 'RST_RCVD',
-    label: 'Rcvd',
+    label: texts.rcvd,
     width: '48px',
     kind: mono,
     text: (l) => l.reportReceived ?? '',
@@ -64,7 +65,7 @@ export const USUAL: Column[] = [
   },
   {
     field: 'NAME',
-    label: 'Name',
+    label: texts.name,
     width: 'minmax(56px, 1.2fr)',
     kind: 'text',
     text: (l) => l.name ?? '',
@@ -72,14 +73,14 @@ export const USUAL: Column[] = [
   },
   {
     field: 'COUNTRY',
-    label: 'Entity',
+    label: texts.entity,
     width: 'minmax(72px, 1.5fr)',
     kind: 'text',
     text: (l) => l.country ?? '',
   },
   {
     field: 'GRIDSQUARE',
-    label: 'Locator',
+    label: texts.locator,
     width: '72px',
     kind: mono,
     text: (l) => l.locator ?? '',
@@ -87,13 +88,13 @@ export const USUAL: Column[] = [
   },
   {
     field: 'PROP_MODE',
-    label: 'Via',
+    label: texts.via,
     width: '48px',
     kind: 'text',
     text: (l) => l.propagation ?? '',
     editable: true,
   },
-  { field: 'STATION_CALLSIGN', label: 'Own call', width: '88px', kind: mono, text: (l) => l.ownCall },
+  { field: 'STATION_CALLSIGN', label: texts.ownCall, width: '88px', kind: mono, text: (l) => l.ownCall },
 ];
 
 /** What a log shows until somebody chooses otherwise. */
@@ -112,18 +113,18 @@ export const FIRST_COLUMNS = [
 ];
 
 const OTHER_LABELS: Record<string, string> = {
-  QTH: 'Town',
-  STATE: 'State',
-  COMMENT: 'Comment',
-  NOTES: 'Notes',
-  OPERATOR: 'Operator',
+  QTH: texts.town,
+  STATE: texts.state,
+  COMMENT: texts.comment,
+  NOTES: texts.notes,
+  OPERATOR: texts.operator,
   TX_PWR: 'W',
   CQZ: 'CQ',
   ITUZ: 'ITU',
-  CONT: 'Cont.',
-  DXCC: 'Entity no.',
-  SAT_NAME: 'Satellite',
-  MY_GRIDSQUARE: 'Own locator',
+  CONT: texts.cont,
+  DXCC: texts.entityNo,
+  SAT_NAME: texts.satellite,
+  MY_GRIDSQUARE: texts.ownLocator,
   TIME_OFF: 'End',
 };
 const WIDE = new Set(['QTH', 'COMMENT', 'NOTES', 'ADDRESS']);

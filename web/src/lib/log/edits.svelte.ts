@@ -1,4 +1,5 @@
 import { api, got, Problem, type LogLine } from '../platform/api/client';
+import { texts } from './texts';
 
 /** A value that could not be saved, kept with its text until somebody deals with it. */
 export interface Unsaved {
@@ -38,13 +39,8 @@ export class EditQueue {
     const mine = this.#mine.get(`${line.id} ${field}`)?.toLowerCase();
     this.#mine.set(`${line.id} ${field}`, value);
     if (seen.is !== seen.was && seen.is !== value && seen.is.toLowerCase() !== mine) {
-      const now = seen.is === '' ? 'It is empty now' : `It says “${seen.is}” now`;
-      this.#refuse(
-        line,
-        field,
-        value,
-        `${now}; somebody else changed it meanwhile. Correct it to keep yours.`,
-      );
+      const now = seen.is === '' ? texts.itIsEmptyNow : texts.itSaysNow(seen.is);
+      this.#refuse(line, field, value, texts.somebodyElseChangedItMeanwhile(now));
       return this.#queue;
     }
     this.#queue = this.#queue.then(() => this.#store(line, field, value));

@@ -9,6 +9,7 @@ import { LatestStore } from './latest.svelte';
 import { LogDisplay } from './log-display.svelte';
 import { LogStore } from './log.svelte';
 import LogView from './LogView.svelte';
+import { texts } from './texts';
 
 export const log: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -30,7 +31,7 @@ export const log: FeatureFactory = (stores) => {
       live.on('change', (change) => changes.take(change));
     },
     views: [
-      { name: 'log', label: 'Log', component: LogView, rail: { key: 'l', icon: Catalog, position: 30 } },
+      { name: 'log', label: texts.log, component: LogView, rail: { key: 'l', icon: Catalog, position: 30 } },
     ],
     drawers: [
       { of: 'contact', id: 'number', component: ContactDrawer },
@@ -48,34 +49,34 @@ export const log: FeatureFactory = (stores) => {
     bars: [ChangeBar],
     actions: [
       {
-        label: 'Search the log',
+        label: texts.searchTheLog,
         keys: '/',
-        words: 'find filter',
+        words: texts.findFilter,
         run() {
           navigation.go('log');
           display.searchAsked = true;
         },
       },
       {
-        label: 'Export the log',
-        words: 'adif adi adx csv save print download',
+        label: texts.exportTheLog,
+        words: texts.adifAdiAdxCsvSave,
         run: () => navigation.go('log'),
       },
-      { label: 'Statistics of the log', run: () => navigation.go('log', 'statistics') },
+      { label: texts.statisticsOfTheLog, run: () => navigation.go('log', 'statistics') },
       {
-        label: 'Undo the last change of the log',
+        label: texts.undoTheLastChangeOf,
         also: 'Ctrl+Z',
         possible: () => changes.undoable !== undefined,
         run: () => changes.undo(changes.undoable?.id),
       },
-      { label: 'What was changed lately', run: () => navigation.open({ of: 'changes' }) },
+      { label: texts.whatWasChangedLately, run: () => navigation.open({ of: 'changes' }) },
     ],
     localKeys: [
-      { where: 'Log', keys: '↑ ↓ PgUp PgDn Home End', label: 'Move' },
-      { where: 'Log', keys: 'Enter', label: 'Open the contact' },
-      { where: 'Log', keys: 'e', label: 'Edit in place; Tab goes on, Enter saves' },
-      { where: 'Log', keys: 'Space, Shift+↑↓, Ctrl+A', label: 'Choose contacts' },
-      { where: 'Log', keys: 'a', label: 'To the actions for what is chosen; Esc goes back' },
+      { where: texts.log, keys: texts.pgupPgdnHomeEnd, label: texts.move },
+      { where: texts.log, keys: 'Enter', label: texts.openTheContact },
+      { where: texts.log, keys: 'e', label: texts.editInPlaceTabGoes },
+      { where: texts.log, keys: texts.spaceShiftCtrlA, label: texts.chooseContacts },
+      { where: texts.log, keys: 'a', label: texts.toTheActionsForWhat },
     ],
   };
 };

@@ -13,6 +13,7 @@
   import { StationStore } from '../station/profile/station.svelte';
   import { LaneStore } from './delivery/lanes.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   let { lane }: { lane: Lane } = $props();
   const station = useStore(StationStore);
@@ -33,22 +34,22 @@
     {#if lane.hookup}
       <span class="state"><Notch state={lane.hookup.state} />{STATE_WORDS[lane.hookup.state]}</span>
     {/if}
-    <nav aria-label={`${lane.name} pages`} class="keys">
-      <button aria-pressed={page === 'out'} onclick={() => (page = 'out')}>Going out</button>
+    <nav aria-label={texts.pagesName(lane.name)} class="keys">
+      <button aria-pressed={page === 'out'} onclick={() => (page = 'out')}>{texts.goingOut}</button>
       {#if lane.confirms}
         <button aria-pressed={page === 'back'} onclick={() => (page = 'back')}>
-          Coming back{lane.unmatched > 0 ? ` · ${grouped(lane.unmatched)}` : ''}
+          {texts.comingBackWords(lane.unmatched > 0 ? ` · ${grouped(lane.unmatched)}` : '')}
         </button>
       {/if}
-      <button aria-pressed={page === 'setup'} onclick={() => (page = 'setup')}>Set-up</button>
+      <button aria-pressed={page === 'setup'} onclick={() => (page = 'setup')}>{texts.setUp}</button>
     </nav>
     <div class="actions">
       <Button size="small" disabled={lane.due === 0 || !ready} on:click={() => lanes.handOver(lane.id)}>
         {lane.due === 0
-          ? 'Nothing is due'
+          ? texts.nothingIsDue
           : lane.waiting === 0
-            ? 'Try again now'
-            : `Hand over ${counted(lane.waiting, 'contact')} now`}
+            ? texts.tryAgainNow
+            : texts.handOverNow(counted(lane.waiting, 'contact'))}
       </Button>
       {#if lane.confirms}
         <Button
@@ -57,7 +58,7 @@
           disabled={!ready || lanes.fetching[lane.id]}
           on:click={() => lanes.fetchNow(lane.id)}
         >
-          {lanes.fetching[lane.id] ? lanes.fetchWords(lane.id) : 'Fetch confirmations'}
+          {lanes.fetching[lane.id] ? lanes.fetchWords(lane.id) : texts.fetchConfirmations}
         </Button>
       {/if}
     </div>
@@ -68,8 +69,8 @@
       <p><strong>{lane.hookup.reason}</strong> {lane.hookup.fix}</p>
       {#if lane.hookup.nextAttempt}
         <p class="muted">
-          Try {lane.hookup.attempt} failed; the next is {until(lane.hookup.nextAttempt, clock.now)}.
-          {#if underWay}In the batch under way: {counted(underWay.contacts, 'contact')}.{/if}
+          {texts.tryFailedTheNextIs(lane.hookup.attempt, until(lane.hookup.nextAttempt, clock.now))}
+          {#if underWay}{texts.inTheBatchUnderWay(counted(underWay.contacts, 'contact'))}{/if}
         </p>
       {/if}
     </div>
@@ -80,8 +81,9 @@
   {#if ending?.certificateEnds && page !== 'setup'}
     <div class="fault">
       <p>
-        The certificate of <span class="mono">{ending.call}</span> ends on {utcDate(ending.certificateEnds)}.
-        <button class="more" onclick={() => (page = 'setup')}>Renew it</button>
+        {texts.theCertificateOf} <span class="mono">{ending.call}</span>
+        {texts.endsOnDate(utcDate(ending.certificateEnds))}
+        <button class="more" onclick={() => (page = 'setup')}>{texts.renewIt}</button>
       </p>
     </div>
   {/if}
@@ -90,15 +92,19 @@
     <div class="progress">
       <ProgressBar
         size="sm"
-        labelText="Handing over"
+        labelText={texts.handingOver}
         value={lane.handingOver.total - lane.handingOver.left}
         max={lane.handingOver.total}
-        helperText={`${grouped(lane.handingOver.total - lane.handingOver.left)} of ${counted(lane.handingOver.total, 'contact')}`}
+        helperText={texts.ofLeft(
+          grouped(lane.handingOver.total - lane.handingOver.left),
+          counted(lane.handingOver.total, 'contact'),
+        )}
       />
       {#if lane.when === 'AT_ONCE'}
-        <span class="muted">Sends automatically; <em>Pause all</em> stops it.</span>
+        <span class="muted">{texts.sendsAutomatically} <em>{texts.pauseAll}</em> {texts.stopsIt}</span>
       {:else}
-        <Button kind="ghost" size="small" on:click={() => lanes.stopHandingOver(lane.id)}>Stop</Button>
+        <Button kind="ghost" size="small" on:click={() => lanes.stopHandingOver(lane.id)}>{texts.stop}</Button
+        >
       {/if}
     </div>
   {/if}

@@ -5,6 +5,7 @@
   import LaneStrip from './delivery/LaneStrip.svelte';
   import { LaneStore } from './delivery/lanes.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   const lanes = useStore(LaneStore);
 
@@ -13,22 +14,22 @@
   const chosen = $derived(used.find((lane) => lane.id === lanes.chosen) ?? used[0]);
 
   const SAYS: Record<string, string> = {
-    Quayside: 'Contact by contact, within seconds; edits and deletions follow.',
-    Postbag: 'A log in batches, and electronic cards to look at.',
-    Countersign: 'Certified confirmations, with signed batches.',
+    Quayside: texts.contactByContactWithinSeconds,
+    Postbag: texts.aLogInBatchesAnd,
+    Countersign: texts.certifiedConfirmationsWithSigned,
   };
 </script>
 
 {#if used.length > 0}
-  <div class="lanes" role="tablist" aria-label="Services in use">
+  <div class="lanes" role="tablist" aria-label={texts.servicesInUse}>
     {#each used as lane (lane.id)}
       <LaneStrip {lane} selected={lane.id === chosen?.id} onchoose={() => (lanes.chosen = lane.id)} />
     {/each}
   </div>
 {:else if lanes.all.length > 0}
-  <p class="muted">No service is in use. Contacts stay in the log until you take one into use.</p>
+  <p class="muted">{texts.noServiceIsInUse}</p>
 {:else if !lanes.problem}
-  <p class="muted">Reading the services…</p>
+  <p class="muted">{texts.readingTheServices}</p>
 {/if}
 
 {#if lanes.all.length > 0}
@@ -36,10 +37,12 @@
     {#each unused as lane (lane.id)}
       <span>
         <strong>{lane.name}</strong>
-        <span class="muted">{lane.name === lane.kind ? '' : `at ${lane.kind}. `}{SAYS[lane.kind] ?? ''}</span>
-        <Button kind="ghost" size="small" on:click={() => lanes.use(lane.id)}>Take into use</Button>
+        <span class="muted"
+          >{lane.name === lane.kind ? '' : texts.atKind(lane.kind)}{SAYS[lane.kind] ?? ''}</span
+        >
+        <Button kind="ghost" size="small" on:click={() => lanes.use(lane.id)}>{texts.takeIntoUse}</Button>
         {#if lane.removable}
-          <Button kind="ghost" size="small" on:click={() => lanes.remove(lane.id)}>Remove</Button>
+          <Button kind="ghost" size="small" on:click={() => lanes.remove(lane.id)}>{texts.remove}</Button>
         {/if}
       </span>
     {/each}

@@ -7,6 +7,7 @@
   import { LaneStore } from './delivery/lanes.svelte';
   import { Navigation } from '../platform/page/navigation.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   const lanes = useStore(LaneStore);
   const navigation = useStore(Navigation);
@@ -14,23 +15,23 @@
   const PAGES = [
     {
       id: 'lanes',
-      label: 'Lanes',
-      says: 'A contact counts as accepted only when the service reports it.',
+      label: texts.lanes,
+      says: texts.aContactCountsAsAccepted,
     },
-    { id: 'cards', label: 'Card desk', says: 'Paper and electronic cards, sent and received.' },
-    { id: 'mail', label: 'Outbox', says: 'Signed batches that go by radio mail when there is no network.' },
+    { id: 'cards', label: texts.cardDesk, says: texts.paperAndElectronicCardsSent },
+    { id: 'mail', label: texts.outbox, says: texts.signedBatchesThatGoBy },
   ] as const;
 
   const page = $derived(PAGES.find((p) => p.id === navigation.page)?.id ?? 'lanes');
   const paused = $derived(lanes.all.some((lane) => lane.paused));
 </script>
 
-<Pages title="Services" base="services" pages={PAGES} {page}>
+<Pages title={texts.services} base="services" pages={PAGES} {page}>
   {#snippet beside()}
     <span class="pause">
-      {#if paused}<strong>All handing over is paused.</strong>{/if}
+      {#if paused}<strong>{texts.allHandingOverIsPaused}</strong>{/if}
       <Button kind="ghost" size="small" on:click={() => lanes.pause(!paused)}>
-        {paused ? 'Go on' : 'Pause all'}
+        {paused ? texts.goOn : texts.pauseAll}
       </Button>
     </span>
   {/snippet}

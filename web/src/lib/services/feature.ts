@@ -4,6 +4,7 @@ import { Navigation } from '../platform/page/navigation.svelte';
 import Firsts from './confirm/Firsts.svelte';
 import ServicesView from './ServicesView.svelte';
 import { LaneStore } from './delivery/lanes.svelte';
+import { texts } from './texts';
 
 /** The services, with what goes out to them and comes back. */
 export const services: FeatureFactory = (stores) => {
@@ -18,7 +19,7 @@ export const services: FeatureFactory = (stores) => {
     views: [
       {
         name: 'services',
-        label: 'Services',
+        label: texts.services,
         component: ServicesView,
         rail: { key: 's', icon: SendAlt, position: 50 },
       },
@@ -36,18 +37,18 @@ export const services: FeatureFactory = (stores) => {
     bars: [Firsts],
     actions: [
       {
-        label: 'Set up a service',
-        words: 'upload account confirmation qsl',
+        label: texts.setUpAService,
+        words: texts.uploadAccountConfirmationQsl,
         run: () => navigation.go('services'),
       },
       {
-        label: 'Paper cards and labels',
-        words: 'qsl bureau print',
+        label: texts.paperCardsAndLabels,
+        words: texts.qslBureauPrint,
         run: () => navigation.go('services', 'cards'),
       },
       {
-        label: 'Radio mail',
-        words: 'outbox packet offline',
+        label: texts.radioMail,
+        words: texts.outboxPacketOffline,
         run: () => navigation.go('services', 'mail'),
       },
     ],

@@ -11,31 +11,32 @@
   import { Navigation } from '../platform/page/navigation.svelte';
   import { ClockCheckStore } from '../sources/clock/clock-check.svelte';
   import { useStore } from '../platform/page/stores';
+  import { texts } from './texts';
 
   const station = useStore(StationStore);
   const navigation = useStore(Navigation);
   const clockCheck = useStore(ClockCheckStore);
 
   const PAGES = [
-    { id: 'calls', label: 'Calls and operators' },
-    { id: 'places', label: 'Places' },
-    { id: 'positions', label: 'Positions' },
-    { id: 'bands', label: 'Bands and modes' },
-    { id: 'clocks', label: 'Units and clocks' },
-    { id: 'callbook', label: 'Callbook and lists' },
-    { id: 'safety', label: 'Keeping it safe' },
-    { id: 'keep', label: 'Settings file' },
+    { id: 'calls', label: texts.callsAndOperators },
+    { id: 'places', label: texts.places },
+    { id: 'positions', label: texts.positions },
+    { id: 'bands', label: texts.bandsAndModes },
+    { id: 'clocks', label: texts.unitsAndClocks },
+    { id: 'callbook', label: texts.callbookAndLists },
+    { id: 'safety', label: texts.keepingItSafe },
+    { id: 'keep', label: texts.settingsFile },
   ] as const;
 
   const page = $derived(PAGES.find((p) => p.id === navigation.page)?.id ?? 'calls');
 </script>
 
-<section class="view station" aria-label="Station">
+<section class="view station" aria-label={texts.station}>
   <div class="view-head">
-    <h1>Station</h1>
-    <span class="muted">Everything here is saved as soon as you leave a field; a tick says so.</span>
+    <h1>{texts.station}</h1>
+    <span class="muted">{texts.everythingHereIsSavedAs}</span>
   </div>
-  <nav aria-label="Station pages">
+  <nav aria-label={texts.stationPages}>
     {#each PAGES as { id, label } (id)}
       <a href={`#/station/${id}`} aria-current={page === id ? 'page' : undefined}>{label}</a>
     {/each}
@@ -46,8 +47,8 @@
     {:else if station.view}
       {#if !station.view.ready}
         <p class="first">
-          The station has no {station.view.ownCall ? 'place' : 'call'} yet.
-          <a href="#/first-steps">Take the first steps</a>, a minute or two.
+          {texts.theStationHasNoYet(station.view.ownCall ? 'place' : 'call')}
+          <a href="#/first-steps">{texts.takeTheFirstSteps}</a>{texts.aMinuteOrTwo}
         </p>
       {/if}
       {#if page === 'calls'}<CallsPage {station} view={station.view} />
@@ -59,7 +60,7 @@
       {:else if page === 'safety'}<SafetyPage />
       {:else}<KeepPage />{/if}
     {:else}
-      <p class="muted">Reading the station…</p>
+      <p class="muted">{texts.readingTheStation}</p>
     {/if}
   </div>
 </section>

@@ -5,6 +5,7 @@ import FirstSteps from './steps/FirstSteps.svelte';
 import { FirstStepsOffer } from './steps/first-steps-offer';
 import StationView from './StationView.svelte';
 import { StationStore } from './profile/station.svelte';
+import { texts } from './texts';
 
 /** Own calls, operators and places, and the pages of the station view. */
 export const station: FeatureFactory = (stores) => {
@@ -19,33 +20,37 @@ export const station: FeatureFactory = (stores) => {
     views: [
       {
         name: 'station',
-        label: 'Station',
+        label: texts.station,
         component: StationView,
         rail: { key: 't', icon: Radio, position: 70 },
       },
-      { name: 'first-steps', label: 'First steps', component: FirstSteps },
+      { name: 'first-steps', label: texts.firstSteps, component: FirstSteps },
     ],
     actions: [
       {
-        label: 'Calls and operators',
-        words: 'callsign licence special event',
+        label: texts.callsAndOperators,
+        words: texts.callsignLicenceSpecialEvent,
         run: () => navigation.go('station', 'calls'),
       },
       {
-        label: 'Places',
-        words: 'locator grid portable qth antenna',
+        label: texts.places,
+        words: texts.locatorGridPortableQthAntenna,
         run: () => navigation.go('station', 'places'),
       },
       {
-        label: 'Bands, channels and units',
-        words: 'repeater km miles',
+        label: texts.bandsChannelsAndUnits,
+        words: texts.repeaterKmMiles,
         run: () => navigation.go('station', 'bands'),
       },
-      { label: 'Clocks', words: 'time utc ntp', run: () => navigation.go('station', 'clocks') },
-      { label: 'Callbook', words: 'lookup name address', run: () => navigation.go('station', 'callbook') },
+      { label: texts.clocks, words: texts.timeUtcNtp, run: () => navigation.go('station', 'clocks') },
       {
-        label: 'Back up and restore',
-        words: 'backup copy save recover disk',
+        label: texts.callbook,
+        words: texts.lookupNameAddress,
+        run: () => navigation.go('station', 'callbook'),
+      },
+      {
+        label: texts.backUpAndRestore,
+        words: texts.backupCopySaveRecoverDisk,
         run: () => navigation.go('station', 'safety'),
       },
     ],

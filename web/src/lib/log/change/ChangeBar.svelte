@@ -3,6 +3,7 @@
   import { grouped } from '../../platform/shared/format';
   import { ChangeStore } from './changes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const changes = useStore(ChangeStore);
 
@@ -18,9 +19,7 @@
       <span class="what">
         {change.sentence}
         {#if change.state === 'STOPPED'}
-          <strong
-            >Stopped after {grouped(change.done)} of {grouped(change.planned)}; what was done remains.</strong
-          >
+          <strong>{texts.stoppedAfterOfWhatWas(grouped(change.done), grouped(change.planned))}</strong>
         {/if}
       </span>
       {#if running}
@@ -28,20 +27,20 @@
           <ProgressBar
             size="sm"
             hideLabel
-            labelText="How far it is"
+            labelText={texts.howFarItIs}
             value={change.done}
             max={Math.max(1, change.planned)}
           />
         </div>
         <span class="mono">{grouped(change.done)} / {grouped(change.planned)}</span>
-        <Button size="small" kind="ghost" on:click={() => changes.cancel(change.id)}>Cancel</Button>
+        <Button size="small" kind="ghost" on:click={() => changes.cancel(change.id)}>{texts.cancel}</Button>
       {:else if change.undoneBy === undefined && change.done > 0}
         <Button size="small" kind="tertiary" on:click={() => changes.undo(change.id)}>
-          {change.undoes === undefined ? 'Undo' : 'Do it again'}
+          {change.undoes === undefined ? texts.undo : texts.doItAgain}
         </Button>
       {/if}
     {/if}
-    {#if !running}<button class="more" onclick={() => changes.dismiss()}>Close</button>{/if}
+    {#if !running}<button class="more" onclick={() => changes.dismiss()}>{texts.close}</button>{/if}
   </div>
 {/if}
 

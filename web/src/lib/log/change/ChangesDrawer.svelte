@@ -5,6 +5,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { ChangeStore } from './changes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const navigation = useStore(Navigation);
   const changesStore = useStore(ChangeStore);
@@ -18,9 +19,9 @@
 </script>
 
 <Drawer
-  label="Changes"
-  title="Changes"
-  subtitle="What was done to the log; each can be taken back, also after a restart"
+  label={texts.changes}
+  title={texts.changes}
+  subtitle={texts.whatWasDoneToThe}
   onclose={() => navigation.close()}
 >
   <ol>
@@ -31,21 +32,19 @@
         <span class="what">
           {change.sentence}
           {#if change.madeBy}<span class="muted">{change.madeBy}</span>{/if}
-          {#if change.undoneBy !== undefined}<em>Undone.</em>{/if}
-          {#if change.state === 'STOPPED'}<em>Stopped after {change.done} of {change.planned}.</em>{/if}
-          {#if change.state === 'RUNNING'}<em>{change.done} of {change.planned} …</em>{/if}
+          {#if change.undoneBy !== undefined}<em>{texts.undone}</em>{/if}
+          {#if change.state === 'STOPPED'}<em>{texts.stoppedAfterOf(change.done, change.planned)}</em>{/if}
+          {#if change.state === 'RUNNING'}<em>{texts.ofDone(change.done, change.planned)}</em>{/if}
         </span>
         {#if change.undoneBy === undefined && change.state !== 'RUNNING' && change.done > 0}
           <Button size="small" kind="ghost" on:click={() => changesStore.undo(change.id)}>
-            {change.undoes === undefined ? 'Undo' : 'Do again'}
+            {change.undoes === undefined ? texts.undo : texts.doAgain}
           </Button>
         {/if}
       </li>
     {:else}
       <li>
-        <span class="muted"
-          >Nothing was changed yet. Edits, deletions and merged records are listed here.</span
-        >
+        <span class="muted">{texts.nothingWasChangedYetEdits}</span>
       </li>
     {/each}
   </ol>

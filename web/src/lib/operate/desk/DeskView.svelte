@@ -4,10 +4,11 @@
   import PartnerCard from '../partner/PartnerCard.svelte';
   import Shortlist from '../onair/Shortlist.svelte';
   import LatestContacts from './LatestContacts.svelte';
+  import { texts } from './texts';
 </script>
 
-<section class="view desk" aria-label="Desk">
-  <h1 class="visually-hidden">Desk</h1>
+<section class="view desk" aria-label={texts.desk}>
+  <h1 class="visually-hidden">{texts.desk}</h1>
   <div class="needed"><Shortlist /></div>
   <div class="left">
     <PartnerCard />

@@ -13,6 +13,7 @@
   import { DigitalStore } from '../../sources/digital/digital.svelte';
   import { LaneStore } from '../../services/delivery/lanes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const partner = useStore(PartnerStore);
   const lineStore = useStore(LineStore);
@@ -59,23 +60,23 @@
   }
 </script>
 
-<section aria-label="Last contacts">
-  <h2>Last contacts <WaitingRows {held} /></h2>
+<section aria-label={texts.lastContacts}>
+  <h2>{texts.lastContacts} <WaitingRows {held} /></h2>
   {#if latest.length === 0}
     <p class="muted">
-      Nothing logged yet. Contacts that your programs make show up here by themselves; see
-      <a href="#/hookups">Hookups</a> whether they reach the log.
+      {texts.nothingLoggedYetContactsThat}
+      <a href="#/hookups">{texts.hookups}</a>
+      {texts.whetherTheyReachTheLog}
     </p>
   {:else}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
     <table class="list" tabindex="0" {onkeydown} use:held.watch>
       <thead>
         <tr>
-          <th>UTC</th><th>Call</th><th class="number">kHz</th><th>Mode</th><th>Sent</th><th>Rcvd</th><th
-            >Name</th
-          ><th class="country">Country</th>{#if lanes.sealed.length > 0}<th
-              ><SealHeads lanes={lanes.sealed} /></th
-            >{/if}
+          <th>UTC</th><th>{texts.call}</th><th class="number">kHz</th><th>{texts.mode}</th><th
+            >{texts.sent}</th
+          ><th>{texts.rcvd}</th><th>{texts.name}</th><th class="country">{texts.country}</th
+          >{#if lanes.sealed.length > 0}<th><SealHeads lanes={lanes.sealed} /></th>{/if}
         </tr>
       </thead>
       <tbody>

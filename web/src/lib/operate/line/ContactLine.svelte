@@ -8,6 +8,7 @@
   import { LineBarStore } from './line-bar.svelte';
   import { ChangeStore } from '../../log/change/changes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const line = useStore(LineStore);
   const bar = useStore(LineBarStore);
@@ -20,7 +21,7 @@
   const likely = $derived(
     (view?.likely ?? []).map(({ call, near, worked }) => ({
       call,
-      because: near ? `differs by one, ${worked}×` : `${worked}×`,
+      because: near ? texts.differsByOne(worked) : `${worked}×`,
     })),
   );
   $effect(() => {
@@ -83,11 +84,11 @@
   const left = (column: number) => `calc(${column} * 1ch)`;
 </script>
 
-<section class="line" aria-label="Contact line" data-says-of={line.readText}>
+<section class="line" aria-label={texts.contactLine} data-says-of={line.readText}>
   <OpenLines {line} corrected={() => input?.focus()} />
   <LikelyCalls
     calls={likely}
-    label="Likely calls"
+    label={texts.likelyCalls}
     {choice}
     ontake={(index) => likely[index] && take(likely[index].call)}
   />
@@ -105,9 +106,9 @@
             line.type(event.currentTarget.value);
           }}
           {onkeydown}
-          aria-label="Contact line"
+          aria-label={texts.contactLine}
           aria-describedby="line-says"
-          placeholder="Call, reports, name …   or a frequency or mode to tune   ( c )"
+          placeholder={texts.callReportsNameOrA}
           autocomplete="off"
           autocapitalize="off"
           spellcheck="false"

@@ -4,6 +4,7 @@
   import { LineStore } from './line.svelte';
   import { LineBarStore } from './line-bar.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const line = useStore(LineStore);
   const bar = useStore(LineBarStore);
@@ -52,7 +53,7 @@
   }
 </script>
 
-<div class="fields" role="group" aria-label="Fields of the contact">
+<div class="fields" role="group" aria-label={texts.fieldsOfTheContact}>
   {#each shown as field (field.name)}
     <label>
       <span class:bad={problems.has(field.label.toLowerCase())}>{field.label}</span>
@@ -68,7 +69,7 @@
       />
     </label>
   {/each}
-  <Menu label="Choose">
+  <Menu label={texts.choose}>
     {#each LINE_FIELDS as field (field.name)}
       {#if field.name !== 'call'}
         <label class="choice">

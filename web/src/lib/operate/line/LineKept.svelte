@@ -4,6 +4,7 @@
   import { PositionStore } from '../../station/position/positions.svelte';
   import { LineBarStore } from './line-bar.svelte';
   import { LineStore } from './line.svelte';
+  import { texts } from './texts';
 
   const line = useStore(LineStore);
   const bar = useStore(LineBarStore);
@@ -35,7 +36,7 @@
 <div class="set">
   {#each view?.notices ?? [] as notice (notice)}<span class="notice">{notice}</span>{/each}
   {#if line.aside[0] !== undefined}
-    <button class="more" onclick={() => line.recall(1)} title="Bring it back into the line"
+    <button class="more" onclick={() => line.recall(1)} title={texts.bringItBackIntoThe}
       ><kbd>↑</kbd> <span class="mono aside">{line.aside[0]}</span>{line.aside.length > 1
         ? ` +${line.aside.length - 1}`
         : ''}</button
@@ -43,19 +44,17 @@
   {/if}
   {#each keepable as token (token.from)}
     <button class="more" onclick={() => line.stick(token.field ?? '', token.value)}
-      >Keep this {STICKS.get(token.field ?? '')}</button
+      >{texts.keepThisField(STICKS.get(token.field ?? '') ?? '')}</button
     >
   {/each}
   {#each Object.entries(line.sticking) as [field, value] (field)}
-    <button
-      class="kept"
-      title="Kept for each contact; click to remove"
-      onclick={() => line.stick(field, undefined)}>{KEPT.get(field) ?? field} {value} ×</button
+    <button class="kept" title={texts.keptForEachContactClick} onclick={() => line.stick(field, undefined)}
+      >{KEPT.get(field) ?? field} {value} ×</button
     >
   {/each}
   <span class="mono muted">{setting.join(' · ')}</span>
   <button class="more" onclick={() => (bar.inFields = !bar.inFields)}>
-    {bar.inFields ? 'One line' : 'Fields'}
+    {bar.inFields ? texts.oneLine : texts.fields}
   </button>
 </div>
 

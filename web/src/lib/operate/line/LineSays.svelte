@@ -2,6 +2,7 @@
   import { useStore } from '../../platform/page/stores';
   import NeedMark from '../need/NeedMark.svelte';
   import { LineStore } from './line.svelte';
+  import { texts } from './texts';
 
   interface Props {
     onundo: () => void;
@@ -25,18 +26,18 @@
   {#if wrong && line.text.trim() !== '' && !view?.tunes}
     <span class="trouble">{wrong}</span>
   {:else if view?.tunes}
-    <span>{view.radio ? 'Enter tunes the radio' : 'Enter keeps this for the contacts to come'}</span>
+    <span>{view.radio ? texts.enterTunesTheRadio : texts.enterKeepsThisForThe}</span>
   {:else if view?.station}
     {#if view.station.need}<NeedMark mark={view.station.need} />{/if}
-    <span class="entity">{view.station.entity ?? 'no entity'}</span>
+    <span class="entity">{view.station.entity ?? texts.noEntity}</span>
     {#if view.station.dupe}<strong class="dupe">{view.station.dupe}</strong>
     {:else}<span class="muted"
-        >{view.station.worked === 0 ? 'new station' : `worked ${view.station.worked}×`}</span
+        >{view.station.worked === 0 ? texts.newStation : texts.worked(view.station.worked)}</span
       >{/if}
     {#if missing}<span class="missing">{missing}</span>{/if}
   {:else if line.outcome}
     <span class="done">{line.outcome.sentence}</span>
-    {#if line.outcome.changeId !== undefined}<button class="more" onclick={onundo}>Undo</button>{/if}
+    {#if line.outcome.changeId !== undefined}<button class="more" onclick={onundo}>{texts.undo}</button>{/if}
   {/if}
   {#if doubt?.otherwise}
     <button
@@ -44,10 +45,10 @@
       onclick={() => {
         line.settle(doubt.from);
         onsettled();
-      }}><kbd>Ctrl</kbd>+<kbd>.</kbd> or <span class="mono">{doubt.otherwise}</span></button
+      }}><kbd>Ctrl</kbd>+<kbd>.</kbd> {texts.or} <span class="mono">{doubt.otherwise}</span></button
     >
   {/if}
-  {#if line.underWay > 0}<span class="muted">logging…</span>{/if}
+  {#if line.underWay > 0}<span class="muted">{texts.logging}</span>{/if}
 </div>
 
 <style>

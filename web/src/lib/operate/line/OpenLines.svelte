@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { LineStore, OpenLine } from './line.svelte';
+  import { texts } from './texts';
 
   let { line, corrected }: { line: LineStore; corrected: () => void } = $props();
 
@@ -23,21 +24,21 @@
 <svelte:window {onkeydown} />
 
 {#if line.open.length > 0}
-  <ul class="open" aria-label="Lines that are not logged">
+  <ul class="open" aria-label={texts.linesThatAreNotLogged}>
     {#each line.open as open (open.key)}
       <li class:asked={open.sameAs !== undefined}>
         <span class="mono text" title={open.text}>{open.text}</span>
         <span class="sentence">{open.sentence}</span>
         {#if open.sameAs !== undefined}
           <button onclick={() => void line.answer(open, true)}
-            >Same contact{#if open === question}<kbd>Alt</kbd>+<kbd>Y</kbd>{/if}</button
+            >{texts.sameContact}{#if open === question}<kbd>Alt</kbd>+<kbd>Y</kbd>{/if}</button
           >
           <button onclick={() => void line.answer(open, false)}
-            >Another contact{#if open === question}<kbd>Alt</kbd>+<kbd>N</kbd>{/if}</button
+            >{texts.anotherContact}{#if open === question}<kbd>Alt</kbd>+<kbd>N</kbd>{/if}</button
           >
         {/if}
-        <button onclick={() => correct(open)}>Edit</button>
-        <button onclick={() => line.dismiss(open)}>Dismiss</button>
+        <button onclick={() => correct(open)}>{texts.edit}</button>
+        <button onclick={() => line.dismiss(open)}>{texts.dismiss}</button>
       </li>
     {/each}
   </ul>

@@ -3,6 +3,7 @@ import { PositionStore } from '../../station/position/positions.svelte';
 import { LineBarStore } from './line-bar.svelte';
 import { LineStore } from './line.svelte';
 import LineBar from './LineBar.svelte';
+import { texts } from './texts';
 
 export const line: FeatureFactory = (stores) => {
   const positions = stores.get(PositionStore);
@@ -14,26 +15,26 @@ export const line: FeatureFactory = (stores) => {
     },
     foot: [LineBar],
     actions: [
-      { label: 'Type a contact', keys: 'c', words: 'log enter new qso entry', run: () => bar.ask() },
+      { label: texts.typeAContact, keys: 'c', words: texts.logEnterNewQsoEntry, run: () => bar.ask() },
       {
-        label: 'Contact line in fields, or in one line',
+        label: texts.contactLineInFieldsOr,
         run() {
           bar.inFields = !bar.inFields;
         },
       },
     ],
     localKeys: [
-      { where: 'Contact line', keys: 'Enter', label: 'Log, or tune when it is only a frequency or mode' },
-      { where: 'Contact line', keys: 'Esc', label: 'Clear' },
+      { where: texts.contactLine, keys: 'Enter', label: texts.logOrTuneWhenIt },
+      { where: texts.contactLine, keys: 'Esc', label: texts.clear },
       {
-        where: 'Contact line',
+        where: texts.contactLine,
         keys: 'Ctrl+Z',
-        label: 'On the empty line: bring back, else take back the last contact',
+        label: texts.onTheEmptyLineBring,
       },
-      { where: 'Contact line', keys: '↑ ↓', label: 'A line set aside, then lines logged before' },
-      { where: 'Contact line', keys: 'Ctrl+.', label: 'The other meaning of a word in doubt' },
-      { where: 'Contact line', keys: 'Alt+Y, Alt+N', label: 'Answer "same contact?": yes, no' },
-      { where: 'Contact line', keys: 'Tab', label: 'Through the likely calls; Enter takes one' },
+      { where: texts.contactLine, keys: '↑ ↓', label: texts.aLineSetAsideThen },
+      { where: texts.contactLine, keys: 'Ctrl+.', label: texts.theOtherMeaningOfA },
+      { where: texts.contactLine, keys: texts.altYAltN, label: texts.answerSameContactYesNo },
+      { where: texts.contactLine, keys: 'Tab', label: texts.throughTheLikelyCallsEnter },
     ],
   };
 };

@@ -1,20 +1,22 @@
+import { texts } from './texts';
+
 /** The fields an operator may fill in instead of typing freely, by the name the line knows them by. */
 export const LINE_FIELDS = [
-  { name: 'call', label: 'Call', width: '10ch' },
-  { name: 'sent', label: 'Sent', width: '5ch' },
-  { name: 'rcvd', label: 'Received', width: '5ch' },
-  { name: 'name', label: 'Name', width: '10ch' },
-  { name: 'loc', label: 'Locator', width: '8ch' },
-  { name: 'qth', label: 'Town', width: '12ch' },
-  { name: 'state', label: 'State', width: '6ch' },
-  { name: 'power', label: 'Power, W', width: '6ch' },
-  { name: 'comment', label: 'Comment', width: '18ch' },
-  { name: 'note', label: 'Note', width: '18ch' },
-  { name: 'via', label: 'Via', width: '6ch' },
-  { name: 'sat', label: 'Satellite', width: '10ch' },
-  { name: 'date', label: 'Day', width: '11ch' },
-  { name: 'time', label: 'Began', width: '6ch' },
-  { name: 'end', label: 'Ended', width: '6ch' },
+  { name: 'call', label: texts.call, width: '10ch' },
+  { name: 'sent', label: texts.sent, width: '5ch' },
+  { name: 'rcvd', label: texts.received, width: '5ch' },
+  { name: 'name', label: texts.name, width: '10ch' },
+  { name: 'loc', label: texts.locator, width: '8ch' },
+  { name: 'qth', label: texts.town, width: '12ch' },
+  { name: 'state', label: texts.state, width: '6ch' },
+  { name: 'power', label: texts.powerW, width: '6ch' },
+  { name: 'comment', label: texts.comment, width: '18ch' },
+  { name: 'note', label: texts.note, width: '18ch' },
+  { name: 'via', label: texts.via, width: '6ch' },
+  { name: 'sat', label: texts.satellite, width: '10ch' },
+  { name: 'date', label: texts.day, width: '11ch' },
+  { name: 'time', label: texts.began, width: '6ch' },
+  { name: 'end', label: texts.ended, width: '6ch' },
 ] as const;
 
 /** The line that fields make, for the same reader. */

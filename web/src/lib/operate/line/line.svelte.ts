@@ -1,5 +1,6 @@
 import { api, got, Problem, type LineAnswer, type LineView } from '../../platform/api/client';
 import { memory as browserMemory, remembered, tabMemory, type Memory } from '../../platform/shared/memory';
+import { texts } from './texts';
 
 const MAX_RECALLED = 50;
 const STICKING_KEY = 'yokebar-sticking';
@@ -283,7 +284,7 @@ export class LineStore {
       } else if (view.tunes) {
         const { there } = await this.#server.tune(upToNow());
         if (!there) {
-          this.#leaveOpen(body, firstTyped, 'The radio has not reported that frequency yet.');
+          this.#leaveOpen(body, firstTyped, texts.theRadioHasNotReported);
         }
       } else {
         const { logged, question } = await this.#server.log(upToNow());

@@ -2,11 +2,12 @@
   import type { NeedMarkView } from '../../platform/api/client';
   import { NEED_WORDS } from './need';
   import WorkGlyph from './WorkGlyph.svelte';
+  import { texts } from './texts';
 
   let { mark, size = 14 }: { mark: NeedMarkView; size?: number } = $props();
 
   const words = $derived(
-    `ever ${NEED_WORDS[mark.ever]}, this band ${NEED_WORDS[mark.band]}, this mode ${NEED_WORDS[mark.mode]}`,
+    texts.everThisBandThisMode(NEED_WORDS[mark.ever], NEED_WORDS[mark.band], NEED_WORDS[mark.mode]),
   );
 </script>
 

@@ -1,5 +1,7 @@
+import { texts } from './texts';
+
 /** What a part of a need mark says. */
-export const NEED_WORDS = { NEEDED: 'needed', WORKED: 'worked', CONFIRMED: 'confirmed' } as const;
+export const NEED_WORDS = { NEEDED: texts.needed, WORKED: texts.worked, CONFIRMED: texts.confirmed } as const;
 
 export type WorkState = keyof typeof NEED_WORDS;
 
@@ -12,9 +14,9 @@ export interface Cell {
 }
 
 export const GROUPS: { group: Cell['group']; label: string }[] = [
-  { group: 'PHONE', label: 'phone' },
+  { group: 'PHONE', label: texts.phone },
   { group: 'CW', label: 'CW' },
-  { group: 'DIGITAL', label: 'digital' },
+  { group: 'DIGITAL', label: texts.digital },
 ];
 
 /** The server's name of a band such as `20m`, from its enumeration: `M20`, `CM70`, `M1_25`. */

@@ -5,6 +5,7 @@
   import { useStore } from '../../platform/page/stores';
   import { MARKS } from './marks';
   import { SheetStore } from './sheet.svelte';
+  import { texts } from './texts';
 
   let { checkIn, removable }: { checkIn: CheckIn; removable: boolean } = $props();
 
@@ -43,23 +44,28 @@
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
-<form onsubmit={save} {onkeydown} aria-label={`Edit ${checkIn.call ?? checkIn.heard}`}>
-  <div bind:this={first} class="call"><TextInput size="sm" labelText="Call" bind:value={form.call} /></div>
-  <TextInput size="sm" labelText="Name" bind:value={form.name} />
-  <TextInput size="sm" labelText="Relayed by" bind:value={form.via} />
-  <TextInput size="sm" labelText="Sent" bind:value={form.sent} />
-  <TextInput size="sm" labelText="Received" bind:value={form.received} />
-  <TextInput size="sm" labelText="Note" bind:value={form.note} />
+<form onsubmit={save} {onkeydown} aria-label={texts.editHeard(checkIn.call ?? checkIn.heard)}>
+  <div bind:this={first} class="call">
+    <TextInput size="sm" labelText={texts.call} bind:value={form.call} />
+  </div>
+  <TextInput size="sm" labelText={texts.name} bind:value={form.name} />
+  <TextInput size="sm" labelText={texts.relayedBy} bind:value={form.via} />
+  <TextInput size="sm" labelText={texts.sent} bind:value={form.sent} />
+  <TextInput size="sm" labelText={texts.received} bind:value={form.received} />
+  <TextInput size="sm" labelText={texts.note} bind:value={form.note} />
   <div class="marks">
     {#each MARKS as mark (mark.id)}
       <Checkbox labelText={mark.label} value={mark.id} bind:group={marks} />
     {/each}
   </div>
   <div class="act">
-    <Button type="submit" size="small">Save</Button>
-    <Button kind="secondary" size="small" on:click={() => (store.editedId = undefined)}>Cancel</Button>
+    <Button type="submit" size="small">{texts.save}</Button>
+    <Button kind="secondary" size="small" on:click={() => (store.editedId = undefined)}>{texts.cancel}</Button
+    >
     {#if removable}
-      <Button kind="ghost" size="small" on:click={() => store.remove(checkIn.id)}>Remove check-in</Button>
+      <Button kind="ghost" size="small" on:click={() => store.remove(checkIn.id)}
+        >{texts.removeCheckIn}</Button
+      >
     {/if}
   </div>
 </form>

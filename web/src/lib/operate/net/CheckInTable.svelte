@@ -5,12 +5,13 @@
   import CheckInFields from './CheckInFields.svelte';
   import { wordsOf } from './marks';
   import { SheetStore } from './sheet.svelte';
+  import { texts } from './texts';
 
   let { sheet }: { sheet: NetSheet } = $props();
 
   const store = useStore(SheetStore);
   const words = (one: CheckIn) =>
-    [...wordsOf(one.marks, sheet.words), one.via ? `via ${one.via}` : ''].filter(Boolean).join(', ');
+    [...wordsOf(one.marks, sheet.words), one.via ? texts.via(one.via) : ''].filter(Boolean).join(', ');
 
   let body = $state<HTMLElement | null>(null);
   $effect(() => {
@@ -20,22 +21,22 @@
 </script>
 
 {#if sheet.checkIns.length === 0}
-  <p class="muted">Nobody has checked in yet. Type a call, or a part of one, and press Enter.</p>
+  <p class="muted">{texts.nobodyHasCheckedInYet}</p>
 {:else}
-  <table class="list" aria-label="Check-ins">
+  <table class="list" aria-label={texts.checkIns}>
     <thead>
       <tr>
         <th class="number">#</th>
-        <th><span class="visually-hidden">Turn</span></th>
-        <th>Call</th>
-        <th>Name</th>
-        <th>Place</th>
-        <th class="number">Sessions</th>
-        <th class="number">Contacts</th>
-        <th>Marks</th>
-        <th>Sent</th>
-        <th>Received</th>
-        <th>Note</th>
+        <th><span class="visually-hidden">{texts.turn}</span></th>
+        <th>{texts.call}</th>
+        <th>{texts.name}</th>
+        <th>{texts.place}</th>
+        <th class="number">{texts.sessions}</th>
+        <th class="number">{texts.contacts}</th>
+        <th>{texts.marks}</th>
+        <th>{texts.sent}</th>
+        <th>{texts.received}</th>
+        <th>{texts.note}</th>
         <th>UTC</th>
       </tr>
     </thead>
@@ -56,20 +57,19 @@
             <td class="number mono">{i + 1}</td>
             <td class="state">
               {#if sheet.endedAt !== undefined}<span></span>
-              {:else if !sheet.netControl}{#if one.worked}<strong>worked</strong>{/if}
-              {:else if sheet.turnId === one.id}<strong>turn</strong>
-              {:else if sheet.nextId === one.id}next
-              {:else if one.spoken}<span title="Had its turn in this round">✓</span>
-              {:else if one.skipped}later{/if}
+              {:else if !sheet.netControl}{#if one.worked}<strong>{texts.worked}</strong>{/if}
+              {:else if sheet.turnId === one.id}<strong>{texts.itsTurn}</strong>
+              {:else if sheet.nextId === one.id}{texts.next}
+              {:else if one.spoken}<span title={texts.hadItsTurnInThis}>✓</span>
+              {:else if one.skipped}{texts.later}{/if}
             </td>
             <td class="mono call">
-              {one.call ?? one.heard}{#if !one.call}<span class="trouble" title="Only a part of a call"
-                  >?</span
+              {one.call ?? one.heard}{#if !one.call}<span class="trouble" title={texts.onlyAPartOfA}>?</span
                 >{/if}
             </td>
             <td>{one.name ?? ''}</td>
             <td class="place">{one.place ?? ''}</td>
-            <td class="number mono">{one.sessions > 0 ? one.sessions : one.call ? 'first' : ''}</td>
+            <td class="number mono">{one.sessions > 0 ? one.sessions : one.call ? texts.first : ''}</td>
             <td class="number mono">{one.contacts === 0 ? '' : `${one.contacts}×`}</td>
             <td>
               {words(one)}
@@ -80,7 +80,7 @@
             <td class="mono">
               {utcMinute(one.at)}
               {#if one.contactId !== undefined}
-                <a href={`#/log?contact=${one.contactId}`} title="Open the contact">logged</a>
+                <a href={`#/log?contact=${one.contactId}`} title={texts.openTheContact}>{texts.logged}</a>
               {/if}
             </td>
           </tr>

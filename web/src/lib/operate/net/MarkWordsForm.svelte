@@ -5,6 +5,7 @@
   import { useStore } from '../../platform/page/stores';
   import { MARKS } from './marks';
   import { NetStore } from './nets.svelte';
+  import { texts } from './texts';
 
   let { words, onclose }: { words: MarkWords; onclose: () => void } = $props();
 
@@ -17,24 +18,23 @@
   }
 </script>
 
-<form onsubmit={save} aria-label="Words of the net sheet">
-  <h2>Words of the net sheet</h2>
+<form onsubmit={save} aria-label={texts.wordsOfTheNetSheet}>
+  <h2>{texts.wordsOfTheNetSheet}</h2>
   <p class="muted">
-    Type these words on the line when a station says so of itself. An empty field becomes the usual word
-    again.
+    {texts.typeTheseWordsOnThe}
   </p>
   {#each MARKS as mark (mark.id)}
     <TextInput
       size="sm"
-      labelText={`It ${mark.label}`}
+      labelText={texts.itLabel(mark.label)}
       bind:value={form[mark.field]}
       invalid={nets.saving.fault('words', mark.field) !== ''}
       invalidText={nets.saving.fault('words', mark.field)}
     />
   {/each}
   <div class="act">
-    <Button type="submit" size="small">Save words</Button>
-    <Button kind="secondary" size="small" on:click={onclose}>Cancel</Button>
+    <Button type="submit" size="small">{texts.saveWords}</Button>
+    <Button kind="secondary" size="small" on:click={onclose}>{texts.cancel}</Button>
   </div>
 </form>
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { NetSheet } from '../../platform/api/client';
   import { clock } from '../../platform/shared/clock.svelte';
+  import { texts } from './texts';
 
   let { sheet, onidentified }: { sheet: NetSheet; onidentified: () => void } = $props();
 
@@ -22,29 +23,29 @@
 
 <dl>
   <div>
-    <dt>Net runs</dt>
+    <dt>{texts.netRuns}</dt>
     <dd class="mono">{span(sheet.startedAt)}</dd>
   </div>
   <div class:overdue>
-    <dt>Since my call</dt>
+    <dt>{texts.sinceMyCall}</dt>
     <dd>
       <span class="mono">{span(sheet.identifiedAt)}</span>
-      {#if overdue}<strong role="status">Give {sheet.ownCall ?? 'your call'}</strong>{/if}
-      <button class="more" onclick={onidentified} title="On the empty line: !">I gave it</button>
+      {#if overdue}<strong role="status">{texts.giveYourCall(sheet.ownCall ?? texts.yourCall)}</strong>{/if}
+      <button class="more" onclick={onidentified} title={texts.onTheEmptyLine}>{texts.iGaveIt}</button>
     </dd>
   </div>
   {#if sheet.netControl}
     <div>
-      <dt>Round</dt>
+      <dt>{texts.round}</dt>
       <dd class="mono">{sheet.round}</dd>
     </div>
     <div class="turn">
-      <dt>Turn</dt>
+      <dt>{texts.turn}</dt>
       <dd>{named(present)}</dd>
     </div>
     <div>
-      <dt>Next</dt>
-      <dd>{!next && sheet.checkIns.length > 0 ? 'round complete' : named(next)}</dd>
+      <dt>{texts.nextStation}</dt>
+      <dd>{!next && sheet.checkIns.length > 0 ? texts.roundComplete : named(next)}</dd>
     </div>
   {/if}
 </dl>

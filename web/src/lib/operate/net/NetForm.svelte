@@ -4,16 +4,17 @@
   import { useStore } from '../../platform/page/stores';
   import { shortMegaHertz } from '../../platform/shared/format';
   import { NetStore } from './nets.svelte';
+  import { texts } from './texts';
 
   let { net, onclose }: { net?: Net; onclose: () => void } = $props();
 
   const nets = useStore(NetStore);
   const WAYS = [
-    { id: '', text: 'by its channel, if known' },
-    { id: 'RPT', text: 'through a repeater' },
-    { id: 'ECH', text: 'through linked repeaters' },
-    { id: 'INTERNET', text: 'over the internet' },
-    { id: 'SAT', text: 'through a satellite' },
+    { id: '', text: texts.byItsChannelIfKnown },
+    { id: 'RPT', text: texts.throughARepeater },
+    { id: 'ECH', text: texts.throughLinkedRepeaters },
+    { id: 'INTERNET', text: texts.overTheInternet },
+    { id: 'SAT', text: texts.throughASatellite },
   ] as const;
 
   function filled(from: Net | undefined) {
@@ -46,25 +47,25 @@
   }
 </script>
 
-<form class="card-form" onsubmit={save} aria-label={net ? `Settings of ${net.name}` : 'New net'}>
+<form class="card-form" onsubmit={save} aria-label={net ? texts.settingsOfName(net.name) : texts.newNet}>
   <TextInput
     size="sm"
-    labelText="Name"
+    labelText={texts.name}
     bind:value={form.name}
     invalid={!!fault('name')}
     invalidText={fault('name')}
   />
   <TextInput
     size="sm"
-    labelText="Usual times"
-    placeholder="Sundays 18:00 UTC"
+    labelText={texts.usualTimes}
+    placeholder={texts.sundays1800Utc}
     bind:value={form.usualTimes}
     invalid={!!fault('usualTimes')}
     invalidText={fault('usualTimes')}
   />
   <TextInput
     size="sm"
-    labelText="Frequency (MHz)"
+    labelText={texts.frequencyMhz}
     placeholder="145.700"
     bind:value={form.frequency}
     invalid={!!fault('frequency')}
@@ -72,37 +73,35 @@
   />
   <TextInput
     size="sm"
-    labelText="Mode"
+    labelText={texts.mode}
     placeholder="FM"
     bind:value={form.mode}
     invalid={!!fault('mode')}
     invalidText={fault('mode')}
   />
-  <Select size="sm" labelText="How its contacts travel" bind:selected={form.travels}>
+  <Select size="sm" labelText={texts.howItsContactsTravel} bind:selected={form.travels}>
     {#each WAYS as way (way.id)}<SelectItem value={way.id} text={way.text} />{/each}
   </Select>
   <NumberInput
     size="sm"
-    labelText="Remind of my call after (min)"
+    labelText={texts.remindOfMyCallAfter}
     min={1}
     max={60}
     bind:value={form.identifyMinutes}
     invalid={!!fault('identifyMinutes')}
     invalidText={fault('identifyMinutes')}
   />
-  <Checkbox labelText="I am net control" bind:checked={form.netControl} />
+  <Checkbox labelText={texts.iAmNetControl} bind:checked={form.netControl} />
   <Checkbox
-    labelText={form.netControl
-      ? 'Log all check-ins as contacts'
-      : 'Log check-ins marked as worked as contacts'}
+    labelText={form.netControl ? texts.logAllCheckInsAs : texts.logCheckInsMarkedAs}
     bind:checked={form.logs}
   />
   {#if nets.saving.faultOfWhole(key)}
     <p class="fault across" role="alert">{nets.saving.faultOfWhole(key)}</p>
   {/if}
   <div class="card-act">
-    <Button type="submit" size="small">Save</Button>
-    <Button kind="secondary" size="small" on:click={onclose}>Cancel</Button>
-    {#if net}<Button kind="ghost" size="small" on:click={remove}>Delete net</Button>{/if}
+    <Button type="submit" size="small">{texts.save}</Button>
+    <Button kind="secondary" size="small" on:click={onclose}>{texts.cancel}</Button>
+    {#if net}<Button kind="ghost" size="small" on:click={remove}>{texts.deleteNet}</Button>{/if}
   </div>
 </form>

@@ -6,6 +6,7 @@
   import { counted } from '../../platform/shared/format';
   import { MARKS } from './marks';
   import { SheetStore, type SheetAction } from './sheet.svelte';
+  import { texts } from './texts';
 
   const store = useStore(SheetStore);
 
@@ -22,8 +23,8 @@
   };
 
   function because(one: NetEntryView['parts'][number]['candidates'][number]): string {
-    if (one.checkedIn) return 'checked in';
-    return one.sessions > 0 ? `${one.sessions}× here` : 'from the log';
+    if (one.checkedIn) return texts.checkedIn;
+    return one.sessions > 0 ? texts.hereSessions(one.sessions) : texts.fromTheLog;
   }
 
   const likely = $derived(
@@ -87,14 +88,14 @@
 <div class="line">
   <LikelyCalls
     calls={likely}
-    label="Likely stations"
+    label={texts.likelyStations}
     {choice}
     ontake={(index) => likely[index] && take(likely[index])}
   />
   {#each store.refused as one (one.text)}
     <p class="refused" role="alert">
       <span class="mono">{one.text}</span> <span class="trouble">{one.sentence}</span>
-      <button class="more" onclick={() => store.dismissRefused()}>Dismiss</button>
+      <button class="more" onclick={() => store.dismissRefused()}>{texts.dismiss}</button>
     </p>
   {/each}
   <input
@@ -106,9 +107,9 @@
       store.type(event.currentTarget.value);
     }}
     {onkeydown}
-    aria-label="Check in"
+    aria-label={texts.checkIn}
     aria-describedby="net-line-says"
-    placeholder={`Calls or parts of them …   via zp5qxa   ${marks.join('   ')}   ; note`}
+    placeholder={texts.callsOrPartsOfThem(marks.join('   '))}
     autocomplete="off"
     autocapitalize="off"
     spellcheck="false"
@@ -116,23 +117,33 @@
   <p id="net-line-says" role="status">
     {#if store.unsent.length > 0 && problems.length > 0}
       <span class="trouble"
-        >{problems.join(' ')} {counted(store.unsent.length, 'line')} will be sent when it does.</span
+        >{texts.willBeSentWhenIt(problems.join(' '), counted(store.unsent.length, 'line'))}</span
       >
     {:else if problems.length > 0}
       <span class="trouble">{problems.join(' ')}</span>
     {:else if store.text !== ''}
       <span class="muted"
         >{store.view === undefined || store.view.stations > 0
-          ? 'Enter checks in.'
-          : `Enter applies this to ${chosen ? (chosen.call ?? chosen.heard) : 'the station whose turn it is'}.`}</span
+          ? texts.enterChecksIn
+          : texts.enterAppliesThisTo(
+              chosen ? (chosen.call ?? chosen.heard) : texts.theStationWhoseTurnIt,
+            )}</span
       >
     {:else}
       <span class="muted"
-        >{#if !store.sheet?.netControl}<kbd>↑↓</kbd> choose, then <kbd>*</kbd> worked{:else}<kbd>.</kbd> next
-          turn
-          <kbd>,</kbd> skip <kbd>↑↓</kbd> choose, then <kbd>=</kbd> turn now{/if}
-        <kbd>+</kbd> move up <kbd>Enter</kbd> edit, or type a report
-        {#if store.sheet?.logs}<kbd>#</kbd> log now{/if} <kbd>!</kbd> I gave my call</span
+        >{#if !store.sheet?.netControl}<kbd>↑↓</kbd> {texts.chooseThen} <kbd>*</kbd> {texts.worked}{:else}<kbd
+            >.</kbd
+          >
+          {texts.nextTurn}
+          <kbd>,</kbd>
+          {texts.skip} <kbd>↑↓</kbd>
+          {texts.chooseThen} <kbd>=</kbd>
+          {texts.turnNow}{/if}
+        <kbd>+</kbd>
+        {texts.moveUp} <kbd>Enter</kbd>
+        {texts.editOrTypeAReport}
+        {#if store.sheet?.logs}<kbd>#</kbd> {texts.logNow}{/if} <kbd>!</kbd>
+        {texts.iGaveMyCall}</span
       >
     {/if}
   </p>

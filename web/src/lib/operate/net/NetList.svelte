@@ -8,6 +8,7 @@
   import MarkWordsForm from './MarkWordsForm.svelte';
   import NetForm from './NetForm.svelte';
   import { NetStore } from './nets.svelte';
+  import { texts } from './texts';
 
   const navigation = useStore(Navigation);
   const nets = useStore(NetStore);
@@ -44,18 +45,18 @@
 
 <svelte:window {onkeydown} />
 
-<section class="view" aria-label="Nets">
+<section class="view" aria-label={texts.nets}>
   <div class="view-head">
-    <h1>Nets</h1>
-    <span class="muted">Start a session and type calls as they check in.</span>
+    <h1>{texts.nets}</h1>
+    <span class="muted">{texts.startASessionAndType}</span>
   </div>
   {#if nets.problem}
     <p class="trouble" role="alert">{nets.problem}</p>
   {:else if !nets.all}
-    <p class="muted">Reading the nets…</p>
+    <p class="muted">{texts.readingTheNets}</p>
   {:else}
     {#if nets.all.length === 0}
-      <p class="muted">No net yet. Add the one you lead, or one you check in to.</p>
+      <p class="muted">{texts.noNetYetAddThe}</p>
     {/if}
     <div class="nets">
       {#each nets.all as net, i (net.id)}
@@ -66,16 +67,16 @@
                 {#if i < 9}<kbd>{i + 1}</kbd>{/if}
                 {net.name}
               </h2>
-              <p class="muted">{where(net) || 'No frequency or time noted'}</p>
+              <p class="muted">{where(net) || texts.noFrequencyOrTimeNoted}</p>
             </div>
             <div class="act">
               <Button size="small" on:click={() => start(net)}
-                >{running(net) ? 'Resume session' : 'Start session'}</Button
+                >{running(net) ? texts.resumeSession : texts.startSession}</Button
               >
               <Button
                 kind="ghost"
                 size="small"
-                on:click={() => (edited = edited === net.id ? undefined : net.id)}>Edit net</Button
+                on:click={() => (edited = edited === net.id ? undefined : net.id)}>{texts.editNet}</Button
               >
             </div>
           </header>
@@ -83,10 +84,12 @@
             <NetForm {net} onclose={() => (edited = undefined)} />
           {/if}
           {#if net.sessions.length === 0}
-            <p class="muted">No session yet.</p>
+            <p class="muted">{texts.noSessionYet}</p>
           {:else}
             <table class="list">
-              <thead><tr><th>Session</th><th>UTC</th><th class="number">Check-ins</th></tr></thead>
+              <thead
+                ><tr><th>{texts.session}</th><th>UTC</th><th class="number">{texts.checkIns}</th></tr></thead
+              >
               <tbody>
                 {#each net.sessions as session (session.id)}
                   <tr>
@@ -106,19 +109,19 @@
               </tbody>
             </table>
           {/if}
-          <p class="roster"><a href={`#/nets/roster-${net.id}`}>Roster and attendance</a></p>
+          <p class="roster"><a href={`#/nets/roster-${net.id}`}>{texts.rosterAndAttendance}</a></p>
         </section>
       {/each}
     </div>
     {#if edited === 0}
       <NetForm onclose={() => (edited = undefined)} />
     {:else}
-      <Button kind="tertiary" size="small" on:click={() => (edited = 0)}>Add net</Button>
+      <Button kind="tertiary" size="small" on:click={() => (edited = 0)}>{texts.addNet}</Button>
     {/if}
     {#if nets.words}
       <MarkWordsForm words={nets.words} onclose={() => (nets.words = undefined)} />
     {:else if edited !== 0}
-      <Button kind="ghost" size="small" on:click={() => nets.loadWords()}>Words of the net sheet</Button>
+      <Button kind="ghost" size="small" on:click={() => nets.loadWords()}>{texts.wordsOfTheNetSheet}</Button>
     {/if}
   {/if}
 </section>

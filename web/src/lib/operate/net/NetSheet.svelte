@@ -7,6 +7,7 @@
   import NetClock from './NetClock.svelte';
   import NetLine from './NetLine.svelte';
   import { SheetStore } from './sheet.svelte';
+  import { texts } from './texts';
 
   let { id }: { id: number } = $props();
 
@@ -37,11 +38,11 @@
   }
 </script>
 
-<section class="view sheet" aria-label="Net sheet">
+<section class="view sheet" aria-label={texts.netSheet}>
   {#if !sheet}
     {#if store.problem}<p class="trouble" role="alert">{store.problem}</p>
-    {:else}<p class="muted">Reading the session…</p>{/if}
-    <p><a href="#/nets">All nets</a></p>
+    {:else}<p class="muted">{texts.readingTheSession}</p>{/if}
+    <p><a href="#/nets">{texts.allNets}</a></p>
   {:else}
     <header class="view-head">
       <h1>{sheet.net}</h1>
@@ -53,27 +54,29 @@
       <span>
         {#if sheet.frequencyHz !== undefined}<span class="mono">{shortMegaHertz(sheet.frequencyHz)}</span> MHz{/if}
         {sheet.mode ?? ''}
-        <span class="muted">{sheet.fromRadio ? 'from the radio' : ''}</span>
+        <span class="muted">{sheet.fromRadio ? texts.fromTheRadio : ''}</span>
       </span>
       <span class="way">{sheet.way}</span>
       <span class="grow"></span>
       {#if runs}
-        <Button kind="tertiary" size="small" on:click={() => (closing = true)}>Close session…</Button>
+        <Button kind="tertiary" size="small" on:click={() => (closing = true)}
+          >{texts.closeThisSession}</Button
+        >
       {/if}
-      <a href="#/nets">All nets</a>
+      <a href="#/nets">{texts.allNets}</a>
     </header>
     {#if runs && closing}
-      <div class="act" role="group" aria-label="Close session">
+      <div class="act" role="group" aria-label={texts.closeSession}>
         <span>
           {sheet.logs
-            ? `Log ${counted(made.length - unknown, 'check-in')} and close the session?`
-            : 'Close the session?'}
+            ? texts.logAndCloseTheSession(counted(made.length - unknown, 'check-in'))
+            : texts.closeTheSession}
           {#if unknown > 0}<span class="trouble"
-              >{counted(unknown, 'incomplete call')} will not be logged.</span
+              >{texts.willNotBeLogged(counted(unknown, texts.incompleteCall))}</span
             >{/if}
         </span>
-        <Button size="small" on:click={close}>{sheet.logs ? 'Log and close' : 'Close session'}</Button>
-        <Button kind="secondary" size="small" on:click={() => (closing = false)}>Cancel</Button>
+        <Button size="small" on:click={close}>{sheet.logs ? texts.logAndClose : texts.closeSession}</Button>
+        <Button kind="secondary" size="small" on:click={() => (closing = false)}>{texts.cancel}</Button>
       </div>
     {/if}
     {#if runs}
@@ -81,31 +84,31 @@
     {:else}
       <div class="ended" role="status">
         <span>
-          {counted(sheet.checkIns.length, 'check-in')}, {counted(logged, 'contact')} in the log.
-          {#if !sheet.logs}This net is not logged.{/if}
+          {texts.inTheLog(counted(sheet.checkIns.length, 'check-in'), counted(logged, 'contact'))}
+          {#if !sheet.logs}{texts.thisNetIsNotLogged}{/if}
         </span>
         <a
           href={`#/log?find=${encodeURIComponent(`net:"${sheet.net}" date:${sheet.startedAt.slice(0, 10)}`)}`}
-          >Show in the log</a
+          >{texts.showInTheLog}</a
         >
         <span class="reports">
-          <span class="muted">Report</span>
-          <a href={`${report}.txt`} target="_blank" rel="noopener">text</a>
+          <span class="muted">{texts.report}</span>
+          <a href={`${report}.txt`} target="_blank" rel="noopener">{texts.text}</a>
           <a href={`${report}.pdf`} target="_blank" rel="noopener">PDF</a>
           <a href={`${report}.csv`} download={`net-${sheet.id}.csv`}>CSV</a>
           <a href={`${report}.adi`} download={`net-${sheet.id}.adi`}>ADI</a>
         </span>
         {#if logged > 0 && sheet.changeId !== undefined}
-          <button class="more" onclick={undo}>Undo logging</button>
+          <button class="more" onclick={undo}>{texts.undoLogging}</button>
         {/if}
-        <button class="more" onclick={() => store.reopen()}>Reopen</button>
+        <button class="more" onclick={() => store.reopen()}>{texts.reopen}</button>
       </div>
     {/if}
     {#each store.notices as notice (notice)}<p class="muted" role="status">{notice}</p>{/each}
     <CheckInTable {sheet} />
     {#if sheet.missing.length > 0}
       <p class="missing">
-        <span class="muted">Regulars not heard{runs ? ' yet' : ''}</span>
+        <span class="muted">{texts.regularsNotHeard(runs ? ' yet' : '')}</span>
         {#each sheet.missing as call (call)}
           <button class="mono" disabled={!runs} onclick={() => store.add(call)}>{call}</button>
         {/each}

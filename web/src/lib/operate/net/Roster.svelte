@@ -3,6 +3,7 @@
   import { onMount, untrack } from 'svelte';
   import { utcDate, utcMinute } from '../../platform/shared/format';
   import { RosterStore } from './roster.svelte';
+  import { texts } from './texts';
 
   let { id }: { id: number } = $props();
 
@@ -36,29 +37,29 @@
   }
 </script>
 
-<section class="view" aria-label="Roster">
+<section class="view" aria-label={texts.roster}>
   <div class="view-head">
-    <h1>Roster{view ? ` of ${view.net}` : ''}</h1>
-    <span class="muted">Who checks in goes onto it automatically.</span>
+    <h1>{texts.rosterOf(view ? texts.ofNet(view.net) : '')}</h1>
+    <span class="muted">{texts.whoChecksInGoesOnto}</span>
     <span class="grow"></span>
     <Button kind="tertiary" size="small" on:click={() => (edited = { call: '', name: '', added: true })}
-      >Add station</Button
+      >{texts.addStation}</Button
     >
-    <a href="#/nets">All nets</a>
+    <a href="#/nets">{texts.allNets}</a>
   </div>
   {#if store.problem}
     <p class="trouble" role="alert">{store.problem}</p>
   {:else if !view}
-    <p class="muted">Reading the sessions…</p>
+    <p class="muted">{texts.readingTheSessions}</p>
   {:else}
     {#if edited?.added}{@render fields(edited)}{/if}
-    {#if view.stations.length === 0}<p class="muted">Nobody has checked in yet.</p>{/if}
+    {#if view.stations.length === 0}<p class="muted">{texts.nobodyHasCheckedInYetSentence}</p>{/if}
     <table class="list">
       <thead>
         <tr>
-          <th>Call</th>
-          <th>Name</th>
-          <th class="number">Sessions</th>
+          <th>{texts.call}</th>
+          <th>{texts.name}</th>
+          <th class="number">{texts.sessions}</th>
           {#each view.sessions as session (session.id)}
             <th class="session"
               ><a href={`#/nets/${session.id}`} title={`${utcMinute(session.startedAt)} UTC`}
@@ -66,7 +67,7 @@
               ></th
             >
           {/each}
-          <th><span class="visually-hidden">Edit</span></th>
+          <th><span class="visually-hidden">{texts.edit}</span></th>
         </tr>
       </thead>
       <tbody>
@@ -83,7 +84,7 @@
               {#each station.present as present, i (i)}
                 <td class="session"
                   >{#if present}<span class="present" aria-hidden="true"></span><span class="visually-hidden"
-                      >there</span
+                      >{texts.there}</span
                     >{/if}</td
                 >
               {/each}
@@ -91,7 +92,7 @@
                 ><button
                   class="more"
                   onclick={() => (edited = { call: station.call, name: station.name ?? '', added: false })}
-                  aria-label={`Edit ${station.call}`}>Edit</button
+                  aria-label={texts.editCall(station.call)}>{texts.edit}</button
                 ></td
               >
             </tr>
@@ -108,12 +109,12 @@
     use:begin
     onsubmit={save}
     {onkeydown}
-    aria-label={member.added ? 'Add station' : `Edit ${member.call}`}
+    aria-label={member.added ? texts.addStation : texts.editCall(member.call)}
   >
     {#if member.added}
       <TextInput
         size="sm"
-        labelText="Call"
+        labelText={texts.call}
         bind:value={member.call}
         invalid={store.saving.fault('member', 'call') !== ''}
         invalidText={store.saving.fault('member', 'call')}
@@ -121,15 +122,15 @@
     {/if}
     <TextInput
       size="sm"
-      labelText={member.added ? 'Name' : `Name of ${member.call}`}
+      labelText={member.added ? texts.name : texts.nameOfCall(member.call)}
       bind:value={member.name}
       invalid={store.saving.fault('member', 'name') !== ''}
       invalidText={store.saving.fault('member', 'name')}
     />
-    <Button type="submit" size="small">Save</Button>
-    <Button kind="secondary" size="small" on:click={() => (edited = undefined)}>Cancel</Button>
+    <Button type="submit" size="small">{texts.save}</Button>
+    <Button kind="secondary" size="small" on:click={() => (edited = undefined)}>{texts.cancel}</Button>
     {#if !member.added}
-      <Button kind="ghost" size="small" on:click={() => remove(member.call)}>Take off the roster</Button>
+      <Button kind="ghost" size="small" on:click={() => remove(member.call)}>{texts.takeOffTheRoster}</Button>
     {/if}
   </form>
 {/snippet}

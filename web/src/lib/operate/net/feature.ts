@@ -6,6 +6,7 @@ import { PositionStore } from '../../station/position/positions.svelte';
 import { NetStore } from './nets.svelte';
 import NetsView from './NetsView.svelte';
 import { SheetStore } from './sheet.svelte';
+import { texts } from './texts';
 
 export const net: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -34,30 +35,30 @@ export const net: FeatureFactory = (stores) => {
     views: [
       {
         name: 'nets',
-        label: 'Nets',
+        label: texts.nets,
         component: NetsView,
         rail: { key: 'n', icon: Collaborate, position: 25 },
       },
     ],
     actions: [
       {
-        label: 'Start or resume a net session',
-        words: 'net control check-in roundtable',
+        label: texts.startOrResumeANet,
+        words: texts.netControlCheckInRoundtable,
         run: () => navigation.go('nets'),
       },
     ],
     localKeys: [
-      { where: 'Nets', keys: '1 – 9', label: 'Start or resume a session of that net' },
-      { where: 'Net sheet', keys: 'Enter', label: 'Check in; without a call, apply to the chosen station' },
-      { where: 'Net sheet', keys: 'Tab', label: 'Through the likely stations; Enter takes one' },
-      { where: 'Net sheet', keys: '.', label: 'On the empty line: next turn' },
-      { where: 'Net sheet', keys: ',', label: 'On the empty line: skip' },
-      { where: 'Net sheet', keys: '=', label: 'On the empty line: give the chosen station its turn' },
-      { where: 'Net sheet', keys: '+', label: 'On the empty line: move the chosen station up' },
-      { where: 'Net sheet', keys: '*', label: 'On the empty line: the chosen station was worked' },
-      { where: 'Net sheet', keys: '#', label: 'On the empty line: log the chosen station now' },
-      { where: 'Net sheet', keys: '!', label: 'On the empty line: I gave my call' },
-      { where: 'Net sheet', keys: '↑ ↓', label: 'Choose a station; Enter edits it' },
+      { where: texts.nets, keys: '1 – 9', label: texts.startOrResumeASession },
+      { where: texts.netSheet, keys: 'Enter', label: texts.checkInWithoutACall },
+      { where: texts.netSheet, keys: 'Tab', label: texts.throughTheLikelyStationsEnter },
+      { where: texts.netSheet, keys: '.', label: texts.onTheEmptyLineNext },
+      { where: texts.netSheet, keys: ',', label: texts.onTheEmptyLineSkip },
+      { where: texts.netSheet, keys: '=', label: texts.onTheEmptyLineGive },
+      { where: texts.netSheet, keys: '+', label: texts.onTheEmptyLineMove },
+      { where: texts.netSheet, keys: '*', label: texts.onTheEmptyLineThe },
+      { where: texts.netSheet, keys: '#', label: texts.onTheEmptyLineLog },
+      { where: texts.netSheet, keys: '!', label: texts.onTheEmptyLineI },
+      { where: texts.netSheet, keys: '↑ ↓', label: texts.chooseAStationEnterEdits },
     ],
   };
 };

@@ -9,6 +9,7 @@ import {
   type NetSheet,
 } from '../../platform/api/client';
 import { remembered, tabMemory, type Memory } from '../../platform/shared/memory';
+import { texts } from './texts';
 
 const TEXT_KEY = 'yokebar-net-line';
 const UNSENT_KEY = 'yokebar-net-unsent';
@@ -217,7 +218,7 @@ export class SheetStore {
     const checkInId = this.chosenId ?? this.sheet?.turnId;
     if (id === undefined) return;
     if (checkInId === undefined) {
-      this.problem = 'Choose the station to log first.';
+      this.problem = texts.chooseTheStationToLog;
       return;
     }
     await this.#act(async () => {

@@ -7,6 +7,7 @@
   import { PathStore } from '../../platform/map/path.svelte';
   import { PositionStore } from '../../station/position/positions.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const onAir = useStore(OnAirStore);
   const pathStore = useStore(PathStore);
@@ -73,9 +74,9 @@
   }
 </script>
 
-<section class="map" aria-label="Map of the air">
+<section class="map" aria-label={texts.mapOfTheAir}>
   <div class="sheet" bind:clientWidth={width} bind:clientHeight={height}>
-    <svg {width} {height} role="group" aria-label="Stations on the air, night, and who hears the chosen one">
+    <svg {width} {height} role="group" aria-label={texts.stationsOnTheAirNight}>
       <World {draw} path={pathStore} />
       {#if chosen?.latitudeDegrees !== undefined && chosen.longitudeDegrees !== undefined}
         <path
@@ -98,7 +99,11 @@
               })}
             />
             <path class="hearer" transform={`translate(${dot(hearer).join(' ')})`} d="M-4 3L0 -4L4 3Z"
-              ><title>{hearer.call} hears it{hearer.snrDb === undefined ? '' : `, ${hearer.snrDb} dB`}</title
+              ><title
+                >{texts.hearsItCall(
+                  hearer.call,
+                  hearer.snrDb === undefined ? '' : `, ${hearer.snrDb} dB`,
+                )}</title
               ></path
             >
           {/if}
@@ -139,7 +144,8 @@
   </div>
   <div class="caption muted">
     <span class="sign"
-      ><svg width="12" height="12"><rect class="open" x="1" y="1" width="10" height="10" /></svg> never worked</span
+      ><svg width="12" height="12"><rect class="open" x="1" y="1" width="10" height="10" /></svg>
+      {texts.neverWorked}</span
     >
     <span class="sign"
       ><svg width="12" height="12"
@@ -150,15 +156,17 @@
           width="8"
           height="4"
         /></svg
-      > needed</span
+      >
+      {texts.isNeeded}</span
     >
     <span class="sign"
-      ><svg width="12" height="12"><circle class="full" cx="6" cy="6" r="2.5" /></svg> not needed</span
+      ><svg width="12" height="12"><circle class="full" cx="6" cy="6" r="2.5" /></svg> {texts.notNeeded}</span
     >
     <span class="sign"
-      ><svg width="12" height="12"><path class="hearer" d="M2 9L6 2L10 9Z" /></svg> hears the chosen one</span
+      ><svg width="12" height="12"><path class="hearer" d="M2 9L6 2L10 9Z" /></svg>
+      {texts.hearsTheChosenOne}</span
     >
-    <button class="more" onclick={turn}>{round ? 'Whole world flat' : 'Round us'}</button>
+    <button class="more" onclick={turn}>{round ? texts.wholeWorldFlat : texts.roundUs}</button>
   </div>
 </section>
 

@@ -6,16 +6,17 @@
   import { OnAirStore } from './on-air.svelte';
   import { ChoicesStore } from './choices.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const onAir = useStore(OnAirStore);
   const choices = useStore(ChoicesStore);
 
   const WORDS: Record<AlertChoice['kind'], string> = {
-    WATCHED: 'A call on the watch list',
-    NEW_ENTITY: 'An entity never worked',
-    NEW_ON_BAND: 'New on the band or in the mode',
-    OTHER_NEED: 'Anything else needed',
-    US: 'Somebody hears us',
+    WATCHED: texts.aCallOnTheWatch,
+    NEW_ENTITY: texts.anEntityNeverWorked,
+    NEW_ON_BAND: texts.newOnTheBandOr,
+    OTHER_NEED: texts.anythingElseNeeded,
+    US: texts.somebodyHearsUs,
   };
   const TONES = [
     { hz: undefined, name: 'silent' },
@@ -49,13 +50,13 @@
 
 {#if store.problem && !store.chosen}<p class="trouble" role="alert">{store.problem}</p>{/if}
 {#if store.chosen}
-  <section aria-label="What is announced">
+  <section aria-label={texts.whatIsAnnounced}>
     <table class="list">
       <thead>
         <tr>
-          <th>When there is</th><th>On screen</th><th>Tone</th><th>Spoken</th><th>Notification</th><th
-            >At most a minute</th
-          >
+          <th>{texts.whenThereIs}</th><th>{texts.onScreen}</th><th>{texts.tone}</th><th>{texts.spoken}</th><th
+            >{texts.notification}</th
+          ><th>{texts.atMostAMinute}</th>
         </tr>
       </thead>
       <tbody>
@@ -65,14 +66,14 @@
             <td>
               <input
                 type="checkbox"
-                aria-label={`${WORDS[alert.kind]}: on screen`}
+                aria-label={texts.onScreenKind(WORDS[alert.kind])}
                 checked={alert.shown}
                 onchange={(e) => change(alert.kind, { shown: e.currentTarget.checked })}
               />
             </td>
             <td>
               <select
-                aria-label={`${WORDS[alert.kind]}: tone`}
+                aria-label={texts.toneKind(WORDS[alert.kind])}
                 value={String(alert.tone ?? '')}
                 onchange={(e) => {
                   const hz = e.currentTarget.value === '' ? undefined : Number(e.currentTarget.value);
@@ -86,7 +87,7 @@
             <td>
               <input
                 type="checkbox"
-                aria-label={`${WORDS[alert.kind]}: spoken`}
+                aria-label={texts.spokenKind(WORDS[alert.kind])}
                 checked={alert.spoken}
                 onchange={(e) => change(alert.kind, { spoken: e.currentTarget.checked })}
               />
@@ -94,7 +95,7 @@
             <td>
               <input
                 type="checkbox"
-                aria-label={`${WORDS[alert.kind]}: notification`}
+                aria-label={texts.notificationKind(WORDS[alert.kind])}
                 checked={alert.notified}
                 onchange={(e) => void notify(alert.kind, e.currentTarget.checked)}
               />
@@ -105,7 +106,7 @@
                 type="number"
                 min="1"
                 max="60"
-                aria-label={`${WORDS[alert.kind]}: at most a minute`}
+                aria-label={texts.kindAtMostAMinute(WORDS[alert.kind])}
                 value={alert.maxPerMinute}
                 onchange={(e) => change(alert.kind, { maxPerMinute: Number(e.currentTarget.value) || 1 })}
               />
@@ -115,11 +116,11 @@
       </tbody>
     </table>
     <p class="quiet">
-      No sound from
+      {texts.noSoundFrom}
       <input
         class="hour mono"
         placeholder="22:00"
-        aria-label="Quiet from, UTC"
+        aria-label={texts.quietFromUtc}
         value={store.chosen.quietFrom?.slice(0, 5) ?? ''}
         onchange={(e) =>
           void store.save({
@@ -127,11 +128,11 @@
             quietUntil: e.currentTarget.value ? (store.chosen?.quietUntil ?? '06:00') : undefined,
           })}
       />
-      until
+      {texts.until}
       <input
         class="hour mono"
         placeholder="06:00"
-        aria-label="Quiet until, UTC"
+        aria-label={texts.quietUntilUtc}
         value={store.chosen.quietUntil?.slice(0, 5) ?? ''}
         onchange={(e) =>
           void store.save({
@@ -139,15 +140,15 @@
             quietFrom: e.currentTarget.value ? (store.chosen?.quietFrom ?? '22:00') : undefined,
           })}
       />
-      UTC. More than the limit are announced together in one sentence.
+      {texts.utcMoreThanTheLimit}
     </p>
     <SavedMark saved={store.savedAt > 0} problem={store.problem} />
   </section>
-  <section aria-label="What was announced">
-    <h2>What was announced, and why</h2>
+  <section aria-label={texts.whatWasAnnounced}>
+    <h2>{texts.whatWasAnnouncedAndWhy}</h2>
     {#if store.alerts.length === 0}
       <p class="muted">
-        Nothing yet. Calls to look out for are set under <a href="#/on-air/goals">Goals</a>.
+        {texts.nothingYetCallsToLook} <a href="#/on-air/goals">{texts.goals}</a>.
       </p>
     {:else}
       <table class="list">
@@ -157,7 +158,7 @@
               <td class="mono">{utcSecond(alert.at)}</td>
               <td class="what">{alert.sentence}</td>
               <td class="muted">{alert.because}</td>
-              <td><button class="more" onclick={() => off(alert.kind)}>Switch this kind off</button></td>
+              <td><button class="more" onclick={() => off(alert.kind)}>{texts.switchThisKindOff}</button></td>
             </tr>
           {/each}
         </tbody>
@@ -165,7 +166,7 @@
     {/if}
   </section>
 {:else if !store.problem}
-  <p class="muted">Reading the alerts…</p>
+  <p class="muted">{texts.readingTheAlerts}</p>
 {/if}
 
 <style>

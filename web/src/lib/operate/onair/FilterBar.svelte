@@ -5,6 +5,7 @@
   import FilterViews from './FilterViews.svelte';
   import { OnAirStore } from './on-air.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const onAir = useStore(OnAirStore);
 
@@ -14,33 +15,35 @@
   const filter = $derived(air.filter);
 </script>
 
-<div class="filter" role="group" aria-label="Filter">
-  <span class="muted">Shown:</span>
+<div class="filter" role="group" aria-label={texts.filter}>
+  <span class="muted">{texts.shown}</span>
   <p class="sentence">
     {#each air.sentence as phrase, i (phrase.about)}
       {#if i > 0}<span class="muted" aria-hidden="true">·</span>{/if}
       {#if phrase.about === 'AGE'}
         <select
-          aria-label="Heard in the last minutes"
+          aria-label={texts.heardInTheLastMinutes}
           value={String(filter.maxAgeMinutes ?? 30)}
           onchange={(e) => onAir.filterBy({ ...filter, maxAgeMinutes: Number(e.currentTarget.value) })}
         >
-          {#each AGES as minutes (minutes)}<option value={String(minutes)}>last {minutes} min</option>{/each}
+          {#each AGES as minutes (minutes)}<option value={String(minutes)}
+              >{texts.lastMinMinutes(minutes)}</option
+            >{/each}
         </select>
       {:else}
         <button
           class="phrase"
-          title="Take this out"
+          title={texts.takeThisOut}
           onclick={() => onAir.filterBy(without(filter, phrase.about))}
           >{phrase.words} <span aria-hidden="true">×</span></button
         >
       {/if}
     {/each}
   </p>
-  <Menu label="Add filter">
+  <Menu label={texts.addFilter}>
     <FilterForm />
   </Menu>
-  <Menu label="Views">
+  <Menu label={texts.views}>
     <FilterViews />
   </Menu>
 </div>

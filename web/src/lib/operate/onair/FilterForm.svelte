@@ -4,17 +4,18 @@
   import { BandPlanStore } from '../../sources/radio/band-plan.svelte';
   import { CONTINENTS, GROUPS, NEEDS, toggled } from './filter';
   import { OnAirStore } from './on-air.svelte';
+  import { texts } from './texts';
 
   /** What the filter lets through, by need, band, place and more; each click takes effect at once. */
   const onAir = useStore(OnAirStore);
   const bandPlan = useStore(BandPlanStore);
 
   const FLAGS = [
-    { name: 'quiet', label: 'not worked here yet' },
-    { name: 'insideLicence', label: 'inside my licence' },
-    { name: 'confirms', label: 'confirms electronically' },
-    { name: 'callingCq', label: 'calling CQ' },
-    { name: 'watchedOnly', label: 'on my watch list' },
+    { name: 'quiet', label: texts.notWorkedHereYet },
+    { name: 'insideLicence', label: texts.insideMyLicence },
+    { name: 'confirms', label: texts.confirmsElectronically },
+    { name: 'callingCq', label: texts.callingCq },
+    { name: 'watchedOnly', label: texts.onMyWatchList },
   ] as const;
 
   const air = $derived(onAir.air);
@@ -43,7 +44,7 @@
   const loaded = got(api.GET('/api/onair/entities')).then(
     (all) => (entities = all),
     (e: unknown) => {
-      problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+      problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
       return [] as Entity[];
     },
   );
@@ -63,7 +64,7 @@
     const number = await entityNamed(places[of]);
     if (number === undefined) {
       if (entities.length > 0) {
-        problem = `No entity is called “${places[of]}”.`;
+        problem = texts.noEntityIsCalled(places[of]);
       }
       return;
     }
@@ -94,7 +95,7 @@
 </datalist>
 
 <div class="menu-form">
-  <h3>Needed</h3>
+  <h3>{texts.needed}</h3>
   <div class="keys">
     {#each NEEDS as need (need.id)}
       <button
@@ -103,7 +104,7 @@
       >
     {/each}
   </div>
-  <h3>Modes and bands</h3>
+  <h3>{texts.modesAndBands}</h3>
   <div class="keys">
     {#each GROUPS as group (group.id)}
       <button
@@ -118,10 +119,10 @@
       >
     {/each}
     {#if bands.length < allBands.length}
-      <button class="more" onclick={() => (everyBand = true)}>all bands</button>
+      <button class="more" onclick={() => (everyBand = true)}>{texts.allBands}</button>
     {/if}
   </div>
-  <h3>Heard from</h3>
+  <h3>{texts.heardFrom}</h3>
   <div class="keys">
     {#each CONTINENTS as continent (continent.id)}
       <button
@@ -136,30 +137,27 @@
       <input
         list="air-entities"
         bind:value={places.hearerEntities}
-        placeholder="an entity"
-        aria-label="Heard from an entity"
+        placeholder={texts.anEntity}
+        aria-label={texts.heardFromAnEntity}
       />
     </form>
     <form onsubmit={addArea}>
-      <input
-        bind:value={area}
-        placeholder="zone 14, or area K1"
-        aria-label="Heard from a zone or a call area"
-      />
+      <input bind:value={area} placeholder={texts.zone14OrAreaK1} aria-label={texts.heardFromAZoneOr} />
     </form>
     <label
-      >at least <input
+      >{texts.atLeast}
+      <input
         class="db"
         type="number"
         value={filter.snrFloorDb ?? ''}
-        placeholder="any"
-        aria-label="Least signal, dB"
+        placeholder={texts.any}
+        aria-label={texts.leastSignalDb}
         onchange={(e) =>
           set({ snrFloorDb: e.currentTarget.value === '' ? undefined : Number(e.currentTarget.value) })}
       /> dB</label
     >
   </div>
-  <h3>Stations in</h3>
+  <h3>{texts.stationsIn}</h3>
   <div class="keys">
     {#each CONTINENTS as continent (continent.id)}
       <button
@@ -172,11 +170,11 @@
     <input
       list="air-entities"
       bind:value={places.entities}
-      placeholder="an entity"
-      aria-label="Stations in an entity"
+      placeholder={texts.anEntity}
+      aria-label={texts.stationsInAnEntity}
     />
   </form>
-  <h3>Only stations that</h3>
+  <h3>{texts.onlyStationsThat}</h3>
   <div class="keys">
     {#each FLAGS as flag (flag.name)}
       <button aria-pressed={filter[flag.name]} onclick={() => set({ [flag.name]: !filter[flag.name] })}

@@ -3,6 +3,7 @@
   import { useStore } from '../../platform/page/stores';
   import { EVERYTHING, WANTED } from './filter';
   import { OnAirStore } from './on-air.svelte';
+  import { texts } from './texts';
 
   /** Filters that were given a name. */
   const onAir = useStore(OnAirStore);
@@ -12,7 +13,7 @@
   let name = $state('');
   let problem = $state('');
 
-  const failed = (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.');
+  const failed = (e: unknown) => (problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer);
 
   got(api.GET('/api/onair/views')).then((all) => (views = all), failed);
 
@@ -33,17 +34,19 @@
 </script>
 
 <div class="menu-form">
-  <button class="more" onclick={() => onAir.filterBy(EVERYTHING)}>Everything on the air</button>
-  <button class="more" onclick={() => onAir.filterBy(WANTED)}>What I need</button>
+  <button class="more" onclick={() => onAir.filterBy(EVERYTHING)}>{texts.everythingOnTheAir}</button>
+  <button class="more" onclick={() => onAir.filterBy(WANTED)}>{texts.whatINeed}</button>
   {#each views as view (view.name)}
     <div class="saved">
       <button class="more" onclick={() => onAir.filterBy(view.filter)}>{view.name}</button>
-      <button class="more" aria-label={`Forget ${view.name}`} onclick={() => void drop(view.name)}>×</button>
+      <button class="more" aria-label={texts.forgetName(view.name)} onclick={() => void drop(view.name)}
+        >×</button
+      >
     </div>
   {/each}
   <form class="pair" onsubmit={keep}>
-    <input bind:value={name} placeholder="Name for this filter" aria-label="Name for this filter" />
-    <button class="more" disabled={name.trim() === ''}>Keep it</button>
+    <input bind:value={name} placeholder={texts.nameForThisFilter} aria-label={texts.nameForThisFilter} />
+    <button class="more" disabled={name.trim() === ''}>{texts.keepIt}</button>
   </form>
   {#if problem}<p class="trouble said" role="alert">{problem}</p>{/if}
 </div>

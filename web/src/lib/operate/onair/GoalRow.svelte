@@ -3,6 +3,7 @@
   import { useStore } from '../../platform/page/stores';
   import { LaneStore } from '../../services/delivery/lanes.svelte';
   import { StationStore } from '../../station/profile/station.svelte';
+  import { texts } from './texts';
 
   let {
     goal,
@@ -28,7 +29,7 @@
     { id: 'STATE', name: 'state' },
     { id: 'SQUARE', name: 'square' },
     { id: 'PREFIX', name: 'prefix' },
-    { id: 'REFERENCE', name: 'island, summit or park' },
+    { id: 'REFERENCE', name: texts.islandSummitOrPark },
     { id: 'BASE_CALL', name: 'station' },
   ];
   const GRANULARITIES: { id: GoalChoice['granularity']; name: string }[] = [
@@ -61,59 +62,59 @@
 </script>
 
 <div class="goal">
-  <span>each</span>
+  <span>{texts.each}</span>
   <select
-    aria-label={`Goal ${number}: what`}
+    aria-label={texts.goalWhatNumber(number)}
     value={goal.kind}
     onchange={(e) => onchange({ kind: e.currentTarget.value as GoalChoice['kind'] })}
   >
     {#each KINDS as kind (kind.id)}<option value={kind.id}>{kind.name}</option>{/each}
   </select>
   <select
-    aria-label={`Goal ${number}: how often`}
+    aria-label={texts.goalHowOften(number)}
     value={goal.granularity}
     onchange={(e) => onchange({ granularity: e.currentTarget.value as GoalChoice['granularity'] })}
   >
     {#each GRANULARITIES as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
   </select>
   <select
-    aria-label={`Goal ${number}: worked or confirmed`}
+    aria-label={texts.goalWorkedOrConfirmed(number)}
     value={goal.bar}
     onchange={(e) => onchange({ bar: e.currentTarget.value as GoalChoice['bar'] })}
   >
     {#each BARS as bar (bar.id)}<option value={bar.id}>{bar.name}</option>{/each}
   </select>
-  <span class="muted now">{onAirNow === undefined ? '' : `${onAirNow} on the air now`}</span>
-  <button class="more" onclick={onremove}>Remove</button>
+  <span class="muted now">{onAirNow === undefined ? '' : texts.onTheAirNow(onAirNow)}</span>
+  <button class="more" onclick={onremove}>{texts.remove}</button>
   <div class="which">
-    <span class="muted">with</span>
+    <span class="muted">{texts.with}</span>
     <select
-      aria-label={`Goal ${number}: with which of your calls`}
+      aria-label={texts.goalWithWhichOfYour(number)}
       value={ownCall}
       onchange={(e) => onchange({ ownCalls: e.currentTarget.value ? [e.currentTarget.value] : [] })}
     >
-      <option value="">any of your calls</option>
+      <option value="">{texts.anyOfYourCalls}</option>
       {#each ownCalls as call (call)}<option value={call}>{call}</option>{/each}
     </select>
-    <span class="muted">since</span>
+    <span class="muted">{texts.since}</span>
     <input
       type="date"
-      aria-label={`Goal ${number}: since which day; empty for your whole log`}
+      aria-label={texts.goalSinceWhichDayEmpty(number)}
       value={goal.since ?? ''}
       onchange={(e) => onchange({ since: e.currentTarget.value || undefined })}
     />
-    {#if !goal.since}<span class="muted">your first contact</span>{/if}
+    {#if !goal.since}<span class="muted">{texts.yourFirstContact}</span>{/if}
   </div>
   {#if goal.bar === 'CONFIRMED'}
     <div class="keys which">
-      <span class="muted">by</span>
+      <span class="muted">{texts.by}</span>
       {#each services as one (one.id)}
         <button
           aria-pressed={goal.services.includes(one.id)}
           onclick={() => onchange({ services: toggled(one.id) })}>{one.name}</button
         >
       {/each}
-      {#if goal.services.length === 0}<span class="muted">anybody</span>{/if}
+      {#if goal.services.length === 0}<span class="muted">{texts.anybody}</span>{/if}
     </div>
   {/if}
 </div>

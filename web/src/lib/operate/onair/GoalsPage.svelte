@@ -7,6 +7,7 @@
   import GoalRow from './GoalRow.svelte';
   import { ChoicesStore } from './choices.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const positions = useStore(PositionStore);
   const onAirStore = useStore(OnAirStore);
@@ -36,10 +37,10 @@
 {#if store.problem && !store.chosen}<p class="trouble" role="alert">{store.problem}</p>{/if}
 {#if store.chosen}
   <div class="goals">
-    <section aria-label="Goals">
-      <h2>I want</h2>
+    <section aria-label={texts.goals}>
+      <h2>{texts.iWant}</h2>
       {#if goals.length === 0}
-        <p class="muted">No goal yet, so nothing on the air counts as needed. Add one.</p>
+        <p class="muted">{texts.noGoalYetSoNothing}</p>
       {/if}
       {#each goals as goal, i (i)}
         <GoalRow
@@ -51,8 +52,8 @@
         />
       {/each}
       <p class="sum">
-        {#if preview}With these goals <strong>{preview.needed}</strong> of {preview.onAir} stations on the air now
-          are needed.{/if}
+        {#if preview}{texts.withTheseGoals} <strong>{preview.needed}</strong>
+          {texts.ofStationsOnTheAir(preview.onAir)}{/if}
       </p>
       <Button
         kind="tertiary"
@@ -60,39 +61,42 @@
         on:click={() =>
           void store.save({
             goals: [...goals, { kind: 'ENTITY', granularity: 'EVER', bar: 'WORKED', services: [] }],
-          })}>Add a goal</Button
+          })}>{texts.addAGoal}</Button
       >
       <SavedMark saved={store.savedAt > 0} problem={store.problem} />
     </section>
-    <section aria-label="Calls">
-      <h2>Calls I look out for</h2>
-      <p class="muted">They are always listed first. * stands for anything, ? for one character.</p>
+    <section aria-label={texts.calls}>
+      <h2>{texts.callsILookOutFor}</h2>
+      <p class="muted">{texts.theyAreAlwaysListedFirst}</p>
       <textarea
-        aria-label="Calls I look out for"
+        aria-label={texts.callsILookOutFor}
         rows="3"
         value={calls.watch}
         onchange={(e) => void store.save({ watch: list(e.currentTarget.value) })}></textarea>
-      <h2>Calls I never want to see</h2>
+      <h2>{texts.callsINeverWantTo}</h2>
       <textarea
-        aria-label="Calls I never want to see"
+        aria-label={texts.callsINeverWantTo}
         rows="3"
         value={calls.ignore}
         onchange={(e) => void store.save({ ignore: list(e.currentTarget.value) })}></textarea>
-      <h2>Tuning to a station</h2>
+      <h2>{texts.tuningToAStation}</h2>
       <label class="check">
         <input
           type="checkbox"
           checked={store.chosen.turnBeam}
           onchange={(e) => void store.save({ turnBeam: e.currentTarget.checked })}
-        /> Turn the antenna when tuning to a station
+        />
+        {texts.turnTheAntennaWhenTuning}
       </label>
       <p>
-        <button class="more" onclick={() => void onAirStore.air.unstrike()}>Restore hidden stations</button>
+        <button class="more" onclick={() => void onAirStore.air.unstrike()}
+          >{texts.restoreHiddenStations}</button
+        >
       </p>
     </section>
   </div>
 {:else if !store.problem}
-  <p class="muted">Reading the goals…</p>
+  <p class="muted">{texts.readingTheGoals}</p>
 {/if}
 
 <style>

@@ -7,6 +7,7 @@
   import { PathStore } from '../../platform/map/path.svelte';
   import { PositionStore } from '../../station/position/positions.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const path = useStore(PathStore);
   const positions = useStore(PositionStore);
@@ -51,27 +52,26 @@
         all = found;
         problem = '';
       },
-      (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.'),
+      (e: unknown) => (problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer),
     );
   }
 </script>
 
 {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
 {#if all === undefined}
-  <p class="muted">Reading who hears us…</p>
+  <p class="muted">{texts.readingWhoHearsUs}</p>
 {:else if latest.length === 0}
   <p class="muted">
-    Nobody has reported our signal in the last hour. Call CQ where skimmers listen, and their reports show
-    here by themselves.
+    {texts.nobodyHasReportedOurSignal}
   </p>
 {:else}
   <div class="us">
     <table class="list">
       <thead>
         <tr
-          ><th>Who</th><th>Where</th><th class="number">Away</th><th class="number">kHz</th><th class="number"
-            >dB</th
-          ><th>When</th></tr
+          ><th>{texts.who}</th><th>{texts.where}</th><th class="number">{texts.away}</th><th class="number"
+            >kHz</th
+          ><th class="number">dB</th><th>{texts.when}</th></tr
         >
       </thead>
       <tbody>
@@ -87,7 +87,7 @@
         {/each}
       </tbody>
     </table>
-    <svg width={SIZE} height={SIZE} role="img" aria-label="Who hears us, seen from here">
+    <svg width={SIZE} height={SIZE} role="img" aria-label={texts.whoHearsUsSeenFrom}>
       <World {draw} {path} />
       {#each latest as one (one.report.hearer + one.report.frequencyHz)}
         {#if one.latitudeDegrees !== undefined && one.longitudeDegrees !== undefined}

@@ -7,6 +7,7 @@
   import { BandPlanStore } from '../../sources/radio/band-plan.svelte';
   import { RadioStore } from '../../sources/radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { band, onclose }: { band: string; onclose?: () => void } = $props();
   const onAir = useStore(OnAirStore);
@@ -109,22 +110,24 @@
   }
 </script>
 
-<section class="ladder" aria-label={`Ladder ${band}`}>
+<section class="ladder" aria-label={texts.ladderBand(band)}>
   <header>
     <strong>{band.replace(/(c?m)$/, '\u2009$1')}</strong>
     <span
       class="muted"
       title={layout.hidden.length > 0
-        ? `${layout.hidden.length} without room for their calls; zoom in`
-        : `${here.length} stations`}
-      >{here.length}{layout.hidden.length > 0 ? `, ${layout.hidden.length} unnamed` : ''}</span
+        ? texts.withoutRoomForTheirCalls(layout.hidden.length)
+        : texts.stationsValue(here.length)}
+      >{here.length}{layout.hidden.length > 0 ? texts.unnamedValue(layout.hidden.length) : ''}</span
     >
     <div class="keys">
-      <button onclick={() => zoom(0.6)} aria-label={`Closer on ${band}`}>+</button>
-      <button onclick={() => zoom(1.6)} aria-label={`Further on ${band}`}>−</button>
-      <button onclick={() => show(fitted(here, whole))} title="Show all stations">Fit</button>
-      <button aria-pressed={following} onclick={follow} title="Keep the radio in view">Follow</button>
-      {#if onclose}<button onclick={onclose} aria-label={`Close the ladder of ${band}`}>×</button>{/if}
+      <button onclick={() => zoom(0.6)} aria-label={texts.closerOnBand(band)}>+</button>
+      <button onclick={() => zoom(1.6)} aria-label={texts.furtherOnBand(band)}>−</button>
+      <button onclick={() => show(fitted(here, whole))} title={texts.showAllStations}>{texts.fit}</button>
+      <button aria-pressed={following} onclick={follow} title={texts.keepTheRadioInView}
+        >{texts.follow}</button
+      >
+      {#if onclose}<button onclick={onclose} aria-label={texts.closeTheLadderOf(band)}>×</button>{/if}
     </div>
   </header>
   <div class="sheet" bind:clientWidth={width} bind:clientHeight={height}>
@@ -135,7 +138,7 @@
       style:width={`${AXIS}px`}
       tabindex="0"
       role="application"
-      aria-label={`Dial of ${band}: plus and minus zoom, arrow keys move, a click tunes`}
+      aria-label={texts.dialOfPlusAndMinus(band)}
       {onwheel}
       {onpointerdown}
       {onpointermove}

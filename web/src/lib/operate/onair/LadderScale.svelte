@@ -4,6 +4,7 @@
   import { kiloHertz } from '../../platform/shared/format';
   import { PositionStore } from '../../station/position/positions.svelte';
   import { dialY, ticks, type layOut, type Stretch } from './ladder';
+  import { texts } from './texts';
 
   interface Props {
     band: string;
@@ -52,7 +53,7 @@
     <line class="edge" x1="0" x2={axis} y1={bottom} y2={bottom} />
     {#if bottom - top > part.words.length * 5 + 8}
       <text class="use" transform={`translate(${axis - 3} ${(top + bottom) / 2}) rotate(-90)`}
-        >{part.inside ? part.words : `${part.words} · not yours`}</text
+        >{part.inside ? part.words : texts.notYoursWords(part.words)}</text
       >
     {/if}
   {/each}

@@ -14,17 +14,18 @@
   import { BandPlanStore } from '../../sources/radio/band-plan.svelte';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const onAir = useStore(OnAirStore);
   const bandPlan = useStore(BandPlanStore);
   const navigation = useStore(Navigation);
 
   const PAGES = [
-    { id: 'now', label: 'Now', says: '' },
-    { id: 'us', label: 'Who hears us', says: 'Reports of your own signal in the last hour.' },
-    { id: 'goals', label: 'Goals', says: 'What counts as needed, for everybody at this station.' },
-    { id: 'alerts', label: 'Alerts', says: 'What is announced, how, and why it was.' },
-    { id: 'sun', label: 'Sun and news', says: 'As reported by the feeds.' },
+    { id: 'now', label: texts.now, says: '' },
+    { id: 'us', label: texts.whoHearsUs, says: texts.reportsOfYourOwnSignal },
+    { id: 'goals', label: texts.goals, says: texts.whatCountsAsNeededFor },
+    { id: 'alerts', label: texts.alerts, says: texts.whatIsAnnouncedHowAnd },
+    { id: 'sun', label: texts.sunAndNews, says: texts.asReportedByTheFeeds },
   ] as const;
   const KEPT = 'yokebar-air-parts';
 
@@ -50,22 +51,26 @@
   $effect(() => air.watch());
 </script>
 
-<Pages title="On air" base="on-air" pages={PAGES} {page} fill={page === 'now'}>
+<Pages title={texts.onAir} base="on-air" pages={PAGES} {page} fill={page === 'now'}>
   {#snippet beside()}
     {#if page === 'now'}
-      <span class="muted count">{air.spots.length} of {air.onAir} stations</span>
-      <div class="keys parts" role="group" aria-label="Parts of the view">
-        <button aria-pressed={parts.list} onclick={() => show({ ...parts, list: !parts.list })}>List</button>
-        <button aria-pressed={parts.map} onclick={() => show({ ...parts, map: !parts.map })}>Map</button>
+      <span class="muted count">{texts.ofStationsValue(air.spots.length, air.onAir)}</span>
+      <div class="keys parts" role="group" aria-label={texts.partsOfTheView}>
+        <button aria-pressed={parts.list} onclick={() => show({ ...parts, list: !parts.list })}
+          >{texts.list}</button
+        >
+        <button aria-pressed={parts.map} onclick={() => show({ ...parts, map: !parts.map })}
+          >{texts.map}</button
+        >
         <select
-          aria-label="Add a ladder"
+          aria-label={texts.addALadder}
           value=""
           onchange={(e) => {
             show({ ...parts, bands: [...parts.bands, e.currentTarget.value] });
             e.currentTarget.value = '';
           }}
         >
-          <option value="" disabled>Ladder…</option>
+          <option value="" disabled>{texts.chooseLadder}</option>
           {#each free as band (band)}<option value={band}>{band}</option>{/each}
         </select>
       </div>
@@ -87,7 +92,7 @@
           {/if}
           {#if air.chosen?.answers}
             <button class="more" onclick={() => void onAir.goTo(air.chosen?.id ?? 0, true)}
-              >Have the program answer {air.chosen.call} (a)</button
+              >{texts.haveTheProgramAnswerA(air.chosen.call)}</button
             >
           {/if}
         </div>
@@ -101,7 +106,7 @@
           </div>
         {/each}
         {#if !parts.list && !parts.map && parts.bands.length === 0}
-          <p class="muted">Nothing is chosen to look at. Choose the list, the map or a ladder at the top.</p>
+          <p class="muted">{texts.nothingIsChosenToLook}</p>
         {/if}
       </div>
     </div>

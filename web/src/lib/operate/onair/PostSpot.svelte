@@ -5,6 +5,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { LatestStore } from '../../log/latest.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const navigation = useStore(Navigation);
   const latest = useStore(LatestStore);
@@ -27,7 +28,7 @@
     try {
       posting = await got(api.GET('/api/onair/posting'));
     } catch (e) {
-      problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+      problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
     }
   }
 
@@ -46,32 +47,33 @@
           },
         }),
       );
-      done = `${told.node} received the spot of ${told.call} on ${kiloHertz(told.frequencyHz)} kHz.`;
+      done = texts.receivedTheSpotOfOn(told.node, told.call, kiloHertz(told.frequencyHz));
       posting = await got(api.GET('/api/onair/posting'));
     } catch (e) {
-      problem = e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : 'Yokebar does not answer.';
+      problem = e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : texts.yokebarDoesNotAnswer;
     }
   }
 </script>
 
-<Menu label="Post a spot" onopen={open}>
-  <form class="post" onsubmit={post} aria-label="Post a spot">
-    <label>Call <input class="mono" bind:value={call} required /></label>
+<Menu label={texts.postASpot} onopen={open}>
+  <form class="post" onsubmit={post} aria-label={texts.postASpot}>
+    <label>{texts.call} <input class="mono" bind:value={call} required /></label>
     <label>kHz <input class="mono" bind:value={khz} required /></label>
-    <label>Comment <input bind:value={comment} maxlength="30" /></label>
+    <label>{texts.comment} <input bind:value={comment} maxlength="30" /></label>
     {#if (posting?.nodes.length ?? 0) > 1}
       <label
-        >Node <select bind:value={node}>
-          <option value="">the first connected</option>
+        >{texts.node}
+        <select bind:value={node}>
+          <option value="">{texts.theFirstConnected}</option>
           {#each posting?.nodes ?? [] as one (one.id)}<option value={String(one.id)}>{one.name}</option
             >{/each}
         </select></label
       >
     {/if}
     <p class="muted">
-      Everybody on the cluster reads it. It is checked before: call, frequency, not a repeat.
+      {texts.everybodyOnTheClusterReads}
     </p>
-    <button class="send">Tell the cluster</button>
+    <button class="send">{texts.tellTheCluster}</button>
     {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
     {#if done}<p role="status">{done}</p>{/if}
     {#each (posting?.posted ?? []).slice(0, 3) as told (told.at)}

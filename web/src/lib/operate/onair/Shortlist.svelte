@@ -3,6 +3,7 @@
   import { kiloHertz } from '../../platform/shared/format';
   import { OnAirStore } from './on-air.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   /** On the desk: who is on the air and needed most. */
   const onAir = useStore(OnAirStore);
@@ -35,14 +36,14 @@
   }
 </script>
 
-<section aria-label="Needed on the air">
-  <h2>Needed on the air <a href="#/on-air">all {list.onAir}</a></h2>
+<section aria-label={texts.neededOnTheAir}>
+  <h2>{texts.neededOnTheAir} <a href="#/on-air">{texts.allOnAir(list.onAir)}</a></h2>
   {#if list.problem}<p class="trouble" role="alert">{list.problem}</p>{/if}
   {#if best.length === 0}
     <p class="muted">
-      {#if list.loading}Reading what is on the air…
-      {:else if list.onAir === 0}Nobody is heard. Connect a feed under <a href="#/hookups">Hookups</a>.
-      {:else}None of the {list.onAir} stations heard is needed. <a href="#/on-air/goals">Goals</a>{/if}
+      {#if list.loading}{texts.readingWhatIsOnThe}
+      {:else if list.onAir === 0}{texts.nobodyIsHeardConnectA} <a href="#/hookups">{texts.hookups}</a>.
+      {:else}{texts.noneOfTheStationsHeard(list.onAir)} <a href="#/on-air/goals">{texts.goals}</a>{/if}
     </p>
   {/if}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
@@ -50,7 +51,7 @@
     class="rows"
     tabindex="0"
     role={best.length > 0 ? 'listbox' : 'group'}
-    aria-label="Needed stations; arrow keys choose, Enter tunes, x hides"
+    aria-label={texts.neededStationsArrowKeysChoose}
     aria-activedescendant={list.selected !== undefined ? `needed-${list.selected}` : undefined}
     onpointerenter={() => (pointed = true)}
     onpointerleave={() => (pointed = false)}
@@ -79,7 +80,7 @@
           <span class="muted">{spot.mode ?? ''}</span>
         </span>
         <span class="why muted"
-          >{spot.doubt ?? (spot.watched ? 'on your watch list' : (spot.wants[0]?.words ?? spot.why))}</span
+          >{spot.doubt ?? (spot.watched ? texts.onYourWatchList : (spot.wants[0]?.words ?? spot.why))}</span
         >
       </div>
     {/each}

@@ -3,6 +3,7 @@
   import SpotRow from './SpotRow.svelte';
   import { OnAirStore } from './on-air.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const onAir = useStore(OnAirStore);
 
@@ -72,21 +73,25 @@
   }
 </script>
 
-<section class="spots" aria-label="Stations on the air">
+<section class="spots" aria-label={texts.stationsOnTheAir}>
   <div class="heads" aria-hidden="true">
-    <span title="ever, this band, this mode">Need</span><span>Call</span><span class="number">kHz</span>
-    <span class="wide">Mode</span><span>Why</span><span class="number wide">Heard by</span>
-    <span class="number wide">dB</span><span>Heard</span>
+    <span title={texts.everThisBandThisMode}>{texts.need}</span><span>{texts.call}</span><span class="number"
+      >kHz</span
+    >
+    <span class="wide">{texts.mode}</span><span>{texts.why}</span><span class="number wide"
+      >{texts.heardBy}</span
+    >
+    <span class="number wide">dB</span><span>{texts.heard}</span>
   </div>
   {#if air.waiting > 0}
-    <button class="waiting" onclick={settle}>{air.waiting} new · show them</button>
+    <button class="waiting" onclick={settle}>{texts.newShowThem(air.waiting)}</button>
   {/if}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <div
     class="scroller"
     tabindex="0"
     role={shown.length > 0 ? 'listbox' : 'group'}
-    aria-label="Stations; arrow keys choose, Enter tunes, Control and Enter answer a decode, x hides"
+    aria-label={texts.stationsArrowKeysChooseEnter}
     aria-activedescendant={air.selected !== undefined ? `spot-${air.selected}` : undefined}
     bind:this={scroller}
     bind:clientHeight={viewHeight}
@@ -110,11 +115,10 @@
     </div>
     {#if air.spots.length === 0}
       <p class="empty muted">
-        {#if air.loading}Reading what is on the air…
-        {:else if air.onAir > 0}None of the {air.onAir} stations on the air passes the filter. Take a phrase out
-          of the sentence above.
-        {:else}Nobody is heard yet. Connect a cluster node, a skimmer feed or a digital program under
-          <a href="#/hookups">Hookups</a>.{/if}
+        {#if air.loading}{texts.readingWhatIsOnThe}
+        {:else if air.onAir > 0}{texts.noneOfTheStationsOn(air.onAir)}
+        {:else}{texts.nobodyIsHeardYetConnect}
+          <a href="#/hookups">{texts.hookups}</a>.{/if}
       </p>
     {/if}
   </div>

@@ -4,6 +4,7 @@
   import { kiloHertz } from '../../platform/shared/format';
   import NeedMark from '../need/NeedMark.svelte';
   import { age, freshness, heardBy } from './words';
+  import { texts } from './texts';
 
   interface Props {
     spot: Spot;
@@ -48,7 +49,7 @@
     >
   </span>
   <span class="mono number wide">{spot.snrDb ?? ''}</span>
-  <span class="age" title={`heard ${age(spot, clock.now)} ago`}>
+  <span class="age" title={texts.heardAgoWhen(age(spot, clock.now))}>
     <span class="bar" style:width={`${Math.round(freshness(spot, clock.now, maxAge) * 36)}px`}></span>
     <span class="muted">{age(spot, clock.now)}</span>
   </span>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, got, Problem, type ClusterMessage, type SolarView } from '../../platform/api/client';
   import { utcDate, utcMinute } from '../../platform/shared/format';
+  import { texts } from './texts';
 
   const WIDTH = 640;
   const HEIGHT = 90;
@@ -12,7 +13,7 @@
   $effect(() => {
     got(api.GET('/api/onair/sun')).then(
       (found) => (sun = found),
-      (e: unknown) => (problem = e instanceof Problem ? e.message : 'Yokebar does not answer.'),
+      (e: unknown) => (problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer),
     );
     got(api.GET('/api/onair/messages')).then(
       (all) => (messages = all),
@@ -22,9 +23,9 @@
 
   const last = $derived(sun?.readings.at(-1));
   const NUMBERS = [
-    { name: 'flux', label: 'Flux', says: 'solar flux at 10.7 cm' },
-    { name: 'aIndex', label: 'A', says: 'of the day' },
-    { name: 'kIndex', label: 'K', says: 'of three hours, 0 to 9' },
+    { name: 'flux', label: texts.flux, says: texts.solarFluxAt107 },
+    { name: 'aIndex', label: 'A', says: texts.ofTheDay },
+    { name: 'kIndex', label: 'K', says: texts.ofThreeHours0To },
   ] as const;
 
   function line(name: 'flux' | 'aIndex' | 'kIndex'): string {
@@ -44,33 +45,31 @@
 </script>
 
 {#if problem}<p class="trouble" role="alert">{problem}</p>
-{:else if sun === undefined}<p class="muted">Reading the sun’s numbers…</p>
+{:else if sun === undefined}<p class="muted">{texts.readingTheSunsNumbers}</p>
 {:else if !last}
   <p class="muted">
-    No feed has sent solar data yet. Cluster nodes do so every few hours; connect one under <a
-      href="#/hookups">Hookups</a
-    >.
+    {texts.noFeedHasSentSolar} <a href="#/hookups">{texts.hookups}</a>.
   </p>
 {:else}
   <p class="sentence">{sun.sentence}</p>
-  <p class="muted">Last told {utcDate(last.at)} {utcMinute(last.at)} UTC.</p>
+  <p class="muted">{texts.lastToldUtc(utcDate(last.at), utcMinute(last.at))}</p>
   {#each NUMBERS as number (number.name)}
     <section class="number" aria-label={number.label}>
       <span class="value mono">{last[number.name] ?? '—'}</span>
       <span><strong>{number.label}</strong><br /><span class="muted">{number.says}</span></span>
       {#if sun.readings.length > 1}
-        <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`${number.label} over the last week`}>
+        <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={texts.overTheLastWeek(number.label)}>
           <polyline points={line(number.name)} />
         </svg>
-      {:else}<span class="muted">The history begins with the next report.</span>{/if}
+      {:else}<span class="muted">{texts.theHistoryBeginsWithThe}</span>{/if}
     </section>
   {/each}
 {/if}
 
-<section class="messages" aria-label="Messages on the cluster">
-  <h2>Messages on the cluster</h2>
+<section class="messages" aria-label={texts.messagesOnTheCluster}>
+  <h2>{texts.messagesOnTheCluster}</h2>
   {#if messages.length === 0}
-    <p class="muted">No announcement and no talk has come since the start.</p>
+    <p class="muted">{texts.noAnnouncementAndNoTalk}</p>
   {:else}
     <table class="list">
       <tbody>
@@ -78,7 +77,7 @@
           <tr>
             <td class="mono">{utcMinute(one.at)}</td>
             <td class="mono">{one.from}</td>
-            <td>{one.toUs ? 'to us: ' : ''}{one.text}</td>
+            <td>{one.toUs ? texts.toUs : ''}{one.text}</td>
             <td class="muted">{one.feed}</td>
           </tr>
         {/each}

@@ -8,6 +8,7 @@ import {
   type TuneResult,
 } from '../../platform/api/client';
 import { EVERYTHING } from './filter';
+import { texts } from './texts';
 
 /** In a storm news come many times a second; the list is read again no more often than this. */
 const READ_EVERY_MS = 200;
@@ -135,7 +136,7 @@ export class AirStore {
         this.problem = '';
       }
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+      this.problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
     } finally {
       this.#reading = false;
       this.loading = false;
@@ -235,7 +236,7 @@ export class AirStore {
       this.problem = '';
       return this.tuned;
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+      this.problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
       return undefined;
     }
   }
@@ -259,7 +260,7 @@ export class AirStore {
       await what();
       this.problem = '';
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+      this.problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
     }
   }
 }

@@ -1,4 +1,5 @@
 import { api, got, Problem, type AirAlert, type AirChoices } from '../../platform/api/client';
+import { texts } from './texts';
 
 /** What the operators are after, kept as it is changed. */
 export class ChoicesStore {
@@ -77,6 +78,6 @@ export class ChoicesStore {
 
   #blame(e: unknown): void {
     this.problem =
-      e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : 'Yokebar does not answer.';
+      e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : texts.yokebarDoesNotAnswer;
   }
 }

@@ -9,6 +9,7 @@ import Announcer from './Announcer.svelte';
 import { ChoicesStore } from './choices.svelte';
 import { OnAirStore } from './on-air.svelte';
 import OnAirView from './OnAirView.svelte';
+import { texts } from './texts';
 
 export const onAir: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -43,7 +44,7 @@ export const onAir: FeatureFactory = (stores) => {
     views: [
       {
         name: 'on-air',
-        label: 'On air',
+        label: texts.onAir,
         component: OnAirView,
         rail: { key: 'a', icon: Satellite, position: 20 },
       },
@@ -51,38 +52,38 @@ export const onAir: FeatureFactory = (stores) => {
     bars: [Announcer],
     actions: [
       {
-        label: 'The next station on the air, and there',
+        label: texts.theNextStationOnThe,
         keys: '.',
-        words: 'spot cluster',
+        words: texts.spotCluster,
         possible: inView,
         run: () => heard.step(1),
       },
-      { label: 'The station before, and there', keys: ',', possible: inView, run: () => heard.step(-1) },
-      { label: 'Hide the station', keys: 'x', possible: inView, run: () => heard.strike() },
-      { label: 'Post a spot', words: 'cluster announce', run: () => navigation.go('on-air') },
+      { label: texts.theStationBeforeAndThere, keys: ',', possible: inView, run: () => heard.step(-1) },
+      { label: texts.hideTheStation, keys: 'x', possible: inView, run: () => heard.strike() },
+      { label: texts.postASpot, words: texts.clusterAnnounce, run: () => navigation.go('on-air') },
       {
-        label: 'What counts as needed',
-        words: 'goals wanted new one award',
+        label: texts.whatCountsAsNeeded,
+        words: texts.goalsWantedNewOneAward,
         run: () => navigation.go('on-air', 'goals'),
       },
       {
-        label: 'What is announced',
-        words: 'alerts sound notification',
+        label: texts.whatIsAnnounced,
+        words: texts.alertsSoundNotification,
         run: () => navigation.go('on-air', 'alerts'),
       },
       {
-        label: 'Solar figures and grey line',
-        words: 'sun propagation flux',
+        label: texts.solarFiguresAndGreyLine,
+        words: texts.sunPropagationFlux,
         run: () => navigation.go('on-air', 'sun'),
       },
-      { label: 'Who hears us', words: 'spotted skimmer', run: () => navigation.go('on-air', 'us') },
+      { label: texts.whoHearsUs, words: texts.spottedSkimmer, run: () => navigation.go('on-air', 'us') },
     ],
     localKeys: [
-      { where: 'On air', keys: '↑ ↓ PgUp PgDn Home End', label: 'Choose a station' },
-      { where: 'On air', keys: 'Enter', label: 'Go there: radio, contact line, card' },
-      { where: 'On air', keys: 'Ctrl+Enter', label: 'Have the program answer a decode (transmits)' },
-      { where: 'On air', keys: 'x', label: 'Hide the station' },
-      { where: 'Ladder', keys: '+ − ↑ ↓', label: 'Zoom and move' },
+      { where: texts.onAir, keys: texts.pgupPgdnHomeEnd, label: texts.chooseAStation },
+      { where: texts.onAir, keys: 'Enter', label: texts.goThereRadioContactLine },
+      { where: texts.onAir, keys: 'Ctrl+Enter', label: texts.haveTheProgramAnswerADecode },
+      { where: texts.onAir, keys: 'x', label: texts.hideTheStation },
+      { where: texts.ladder, keys: '+ − ↑ ↓', label: texts.zoomAndMove },
     ],
   };
 };

@@ -1,4 +1,5 @@
 import type { AirFilter } from '../../platform/api/client';
+import { texts } from './texts';
 
 /** Everything heard in the last half hour. */
 export const EVERYTHING: AirFilter = {
@@ -16,8 +17,8 @@ export const WANTED: AirFilter = { ...EVERYTHING, need: 'BAND_AND_MODE', quiet: 
 export const CONTINENTS: { id: string; name: string }[] = [
   { id: 'EU', name: 'Europe' },
   { id: 'AF', name: 'Africa' },
-  { id: 'NA', name: 'North America' },
-  { id: 'SA', name: 'South America' },
+  { id: 'NA', name: texts.northAmerica },
+  { id: 'SA', name: texts.southAmerica },
   { id: 'AS', name: 'Asia' },
   { id: 'OC', name: 'Oceania' },
   { id: 'AN', name: 'Antarctica' },
@@ -28,7 +29,7 @@ export const NEEDS: { id: NonNullable<AirFilter['need']>; name: string }[] = [
   { id: 'BAND', name: 'not on the band' },
   { id: 'MODE', name: 'not on the band or in the mode' },
   { id: 'BAND_AND_MODE', name: 'needed in any way' },
-  { id: 'PROOF', name: 'needed, or not confirmed' },
+  { id: 'PROOF', name: texts.neededOrNotConfirmed },
 ];
 
 export const GROUPS: { id: 'CW' | 'PHONE' | 'DIGITAL'; name: string }[] = [

@@ -1,10 +1,11 @@
 import type { Spot } from '../../platform/api/client';
+import { texts } from './texts';
 
 /** By which ears a station was heard, as people say it. */
 export const EARS: Record<Spot['ears'][number], string> = {
-  PERSON: 'cluster',
-  SKIMMER: 'skimmer',
-  DECODER: 'here',
+  PERSON: texts.cluster,
+  SKIMMER: texts.skimmer,
+  DECODER: texts.here,
 };
 
 /** `here, skimmer, cluster`: the nearest ear first. */
@@ -18,7 +19,7 @@ export function heardBy(spot: Spot): string {
 /** Minutes since it was heard, `now` within the first. */
 export function age(spot: Spot, now: number): string {
   const minutes = Math.floor(Math.max(0, now - Date.parse(spot.lastAt)) / 60_000);
-  return minutes < 1 ? 'now' : `${minutes} min`;
+  return minutes < 1 ? texts.isNow : texts.minMinutes(minutes);
 }
 
 /** How much of its time a report has left, 1 to 0. */

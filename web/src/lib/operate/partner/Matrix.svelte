@@ -1,6 +1,7 @@
 <script lang="ts">
   import { GROUPS, NEED_WORDS, stateOf, type Cell } from '../need/need';
   import WorkGlyph from '../need/WorkGlyph.svelte';
+  import { texts } from './texts';
 
   let {
     bands,
@@ -16,10 +17,10 @@
   } = $props();
 </script>
 
-<table aria-label="Worked by band and mode: round is this station, square its entity">
+<table aria-label={texts.workedByBandAndMode}>
   <thead>
     <tr>
-      <th><span class="visually-hidden">Mode</span></th>
+      <th><span class="visually-hidden">{texts.mode}</span></th>
       {#each bands as band (band)}<th class:here={band === here}>{band.replace('m', '')}</th>{/each}
     </tr>
   </thead>
@@ -32,7 +33,7 @@
           {@const whole = stateOf(entity, band, group)}
           <td
             class:here={band === here}
-            title={`${band} ${label}: station ${NEED_WORDS[own]}, entity ${NEED_WORDS[whole]}`}
+            title={texts.stationEntityBand(band, label, NEED_WORDS[own], NEED_WORDS[whole])}
           >
             <WorkGlyph state={own} round size={10} /><WorkGlyph state={whole} size={10} />
           </td>

@@ -9,6 +9,7 @@
   import { StationStore } from '../../station/profile/station.svelte';
   import { RadioStore } from '../../sources/radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const partnerStore = useStore(PartnerStore);
   const lineStore = useStore(LineStore);
@@ -23,21 +24,21 @@
   const typedField = (field: string) =>
     typed && lineStore.view?.tokens.find((t) => t.field === field && !t.problem)?.value;
   const worked = $derived(
-    `Worked ${counted(partner?.contacts ?? 0, 'time')}, ` +
-      (partner?.confirmed ? `${partner.confirmed} confirmed` : 'never confirmed'),
+    texts.workedTimes(counted(partner?.contacts ?? 0, 'time')) +
+      (partner?.confirmed ? texts.confirmed(partner.confirmed) : texts.neverConfirmed),
   );
   const bands = $derived(station.view?.preferences.bandsInUse ?? []);
   const band = $derived(lineStore.view?.band ?? radios.chosen?.now?.band);
 </script>
 
-<section class="card" aria-label="Partner">
+<section class="card" aria-label={texts.partner}>
   {#if partner}
     <div class="who">
       {#if partner.callbook?.picture}
         <img
           class="picture"
           src={`/api/callbook/picture?call=${partner.call}`}
-          alt={`${partner.call} at home`}
+          alt={texts.atHomeCall(partner.call)}
         />
       {/if}
       <p class="head">
@@ -46,14 +47,18 @@
       </p>
       <p class="name">
         {[typedField('NAME') ?? partner.name, typedField('QTH') ?? partner.qth].filter(Boolean).join(', ') ||
-          (partnerStore.lookup.asking ? 'Asking the callbook…' : 'No name known yet')}
+          (partnerStore.lookup.asking ? texts.askingTheCallbook : texts.noNameKnownYet)}
       </p>
       <p class="muted">
         {#if partner.entity}
-          {partner.entity.name} · {partner.entity.continent} · zones {partner.entity.cqZone} and {partner
-            .entity.ituZone}
+          {texts.zonesAndName(
+            partner.entity.name,
+            partner.entity.continent,
+            partner.entity.cqZone,
+            partner.entity.ituZone,
+          )}
         {:else}
-          At sea, in the air, or an unknown prefix
+          {texts.atSeaInTheAir}
         {/if}
       </p>
       {#if typed?.dupe}<p class="dupe"><strong>{typed.dupe}</strong></p>{/if}
@@ -61,21 +66,21 @@
       {#each typed?.brings ?? [] as bring (bring)}<p class="bring">{bring}</p>{/each}
       <p class="times">
         {#if partner.contacts === 0}
-          Not worked before
+          {texts.notWorkedBefore}
         {:else}
           {worked}{#if partner.lastConfirmed}<span class="muted"
-              >, last of {utcDate(partner.lastConfirmed)}</span
+              >{texts.lastOfDate(utcDate(partner.lastConfirmed))}</span
             >{/if}
         {/if}
       </p>
       {#each partner.callbook?.confirms ?? [] as { service, lastUpload } (service)}
-        <p class="muted small">Confirms with {service}, last log of {utcDate(lastUpload)}</p>
+        <p class="muted small">{texts.confirmsWithLastLogOf(service, utcDate(lastUpload))}</p>
       {/each}
       {#if partner.lastHandedIn}
-        <p class="muted small">Handed its log to Countersign last on {partner.lastHandedIn}</p>
+        <p class="muted small">{texts.handedItsLogToCountersign(partner.lastHandedIn)}</p>
       {/if}
       {#if partnerStore.lookup.problem}
-        <p class="muted small" title={partnerStore.lookup.problem}>The callbook cannot be asked now.</p>
+        <p class="muted small" title={partnerStore.lookup.problem}>{texts.theCallbookCannotBeAsked}</p>
       {/if}
     </div>
     <div class="where"><PathMap /></div>
@@ -84,7 +89,7 @@
     </div>
     <div class="earlier">
       {#if partner.earlier.length > 0}
-        <ul aria-label="Earlier contacts">
+        <ul aria-label={texts.earlierContacts}>
           {#each partner.earlier.slice(0, 3) as line (line.id)}
             <li>
               <button onclick={() => navigation.showContact(line.id)}>
@@ -100,7 +105,7 @@
     </div>
   {:else}
     <div class="who muted">
-      <p>Type a call into the line below, and who that is appears here: history, need, distance, sun.</p>
+      <p>{texts.typeACallIntoThe}</p>
     </div>
     <div class="where"><PathMap /></div>
   {/if}

@@ -9,6 +9,7 @@
   import { PathStore } from '../../platform/map/path.svelte';
   import { RotorStore } from '../../sources/rotor/rotors.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const partner = useStore(PartnerStore);
   const positions = useStore(PositionStore);
@@ -43,8 +44,8 @@
   const dot = (at: [number, number]) => projection(at) ?? [0, 0];
 </script>
 
-<section class="map" aria-label="Path map">
-  <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="World with night, beam and path">
+<section class="map" aria-label={texts.pathMap}>
+  <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={texts.worldWithNightBeamAnd}>
     <World {draw} {path} />
     {#if home && heading !== undefined}
       <path class="beam" d={draw(beamLine(home, heading))} />
@@ -60,26 +61,29 @@
   </svg>
   <div class="caption">
     {#if there && way}
-      <span class="mono" title={there.source === 'ENTITY' ? 'the middle of the entity' : 'by its locator'}
-        >{there.locator ?? 'entity'}</span
+      <span class="mono" title={there.source === 'ENTITY' ? texts.theMiddleOfTheEntity : texts.byItsLocator}
+        >{there.locator ?? texts.entity}</span
       >
       <span>{about}{distance(way.distanceKm)}</span>
       <span class="muted">
-        sun {there.sunrise ? utcMinute(there.sunrise) : '—'} to {there.sunset ? utcMinute(there.sunset) : '—'} UTC,
-        {there.sunTime} by the sun there
+        {texts.sunToUtcByThe(
+          there.sunrise ? utcMinute(there.sunrise) : '—',
+          there.sunset ? utcMinute(there.sunset) : '—',
+          there.sunTime,
+        )}
       </span>
-      {#if way.greyLine}<span class="grey">on the grey line</span>{/if}
+      {#if way.greyLine}<span class="grey">{texts.onTheGreyLine}</span>{/if}
       {#if rotors.chosen}
         <div class="keys">
           <button
-            title="b, or Alt+B while typing"
+            title={texts.bOrAltBWhile}
             onclick={() => rotors.point(Math.round(way.bearingDegrees) % 360)}
-            >Beam {Math.round(way.bearingDegrees) % 360}°</button
+            >{texts.beamBearingDegrees(Math.round(way.bearingDegrees) % 360)}</button
           >
           <button
-            title="Shift+B, or Alt+Shift+B while typing"
+            title={texts.shiftBOrAltShift}
             onclick={() => rotors.point(Math.round(way.longPathDegrees) % 360)}
-            >Long {Math.round(way.longPathDegrees) % 360}°</button
+            >{texts.longLongPathDegrees(Math.round(way.longPathDegrees) % 360)}</button
           >
         </div>
       {:else}
@@ -87,11 +91,13 @@
       {/if}
     {:else if !home}
       <span class="muted">
-        Give this position a place with a locator, and the map turns round it.
-        <button class="more" onclick={() => navigation.open({ of: 'position' })}>Choose the place</button>
+        {texts.giveThisPositionAPlace}
+        <button class="more" onclick={() => navigation.open({ of: 'position' })}
+          >{texts.chooseThePlace}</button
+        >
       </span>
     {:else}
-      <span class="muted">Type a call, or choose a contact, to see the way there.</span>
+      <span class="muted">{texts.typeACallOrChoose}</span>
     {/if}
   </div>
 </section>

@@ -3,6 +3,7 @@ import { Navigation } from '../../platform/page/navigation.svelte';
 import { PathStore } from '../../platform/map/path.svelte';
 import { RotorStore } from '../../sources/rotor/rotors.svelte';
 import { PartnerStore } from './partner.svelte';
+import { texts } from './texts';
 
 export const partner: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -18,16 +19,16 @@ export const partner: FeatureFactory = (stores) => {
   return {
     actions: [
       {
-        label: 'Beam to the partner, short way',
+        label: texts.beamToThePartnerShort,
         keys: 'b',
-        also: 'Alt+B while typing',
+        also: texts.altBWhileTyping,
         possible: canTurn,
         run: () => beam(path()?.bearingDegrees),
       },
       {
-        label: 'Beam to the partner, long way',
+        label: texts.beamToThePartnerLong,
         keys: 'B',
-        also: 'Alt+Shift+B while typing',
+        also: texts.altShiftBWhileTyping,
         possible: canTurn,
         run: () => beam(path()?.longPathDegrees),
       },

@@ -9,6 +9,7 @@
   import PictureTile from './PictureTile.svelte';
   import { PictureStore } from './pictures.svelte';
   import { offered } from './targets';
+  import { texts } from './texts';
 
   const store = useStore(PictureStore);
   const line = useStore(LineStore);
@@ -17,10 +18,18 @@
   let large = $state(false);
   let noting = $state(false);
   let grid = $state<HTMLElement>();
+  let width = $state(0);
+
+  const TILE_WIDTH = 168;
+  const GAP = 8;
+  /** So many rows are laid out together, and only while they are near the part that is seen. */
+  const ROWS = 6;
+
+  const columns = $derived(Math.max(1, Math.floor((width + GAP) / (TILE_WIDTH + GAP))));
 
   const targets = $derived(offered(store.details, line.view?.station?.call));
   const heading = (picture: (typeof store.pictures)[number]) =>
-    store.order === 'TIME' ? utcDate(picture.receivedAt) : (picture.call ?? 'No contact');
+    store.order === 'TIME' ? utcDate(picture.receivedAt) : (picture.call ?? texts.noContact);
 
   /** The pictures under their headings, a heading for each day or station. */
   const groups = $derived.by(() => {
@@ -44,10 +53,11 @@
     if (id !== undefined && chosen) await store.attach(id, chosen.target);
   }
 
-  function columns(): number {
-    const tiles = [...(grid?.querySelectorAll<HTMLElement>('.tile') ?? [])];
-    const top = tiles[0]?.offsetTop;
-    return Math.max(1, tiles.filter((tile) => tile.offsetTop === top).length);
+  function blocks(pictures: typeof store.pictures): (typeof store.pictures)[] {
+    const size = columns * ROWS;
+    return Array.from({ length: Math.ceil(pictures.length / size) }, (_, i) =>
+      pictures.slice(i * size, (i + 1) * size),
+    );
   }
 
   async function move(by: number) {
@@ -59,8 +69,8 @@
     const id = store.chosenId;
     if (key === 'ArrowRight') void move(1);
     else if (key === 'ArrowLeft') void move(-1);
-    else if (key === 'ArrowDown') void move(columns());
-    else if (key === 'ArrowUp') void move(-columns());
+    else if (key === 'ArrowDown') void move(columns);
+    else if (key === 'ArrowUp') void move(-columns);
     else if (id === undefined) return false;
     else if (key === 'Enter') void enlarge(!large);
     else if (key === 'Escape' && large) void enlarge(false);
@@ -97,10 +107,14 @@
     if (!large) grid?.focus();
   }
 
-  function onscroll(event: Event) {
-    const list = event.currentTarget as HTMLElement;
-    if (list.scrollHeight - list.scrollTop - list.clientHeight < 600) void store.more();
+  /** Reads on when the end is near: after scrolling, and after a page that did not fill the list. */
+  function readOn() {
+    if (grid && grid.scrollHeight - grid.scrollTop - grid.clientHeight < 600) void store.more();
   }
+
+  $effect(() => {
+    if (store.page) void tick().then(readOn);
+  });
 </script>
 
 <svelte:window onkeydown={onlargekeydown} />
@@ -108,52 +122,55 @@
 <GalleryBar />
 {#if store.problem}<p class="trouble" role="alert">{store.problem}</p>{/if}
 {#each store.update?.problems.slice(0, 3) ?? [] as problem (problem.file)}
-  <p class="trouble"><span class="mono">{problem.file}</span> was not taken. {problem.sentence}</p>
+  <p class="trouble"><span class="mono">{problem.file}</span> {texts.wasNotTaken(problem.sentence)}</p>
 {/each}
 <div class="both" class:large>
   {#if store.pictures.length > 0}
     <div
       class="list"
       bind:this={grid}
+      bind:clientWidth={width}
       role="listbox"
-      aria-label="Received pictures"
+      aria-label={texts.receivedPictures}
       tabindex="0"
       {onkeydown}
-      {onscroll}
+      onscroll={readOn}
     >
       {#each groups as group (group.heading)}
         <div role="group" aria-label={group.heading}>
           <div class="heading" class:mono={store.order === 'STATION'} aria-hidden="true">{group.heading}</div>
-          <div class="tiles" role="presentation">
-            {#each group.pictures as picture (picture.id)}
-              <PictureTile
-                {picture}
-                chosen={picture.id === store.chosenId}
-                onchoose={() => {
-                  void store.choose(picture.id);
-                  grid?.focus();
-                }}
-                onenlarge={() => void enlarge(true)}
-              />
-            {/each}
-          </div>
+          {#each blocks(group.pictures) as block, i (i)}
+            <div class="tiles" role="presentation" style:--columns={columns}>
+              {#each block as picture (picture.id)}
+                <PictureTile
+                  {picture}
+                  chosen={picture.id === store.chosenId}
+                  onchoose={() => {
+                    void store.choose(picture.id);
+                    grid?.focus();
+                  }}
+                  onenlarge={() => void enlarge(true)}
+                />
+              {/each}
+            </div>
+          {/each}
         </div>
       {/each}
       {#if store.page && store.pictures.length < store.page.total}
         <div class="heading" aria-hidden="true">
-          {counted(store.page.total - store.pictures.length, 'more picture')}
+          {counted(store.page.total - store.pictures.length, texts.morePicture)}
         </div>
       {/if}
     </div>
   {:else}
     <p class="muted">
-      {#if !store.page}Reading the pictures…
-      {:else if store.settings?.folder === ''}No folder yet. <a href="#/pictures/folders">Choose the folder</a
-        > in which your picture program saves what it receives.
-      {:else if store.call !== ''}No picture here is of a station with that call.
-      {:else if store.state === 'WAITING'}No new picture. Each appears here as soon as your picture program
-        has saved it.
-      {:else}No pictures here.
+      {#if !store.page}{texts.readingThePictures}
+      {:else if store.settings?.folder === ''}{texts.noFolderYet}
+        <a href="#/pictures/folders">{texts.chooseTheFolder}</a>
+        {texts.inWhichYourPictureProgram}
+      {:else if store.call !== ''}{texts.noPictureHereIsOf}
+      {:else if store.state === 'WAITING'}{texts.noNewPictureEachAppears}
+      {:else}{texts.noPicturesHere}
       {/if}
     </p>
   {/if}
@@ -196,9 +213,11 @@
 
   .tiles {
     display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(168px, 1fr));
+    grid-template-columns: repeat(var(--columns), minmax(0, 1fr));
     gap: 8px;
-    padding-bottom: 16px;
+    padding-bottom: 8px;
+    content-visibility: auto;
+    contain-intrinsic-height: auto 1100px;
   }
 
   .large .list {

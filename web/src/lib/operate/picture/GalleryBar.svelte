@@ -2,20 +2,21 @@
   import { ContentSwitcher, Search, Switch } from 'carbon-components-svelte';
   import { useStore } from '../../platform/page/stores';
   import { PictureStore, type PictureState } from './pictures.svelte';
+  import { texts } from './texts';
 
   /** Which pictures are shown, in which order. */
   const store = useStore(PictureStore);
 
   const STATES: { id: PictureState; label: string }[] = [
-    { id: 'WAITING', label: 'New' },
-    { id: 'ATTACHED', label: 'With a contact' },
-    { id: 'KEPT', label: 'Kept' },
-    { id: 'HIDDEN', label: 'Hidden' },
+    { id: 'WAITING', label: texts.new },
+    { id: 'ATTACHED', label: texts.withAContact },
+    { id: 'KEPT', label: texts.kept },
+    { id: 'HIDDEN', label: texts.hidden },
   ];
 </script>
 
 <div class="bar">
-  <nav aria-label="Which pictures">
+  <nav aria-label={texts.whichPictures}>
     {#each STATES as { id, label } (id)}
       <button
         class:on={store.state === id}
@@ -34,15 +35,15 @@
         if (order !== store.order) void store.show({ order });
       }}
     >
-      <Switch text="By time" />
-      <Switch text="By station" />
+      <Switch text={texts.byTime} />
+      <Switch text={texts.byStation} />
     </ContentSwitcher>
   </div>
   <div class="find">
     <Search
       size="sm"
-      labelText="Only of this call"
-      placeholder="Call"
+      labelText={texts.onlyOfThisCall}
+      placeholder={texts.call}
       value={store.call}
       on:input={(event) => void store.show({ call: (event.target as HTMLInputElement).value })}
       on:clear={() => void store.show({ call: '' })}

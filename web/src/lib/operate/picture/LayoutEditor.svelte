@@ -3,6 +3,7 @@
   import type { ReplyLayout } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
   import { ReplyStore } from './replies.svelte';
+  import { texts } from './texts';
 
   type Text = ReplyLayout['texts'][number];
 
@@ -11,21 +12,21 @@
   /** The usual sizes of slow-scan pictures, pixels. */
   const SIZES = ['320 × 256', '640 × 496', '800 × 616'];
   const SPOTS: { id: Text['spot']; label: string }[] = [
-    { id: 'TOP_LEFT', label: 'Top left' },
-    { id: 'TOP', label: 'Top' },
-    { id: 'TOP_RIGHT', label: 'Top right' },
-    { id: 'LEFT', label: 'Left' },
-    { id: 'CENTRE', label: 'Centre' },
-    { id: 'RIGHT', label: 'Right' },
-    { id: 'BOTTOM_LEFT', label: 'Bottom left' },
-    { id: 'BOTTOM', label: 'Bottom' },
-    { id: 'BOTTOM_RIGHT', label: 'Bottom right' },
+    { id: 'TOP_LEFT', label: texts.topLeft },
+    { id: 'TOP', label: texts.top },
+    { id: 'TOP_RIGHT', label: texts.topRight },
+    { id: 'LEFT', label: texts.left },
+    { id: 'CENTRE', label: texts.centre },
+    { id: 'RIGHT', label: texts.right },
+    { id: 'BOTTOM_LEFT', label: texts.bottomLeft },
+    { id: 'BOTTOM', label: texts.bottom },
+    { id: 'BOTTOM_RIGHT', label: texts.bottomRight },
   ];
   const INKS: { id: Text['ink']; label: string }[] = [
-    { id: 'WHITE', label: 'White' },
-    { id: 'YELLOW', label: 'Yellow' },
-    { id: 'BLACK', label: 'Black' },
-    { id: 'RED', label: 'Red' },
+    { id: 'WHITE', label: texts.white },
+    { id: 'YELLOW', label: texts.yellow },
+    { id: 'BLACK', label: texts.black },
+    { id: 'RED', label: texts.red },
   ];
 
   const layout = $derived(store.draft.layout);
@@ -49,12 +50,17 @@
 </script>
 
 <fieldset class="editor">
-  <legend class="visually-hidden">Layout</legend>
+  <legend class="visually-hidden">{texts.layout}</legend>
   <div class="head">
-    <TextInput size="sm" labelText="Name of the layout" maxlength={40} bind:value={store.draft.layout.name} />
+    <TextInput
+      size="sm"
+      labelText={texts.nameOfTheLayout}
+      maxlength={40}
+      bind:value={store.draft.layout.name}
+    />
     <Select
       size="sm"
-      labelText="Size (pixels)"
+      labelText={texts.sizePixels}
       selected={size}
       on:change={(event) => resize((event.target as HTMLSelectElement).value)}
     >
@@ -65,11 +71,11 @@
     </Select>
     <Select
       size="sm"
-      labelText="Received picture"
+      labelText={texts.receivedPicture}
       bind:selected={store.draft.layout.received}
       on:change={() => store.changed()}
     >
-      <SelectItem value="NOWHERE" text="Not shown" />
+      <SelectItem value="NOWHERE" text={texts.notShown} />
       {#each SPOTS as { id, label } (id)}<SelectItem value={id} text={label} />{/each}
     </Select>
   </div>
@@ -77,42 +83,44 @@
     <div class="text">
       <TextInput
         size="sm"
-        labelText={`Text ${i + 1}`}
+        labelText={texts.textNumber(i + 1)}
         maxlength={80}
         bind:value={text.template}
         on:input={() => store.changed()}
       />
-      <Select size="sm" labelText="Where" bind:selected={text.spot} on:change={() => store.changed()}>
+      <Select size="sm" labelText={texts.where} bind:selected={text.spot} on:change={() => store.changed()}>
         {#each SPOTS as { id, label } (id)}<SelectItem value={id} text={label} />{/each}
       </Select>
       <NumberInput
         size="sm"
-        labelText="Size (%)"
+        labelText={texts.size}
         hideSteppers
         min={4}
         max={40}
         bind:value={text.sizePercent}
         on:change={() => store.changed()}
       />
-      <Select size="sm" labelText="Colour" bind:selected={text.ink} on:change={() => store.changed()}>
+      <Select size="sm" labelText={texts.colour} bind:selected={text.ink} on:change={() => store.changed()}>
         {#each INKS as { id, label } (id)}<SelectItem value={id} text={label} />{/each}
       </Select>
-      <button type="button" class="more" aria-label={`Remove text ${i + 1}`} onclick={() => remove(i)}
-        >Remove</button
+      <button type="button" class="more" aria-label={texts.removeTextNumber(i + 1)} onclick={() => remove(i)}
+        >{texts.remove}</button
       >
     </div>
   {/each}
   <p class="muted">
-    {'{call} {name} {mycall} {report} {place} {locator} {words}'} stand for what is known.
+    {texts.callNameMycallReportPlace}
   </p>
   <div class="act">
-    <Button kind="secondary" size="small" disabled={layout.texts.length >= 12} on:click={add}>Add text</Button
+    <Button kind="secondary" size="small" disabled={layout.texts.length >= 12} on:click={add}
+      >{texts.addText}</Button
     >
     <Button size="small" disabled={layout.name.trim() === ''} on:click={() => store.saveLayout()}
-      >Save layout</Button
+      >{texts.saveLayout}</Button
     >
     {#if stored?.changed}
-      <Button kind="ghost" size="small" on:click={() => store.removeLayout(layout.name)}>Delete layout</Button
+      <Button kind="ghost" size="small" on:click={() => store.removeLayout(layout.name)}
+        >{texts.deleteLayout}</Button
       >
     {/if}
   </div>

@@ -7,6 +7,7 @@
   import { LineStore } from '../line/line.svelte';
   import { PictureStore } from './pictures.svelte';
   import { offered } from './targets';
+  import { texts } from './texts';
 
   /** A picture that was received just now, offered to the contact it most likely belongs to. */
   const store = useStore(PictureStore);
@@ -59,19 +60,19 @@
     <div class="new">
       <img src={`/api/pictures/${picture.id}/thumbnail`} alt="" />
       <span>
-        Picture received <span class="mono">{utcMinute(picture.receivedAt)}</span> UTC
+        {texts.pictureReceived} <span class="mono">{utcMinute(picture.receivedAt)}</span> UTC
         {#if picture.frequencyHz !== undefined}
-          on <span class="mono">{shortMegaHertz(picture.frequencyHz)}</span> MHz{/if}.
+          {texts.on} <span class="mono">{shortMegaHertz(picture.frequencyHz)}</span> MHz{/if}.
       </span>
       {#if target}
         <button class="more" onclick={attach}
-          >Attach to <span class="mono">{target.call}</span> <kbd>Alt+A</kbd></button
+          >{texts.attachTo} <span class="mono">{target.call}</span> <kbd>{texts.altA}</kbd></button
         >
         <span class="muted">{target.because}</span>
       {/if}
       <span class="grow"></span>
-      <a href="#/pictures">Pictures</a>
-      <button class="more" onclick={() => (dismissed = picture.id)}>Dismiss</button>
+      <a href="#/pictures">{texts.pictures}</a>
+      <button class="more" onclick={() => (dismissed = picture.id)}>{texts.dismiss}</button>
     </div>
   {/if}
 </div>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { useStore } from '../../platform/page/stores';
   import { ReplyStore } from './replies.svelte';
+  import { texts } from './texts';
 
   /** The operator's own pictures, one of which the reply is drawn on. */
   const store = useStore(ReplyStore);
@@ -21,14 +22,14 @@
   }
 </script>
 
-<div role="group" aria-label="Your picture">
-  <span class="label">Your picture</span>
+<div role="group" aria-label={texts.yourPicture}>
+  <span class="label">{texts.yourPicture}</span>
   <div class="choices">
     <button
       type="button"
       class:on={chosen === undefined}
       aria-pressed={chosen === undefined}
-      onclick={() => choose(undefined)}>None</button
+      onclick={() => choose(undefined)}>{texts.none}</button
     >
     {#each store.ownPictures as { id, name } (id)}
       <button
@@ -42,9 +43,10 @@
         <img src={`/api/picture-replies/own-pictures/${id}`} alt="" loading="lazy" />
       </button>
     {/each}
-    <button type="button" onclick={() => chooser?.click()}>Add…</button>
+    <button type="button" onclick={() => chooser?.click()}>{texts.add}</button>
     {#if chosen !== undefined}
-      <button type="button" class="more" onclick={() => store.removeOwnPicture(chosen)}>Delete</button>
+      <button type="button" class="more" onclick={() => store.removeOwnPicture(chosen)}>{texts.delete}</button
+      >
     {/if}
   </div>
   <input
@@ -52,7 +54,7 @@
     class="visually-hidden"
     type="file"
     accept="image/png,image/jpeg,image/bmp"
-    aria-label="Picture of yours"
+    aria-label={texts.pictureOfYours}
     tabindex="-1"
     onchange={() => void add()}
   />

@@ -5,6 +5,7 @@
   import { HookupStore } from '../../sources/hookup/hookups.svelte';
   import { RadioStore } from '../../sources/radio/radios.svelte';
   import { PictureStore } from './pictures.svelte';
+  import { texts } from './texts';
 
   const store = useStore(PictureStore);
   const hookups = useStore(HookupStore);
@@ -14,11 +15,11 @@
 </script>
 
 {#if !store.settings}
-  <p class="muted">Reading the folders…</p>
+  <p class="muted">{texts.readingTheFolders}</p>
 {:else}
   <div class="form">
     <SavingInput
-      label="Folder with received pictures"
+      label={texts.folderWithReceivedPictures}
       placeholder="/home/branca/pictures/received"
       value={store.settings.folder}
       saved={store.saving.saved('folder')}
@@ -27,32 +28,30 @@
     />
     <p class:trouble={link?.state === 'TROUBLE'} class:muted={link?.state !== 'TROUBLE'} role="status">
       {#if link?.state === 'TROUBLE'}{link.reason} {link.fix}
-      {:else if link?.state === 'LIVE'}Pictures in it and its subfolders appear within seconds. Nothing in the
-        folder is changed.
-      {:else if link}Not connected. Connect <em>Pictures</em> at the top.
-      {:else}PNG, JPEG and BMP files in it and its subfolders are copied into the log's data. Nothing in the
-        folder is changed.
+      {:else if link?.state === 'LIVE'}{texts.picturesInItAndIts}
+      {:else if link}{texts.notConnectedConnect} <em>{texts.pictures}</em> {texts.atTheTop}
+      {:else}{texts.pngJpegAndBmpFiles}
       {/if}
     </p>
     <SavingInput
-      label="Folder for replies, from which your program transmits"
+      label={texts.folderForRepliesFromWhich}
       placeholder="/home/branca/pictures/transmit"
       value={store.settings.replyFolder}
       saved={store.saving.saved('replyFolder')}
       fault={store.saving.fault('replyFolder', 'replyFolder')}
       onsave={(replyFolder) => store.saveSettings({ replyFolder })}
     />
-    <p class="muted">A reply is written there as a file. Transmitting it is up to you, in that program.</p>
+    <p class="muted">{texts.aReplyIsWrittenThere}</p>
     <Select
       size="sm"
-      labelText="Radio whose frequency is noted"
+      labelText={texts.radioWhoseFrequencyIsNoted}
       selected={String(store.settings.radioId ?? '')}
       on:change={(event) => {
         const chosen = (event.target as HTMLSelectElement).value;
         void store.saveSettings({ radioId: chosen === '' ? undefined : Number(chosen) });
       }}
     >
-      <SelectItem value="" text="The first radio" />
+      <SelectItem value="" text={texts.theFirstRadio} />
       {#each radios.all as radio (radio.id)}<SelectItem value={String(radio.id)} text={radio.name} />{/each}
     </Select>
   </div>

@@ -6,6 +6,7 @@
   import { shortMegaHertz, utcDate, utcMinute } from '../../platform/shared/format';
   import { PictureStore } from './pictures.svelte';
   import type { OfferedTarget } from './targets';
+  import { texts } from './texts';
 
   interface Props {
     details: PictureDetails;
@@ -50,22 +51,20 @@
   }
 
   function standing(): string {
-    if (!details.sent) return 'Kept here: another picture of this contact goes to the services.';
+    if (!details.sent) return texts.keptHereAnotherPictureOf;
     if (details.trouble) return details.trouble;
     if (details.sentAt) {
-      return `At ${details.service} since ${utcDate(details.sentAt)} ${utcMinute(details.sentAt)} UTC.`;
+      return texts.atSinceUtc(details.service ?? '', utcDate(details.sentAt), utcMinute(details.sentAt));
     }
-    return details.service
-      ? `Goes to ${details.service} once the contact is there.`
-      : 'Kept here only: no service in use shows pictures.';
+    return details.service ? texts.goesToOnceTheContact(details.service) : texts.keptHereOnlyNoService;
   }
 </script>
 
-<section class="panel" class:large aria-label="Chosen picture">
-  <button class="picture" onclick={onenlarge} aria-label={large ? 'Back to the list' : 'Large view'}>
+<section class="panel" class:large aria-label={texts.chosenPicture}>
+  <button class="picture" onclick={onenlarge} aria-label={large ? texts.backToTheList : texts.largeView}>
     <img
       src={`/api/pictures/${picture.id}/content`}
-      alt={`Received ${utcDate(picture.receivedAt)} ${utcMinute(picture.receivedAt)} UTC`}
+      alt={texts.receivedUtcDate(utcDate(picture.receivedAt), utcMinute(picture.receivedAt))}
     />
   </button>
   <div class="side">
@@ -85,50 +84,54 @@
       </p>
     {:else if picture.waitsFor}
       <p role="status">
-        Attached to <span class="mono">{picture.waitsFor}</span> as soon as that contact is logged.
+        {texts.attachedTo} <span class="mono">{picture.waitsFor}</span>
+        {texts.asSoonAsThatContact}
       </p>
     {/if}
-    <div class="targets" role="group" aria-label="Attach to">
+    <div class="targets" role="group" aria-label={texts.attachTo}>
       {#each targets as one, i (i)}
         <button onclick={() => onattach(i)}>
           <kbd>{i + 1}</kbd>
-          <span>Attach to <span class="mono">{one.call}</span></span>
+          <span>{texts.attachTo} <span class="mono">{one.call}</span></span>
           <span class="muted">{one.because}</span>
         </button>
       {:else}
         {#if !attached && !picture.waitsFor}
-          <p class="muted">No contact near this time. It is offered here when one is typed or logged.</p>
+          <p class="muted">{texts.noContactNearThisTime}</p>
         {/if}
       {/each}
     </div>
     <div class="act">
-      <Button size="small" on:click={() => navigation.go('pictures', 'reply')}>Reply</Button>
+      <Button size="small" on:click={() => navigation.go('pictures', 'reply')}>{texts.reply}</Button>
       {#if attached || picture.waitsFor}
-        <Button kind="secondary" size="small" on:click={() => store.detach(picture.id)}>Detach</Button>
+        <Button kind="secondary" size="small" on:click={() => store.detach(picture.id)}>{texts.detach}</Button
+        >
       {/if}
       {#if attached && !details.sent}
-        <Button kind="secondary" size="small" on:click={() => store.send(picture.id)}>Send this one</Button>
+        <Button kind="secondary" size="small" on:click={() => store.send(picture.id)}
+          >{texts.sendThisOne}</Button
+        >
       {/if}
       {#if !attached}
         {#if picture.state !== 'KEPT'}
           <Button kind="secondary" size="small" on:click={() => store.setState(picture.id, 'KEPT')}
-            >Keep</Button
+            >{texts.keep}</Button
           >
         {/if}
         {#if picture.state === 'HIDDEN'}
           <Button kind="secondary" size="small" on:click={() => store.setState(picture.id, 'WAITING')}
-            >Show again</Button
+            >{texts.showAgain}</Button
           >
         {:else}
           <Button kind="secondary" size="small" on:click={() => store.setState(picture.id, 'HIDDEN')}
-            >Hide</Button
+            >{texts.hide}</Button
           >
         {/if}
       {/if}
-      <a href={`/api/pictures/${picture.id}/content`} download={picture.fileName}>Save as file</a>
+      <a href={`/api/pictures/${picture.id}/content`} download={picture.fileName}>{texts.saveAsFile}</a>
     </div>
     <TextArea
-      labelText="Note"
+      labelText={texts.note}
       rows={2}
       maxlength={500}
       bind:value={note}

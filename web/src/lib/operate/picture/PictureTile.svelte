@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { ReceivedPicture } from '../../platform/api/client';
   import { shortMegaHertz, utcDate, utcMinute } from '../../platform/shared/format';
+  import { texts } from './texts';
 
   interface Props {
     picture: ReceivedPicture;
@@ -11,9 +12,11 @@
 
   let { picture, chosen, onchoose, onenlarge }: Props = $props();
 
-  const whose = $derived(picture.call ?? (picture.waitsFor ? `${picture.waitsFor}, once logged` : ''));
+  const whose = $derived(
+    picture.call ?? (picture.waitsFor ? texts.onceLoggedWaitsFor(picture.waitsFor) : ''),
+  );
   const name = $derived(
-    `Received ${utcDate(picture.receivedAt)} ${utcMinute(picture.receivedAt)} UTC${whose ? `, ${whose}` : ''}`,
+    texts.receivedUtc(utcDate(picture.receivedAt), utcMinute(picture.receivedAt), whose ? `, ${whose}` : ''),
   );
 </script>
 
@@ -49,8 +52,6 @@
     font-size: 13px;
     text-align: left;
     cursor: pointer;
-    content-visibility: auto;
-    contain-intrinsic-size: 168px 176px;
   }
 
   .tile:hover {

@@ -7,6 +7,7 @@
   import OwnPictures from './OwnPictures.svelte';
   import { PictureStore } from './pictures.svelte';
   import { ReplyStore } from './replies.svelte';
+  import { texts } from './texts';
 
   const store = useStore(ReplyStore);
   const pictures = useStore(PictureStore);
@@ -23,38 +24,35 @@
   });
 
   const FIELDS = [
-    { name: 'call', label: 'Call' },
-    { name: 'name', label: 'Name' },
-    { name: 'reportSent', label: 'Report sent' },
-    { name: 'reportReceived', label: 'Report received' },
+    { name: 'call', label: texts.call },
+    { name: 'name', label: texts.name },
+    { name: 'reportSent', label: texts.reportSent },
+    { name: 'reportReceived', label: texts.reportReceived },
   ] as const;
 </script>
 
 <div class="composer">
   <figure>
     {#if store.preview}
-      <img src={store.preview} alt={`Reply to ${draft.call || 'everybody'}`} />
+      <img src={store.preview} alt={texts.replyToWhom(draft.call || 'everybody')} />
     {:else}
-      <p class="muted">Drawing the picture…</p>
+      <p class="muted">{texts.drawingThePicture}</p>
     {/if}
     <figcaption>
       <Button size="small" disabled={store.writing || !folder} on:click={() => store.write()}
-        >{store.writing ? 'Writing…' : 'Write to folder'}</Button
+        >{store.writing ? texts.writing : texts.writeToFolder}</Button
       >
       <span role="status">
         {#if store.problem}<span class="trouble">{store.problem}</span>
-        {:else if store.written}<span class="mono">{store.written}</span> is in the folder. Transmit it in your
-          picture program.
-        {:else if folder === ''}<a href="#/pictures/folders">Choose the folder</a> from which your picture program
-          transmits.
-        {:else}<span class="muted" title={folder}
-            >A file for your picture program. Nothing is transmitted by it.</span
-          >
+        {:else if store.written}<span class="mono">{store.written}</span> {texts.isInTheFolderTransmit}
+        {:else if folder === ''}<a href="#/pictures/folders">{texts.chooseTheFolder}</a>
+          {texts.fromWhichYourPictureProgram}
+        {:else}<span class="muted" title={folder}>{texts.aFileForYourPicture}</span>
         {/if}
       </span>
     </figcaption>
   </figure>
-  <form onsubmit={(event) => event.preventDefault()} aria-label="Reply">
+  <form onsubmit={(event) => event.preventDefault()} aria-label={texts.reply}>
     <div class="fields">
       {#each FIELDS as { name, label } (name)}
         <TextInput
@@ -68,19 +66,19 @@
     </div>
     <TextInput
       size="sm"
-      labelText="Your words"
-      placeholder="Thanks for the picture"
+      labelText={texts.yourWords}
+      placeholder={texts.thanksForThePicture}
       maxlength={80}
       bind:value={store.draft.words}
       on:input={() => store.changed()}
     />
     {#if draft.contactId !== undefined}
-      <p class="muted">Both reports are also put into the contact with {draft.call}.</p>
+      <p class="muted">{texts.bothReportsAreAlsoPut(draft.call)}</p>
     {/if}
     <OwnPictures />
     {#if pictures.chosenId !== undefined}
       <Checkbox
-        labelText="Use the received picture, where the layout has room for it"
+        labelText={texts.useTheReceivedPictureWhere}
         checked={draft.receivedId !== undefined}
         on:check={(event) => {
           store.draft.receivedId = event.detail ? pictures.chosenId : undefined;
@@ -91,7 +89,7 @@
     <div class="layout">
       <Select
         size="sm"
-        labelText="Layout"
+        labelText={texts.layout}
         selected={draft.layout.name}
         on:change={(event) => store.useLayout((event.target as HTMLSelectElement).value)}
       >
@@ -100,7 +98,7 @@
         {/each}
       </Select>
       <Button kind="ghost" size="small" on:click={() => (editing = !editing)}
-        >{editing ? 'Close editor' : 'Edit layout'}</Button
+        >{editing ? texts.closeEditor : texts.editLayout}</Button
       >
     </div>
     {#if editing}<LayoutEditor />{/if}

@@ -6,6 +6,7 @@ import NewPicture from './NewPicture.svelte';
 import { PictureStore } from './pictures.svelte';
 import PicturesView from './PicturesView.svelte';
 import { ReplyStore } from './replies.svelte';
+import { texts } from './texts';
 
 export const picture: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -28,7 +29,7 @@ export const picture: FeatureFactory = (stores) => {
     views: [
       {
         name: 'pictures',
-        label: 'Pictures',
+        label: texts.pictures,
         component: PicturesView,
         rail: { key: 'p', icon: Image, position: 27 },
       },
@@ -36,23 +37,23 @@ export const picture: FeatureFactory = (stores) => {
     bars: [NewPicture],
     actions: [
       {
-        label: 'Reply with a picture',
-        words: 'sstv compose slow scan',
+        label: texts.replyWithAPicture,
+        words: texts.sstvComposeSlowScan,
         run: () => navigation.go('pictures', 'reply'),
       },
       {
-        label: 'Picture folders',
-        words: 'sstv settings folder',
+        label: texts.pictureFolders,
+        words: texts.sstvSettingsFolder,
         run: () => navigation.go('pictures', 'folders'),
       },
     ],
     localKeys: [
-      { where: 'Anywhere', keys: 'Alt+A', label: 'Attach the new picture to the contact it is offered with' },
-      { where: 'Pictures', keys: '← → ↑ ↓', label: 'Choose a picture' },
-      { where: 'Pictures', keys: 'a, 1 2 3', label: 'Attach to the first contact offered, or to that one' },
-      { where: 'Pictures', keys: 'k, h, d', label: 'Keep without a contact, hide, detach' },
-      { where: 'Pictures', keys: 'Enter', label: 'Large view, and back' },
-      { where: 'Pictures', keys: 'n, r', label: 'Write a note; reply to it' },
+      { where: texts.anywhere, keys: 'Alt+A', label: texts.attachTheNewPictureTo },
+      { where: texts.pictures, keys: '← → ↑ ↓', label: texts.chooseAPicture },
+      { where: texts.pictures, keys: 'a, 1 2 3', label: texts.attachToTheFirstContact },
+      { where: texts.pictures, keys: 'k, h, d', label: texts.keepWithoutAContactHide },
+      { where: texts.pictures, keys: 'Enter', label: texts.largeViewAndBack },
+      { where: texts.pictures, keys: 'n, r', label: texts.writeANoteReplyTo },
     ],
   };
 };

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
+import { texts } from './texts';
 
 export type Schema = components['schemas'];
 export type LogLine = Schema['LogLine'];
@@ -141,14 +142,14 @@ export class Problem extends Error {
   static from(body: unknown): Problem {
     const problem = (body ?? {}) as { detail?: string; fields?: { field: string; sentence: string }[] };
     const fields = new Map((problem.fields ?? []).map((f) => [f.field, f.sentence]));
-    return new Problem(problem.detail ?? 'Yokebar could not do that.', fields);
+    return new Problem(problem.detail ?? texts.yokebarCouldNotDoThat, fields);
   }
 }
 
 /** The server could not be reached: what was asked may be asked again. */
 export class NoAnswer extends Problem {
   constructor() {
-    super('Yokebar does not answer. Is it running?');
+    super(texts.yokebarDoesNotAnswerIs);
   }
 }
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Problem } from '../api/client';
+  import { texts } from './texts';
 
   /** What a key was pressed for and did not work is notice, wherever the key was and whoever forgot to say it there. */
   let notice = $state('');
@@ -16,8 +17,8 @@
 
 {#if notice}
   <div class="notice" role="alert">
-    <span>That did not work. {notice}</span>
-    <button class="more" onclick={() => (notice = '')}>Dismiss</button>
+    <span>{texts.thatDidNotWork(notice)}</span>
+    <button class="more" onclick={() => (notice = '')}>{texts.dismiss}</button>
   </div>
 {/if}
 

@@ -2,6 +2,7 @@
   import type { Action, LocalKey } from '../page/action';
   import { Navigation } from '../page/navigation.svelte';
   import { useStore } from '../page/stores';
+  import { texts } from './texts';
 
   let { actions, localKeys }: { actions: Action[]; localKeys: LocalKey[] } = $props();
 
@@ -14,14 +15,14 @@
   $effect(() => dialog?.showModal());
 </script>
 
-<dialog bind:this={dialog} aria-label="Keys" onclose={() => (navigation.keysOpen = false)}>
+<dialog bind:this={dialog} aria-label={texts.keys} onclose={() => (navigation.keysOpen = false)}>
   <header>
-    <h1>Keys</h1>
-    <button class="more" onclick={() => dialog?.close()}>Close (Esc)</button>
+    <h1>{texts.keys}</h1>
+    <button class="more" onclick={() => dialog?.close()}>{texts.closeEsc}</button>
   </header>
   <div class="columns">
     <section>
-      <h2>From anywhere outside of fields</h2>
+      <h2>{texts.fromAnywhereOutsideOfFields}</h2>
       <dl>
         {#each everywhere as action (action.label)}
           <dt><kbd>{action.keys ?? action.also}</kbd></dt>

@@ -1,15 +1,18 @@
 <script lang="ts">
   import { utcSecond } from '../shared/format';
+  import { texts } from './texts';
 
   let { lostAt }: { lostAt: number | undefined } = $props();
 </script>
 
 <div class="offline" role="status">
   {#if lostAt === undefined}
-    Connecting to Yokebar…
+    {texts.connectingToYokebar}
   {:else}
-    <strong>Offline.</strong> Yokebar does not answer. What you see is as of
-    <span class="mono">{utcSecond(new Date(lostAt).toISOString())}</span> UTC; it catches up automatically.
+    <strong>{texts.offline}</strong>
+    {texts.yokebarDoesNotAnswerWhat}
+    <span class="mono">{utcSecond(new Date(lostAt).toISOString())}</span>
+    {texts.utcItCatchesUpAutomatically}
   {/if}
 </div>
 

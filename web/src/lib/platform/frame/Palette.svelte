@@ -2,6 +2,7 @@
   import { fitting, type Action } from '../page/action';
   import { Navigation } from '../page/navigation.svelte';
   import { useStore } from '../page/stores';
+  import { texts } from './texts';
 
   let { actions }: { actions: Action[] } = $props();
 
@@ -34,14 +35,14 @@
   }
 </script>
 
-<dialog bind:this={dialog} aria-label="Do anything" onclose={() => (navigation.paletteOpen = false)}>
+<dialog bind:this={dialog} aria-label={texts.doAnything} onclose={() => (navigation.paletteOpen = false)}>
   <input
     role="combobox"
     aria-expanded="true"
     aria-controls="palette-actions"
     aria-activedescendant={found[current] ? `action-${current}` : undefined}
-    aria-label="What do you want to do?"
-    placeholder="What do you want to do?"
+    aria-label={texts.whatDoYouWantTo}
+    placeholder={texts.whatDoYouWantTo}
     value={typed}
     oninput={(event) => {
       typed = event.currentTarget.value;
@@ -49,7 +50,7 @@
     }}
     {onkeydown}
   />
-  <ul id="palette-actions" role={found.length > 0 ? 'listbox' : 'group'} aria-label="Actions">
+  <ul id="palette-actions" role={found.length > 0 ? 'listbox' : 'group'} aria-label={texts.actions}>
     {#each found as action, i (action.label)}
       <!-- svelte-ignore a11y_click_events_have_key_events -->
       <li id={`action-${i}`} role="option" aria-selected={i === current} onclick={() => run(i)}>
@@ -58,7 +59,7 @@
       </li>
     {/each}
   </ul>
-  {#if found.length === 0}<p class="muted">Nothing of that name.</p>{/if}
+  {#if found.length === 0}<p class="muted">{texts.nothingOfThatName}</p>{/if}
 </dialog>
 
 <style>

@@ -5,6 +5,7 @@
   import { PositionStore } from '../../station/position/positions.svelte';
   import { StationStore } from '../../station/profile/station.svelte';
   import { useStore } from '../page/stores';
+  import { texts } from './texts';
 
   const navigation = useStore(Navigation);
   const themeStore = useStore(ThemeStore);
@@ -12,9 +13,9 @@
   const stationStore = useStore(StationStore);
 
   const THEMES: Record<Theme, { next: string; label: string; icon: typeof Catalog }> = {
-    night: { next: 'day', label: 'Night', icon: Asleep },
-    day: { next: 'red lamp', label: 'Day', icon: Light },
-    red: { next: 'night', label: 'Red lamp', icon: Eye },
+    night: { next: 'day', label: texts.night, icon: Asleep },
+    day: { next: 'red lamp', label: texts.day, icon: Light },
+    red: { next: 'night', label: texts.redLamp, icon: Eye },
   };
 
   const theme = $derived(THEMES[themeStore.theme]);
@@ -23,7 +24,7 @@
   const operator = $derived(stationStore.view?.operators.find((o) => o.id === here?.operatorId));
 </script>
 
-<nav class="rail" aria-label="Views">
+<nav class="rail" aria-label={texts.views}>
   {#each navigation.railViews as { name, label, rail } (name)}
     {@const Icon = rail.icon}
     <a
@@ -39,16 +40,16 @@
     class="here"
     onclick={() =>
       navigation.drawer?.of === 'position' ? navigation.close() : navigation.open({ of: 'position' })}
-    title={`Where you are: ${here?.name ?? ''} (p)`}
+    title={texts.whereYouAreP(here?.name ?? '')}
   >
     <UserAvatar size={20} />
     <span class="mono">{operator?.callSign ?? here?.name ?? ''}</span>
   </button>
-  <button onclick={() => themeStore.next()} title={`Change to the ${theme.next} theme`}>
+  <button onclick={() => themeStore.next()} title={texts.changeToTheTheme(theme.next)}>
     <ThemeIcon size={20} /><span>{theme.label}</span>
   </button>
-  <button onclick={() => (navigation.keysOpen = true)} title="Keys and help (?)">
-    <Help size={20} /><span>Help</span>
+  <button onclick={() => (navigation.keysOpen = true)} title={texts.keysAndHelp}>
+    <Help size={20} /><span>{texts.help}</span>
   </button>
 </nav>
 

@@ -2,6 +2,7 @@
   import { Button } from 'carbon-components-svelte';
   import { Navigation } from '../page/navigation.svelte';
   import { useStore } from '../page/stores';
+  import { texts } from './texts';
 
   const navigation = useStore(Navigation);
 
@@ -11,11 +12,11 @@
 </script>
 
 <dialog bind:this={dialog} aria-labelledby="unsaved-title" onclose={() => navigation.stay()}>
-  <h1 id="unsaved-title">What you typed is not saved</h1>
-  <p>Go back to save it, or leave without it.</p>
+  <h1 id="unsaved-title">{texts.whatYouTypedIsNot}</h1>
+  <p>{texts.goBackToSaveIt}</p>
   <div class="buttons">
-    <Button size="small" on:click={() => navigation.stay()}>Go back</Button>
-    <Button size="small" kind="ghost" on:click={() => navigation.leave()}>Leave without saving</Button>
+    <Button size="small" on:click={() => navigation.stay()}>{texts.goBack}</Button>
+    <Button size="small" kind="ghost" on:click={() => navigation.leave()}>{texts.leaveWithoutSaving}</Button>
   </div>
 </dialog>
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { outdated, ownScript } from './update';
+  import { texts } from './texts';
 
   /** Says after an update that this page is from before it; what is typed is not thrown away without being asked. */
   let { connected }: { connected: boolean } = $props();
@@ -15,8 +16,8 @@
 
 {#if old}
   <div class="updated" role="status">
-    Yokebar was updated; this page is from before.
-    <button class="more" onclick={() => location.reload()}>Load it again</button>
+    {texts.yokebarWasUpdatedThisPage}
+    <button class="more" onclick={() => location.reload()}>{texts.loadItAgain}</button>
   </div>
 {/if}
 

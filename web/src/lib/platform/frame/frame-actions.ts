@@ -1,24 +1,25 @@
 import type { Action } from '../page/action';
 import type { Navigation } from '../page/navigation.svelte';
 import type { ThemeStore } from '../page/theme.svelte';
+import { texts } from './texts';
 
 /** What can be done with the page itself. */
 export function frameActions(navigation: Navigation, theme: ThemeStore): Action[] {
   return [
     ...navigation.railViews.map(({ name, label, rail }) => ({
-      label: `Go to ${label}`,
+      label: texts.goToLabel(label),
       keys: `g ${rail.key}`,
       run: () => navigation.go(name),
     })),
     {
-      label: 'Next theme: night, day, red lamp',
-      words: 'dark light colour',
+      label: texts.nextThemeNightDayRed,
+      words: texts.darkLightColour,
       run: () => theme.next(),
     },
     {
-      label: 'Show the keys',
+      label: texts.showTheKeys,
       keys: '?',
-      words: 'help shortcuts keyboard',
+      words: texts.helpShortcutsKeyboard,
       run() {
         navigation.keysOpen = true;
       },
@@ -28,6 +29,6 @@ export function frameActions(navigation: Navigation, theme: ThemeStore): Action[
 
 /** Keys that work everywhere, for the list of keys. */
 export const FRAME_KEYS = [
-  { where: 'Anywhere', keys: 'Ctrl+K', label: 'Do anything by its name' },
-  { where: 'Anywhere', keys: 'Esc', label: 'Close what is open' },
+  { where: texts.anywhere, keys: 'Ctrl+K', label: texts.doAnythingByItsName },
+  { where: texts.anywhere, keys: 'Esc', label: texts.closeWhatIsOpen },
 ];

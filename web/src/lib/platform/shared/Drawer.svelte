@@ -4,6 +4,8 @@
 </script>
 
 <script lang="ts">
+  import { texts } from './texts';
+
   import { onMount, tick, type Snippet } from 'svelte';
   import { Button } from 'carbon-components-svelte';
   import { Close } from 'carbon-icons-svelte';
@@ -48,7 +50,7 @@
       <h2 class="title" class:mono tabindex="-1" bind:this={heading}>{title}</h2>
       <p class="muted">{subtitle}</p>
     </div>
-    <Button kind="ghost" size="small" iconDescription="Close" icon={Close} on:click={onclose} />
+    <Button kind="ghost" size="small" iconDescription={texts.close} icon={Close} on:click={onclose} />
   </header>
   <div class="content">{@render children()}</div>
 </aside>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import { texts } from './texts';
 
   /** A view of several pages: its name, the way to each page, and what the present one is for. */
   let {
@@ -28,7 +29,7 @@
 <section class="view" class:fill aria-label={title}>
   <div class="view-head">
     <h1>{title}</h1>
-    <nav aria-label={`${title} pages`}>
+    <nav aria-label={texts.pagesTitle(title)}>
       {#each pages as { id, label } (id)}
         <a href={`#/${base}/${id}`} aria-current={page === id ? 'page' : undefined}>{label}</a>
       {/each}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { TextInput } from 'carbon-components-svelte';
   import { Checkmark } from 'carbon-icons-svelte';
+  import { texts } from './texts';
 
   let {
     label,
@@ -51,7 +52,8 @@
     on:keydown={(event) => event.key === 'Enter' && save()}
   />
   <span class="tick" role="status">
-    {#if saved && changed && !fault}<Checkmark size={16} /><span class="visually-hidden">Saved</span>{/if}
+    {#if saved && changed && !fault}<Checkmark size={16} /><span class="visually-hidden">{texts.saved}</span
+      >{/if}
   </span>
 </div>
 

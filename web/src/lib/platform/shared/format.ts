@@ -1,4 +1,5 @@
 import { preferred } from './preferred.svelte';
+import { texts } from './texts';
 
 /** A frequency in Hz as it is read in tables: kHz with one decimal, thousands apart: `14 074.5`. */
 export function kiloHertz(hz: number | undefined): string {
@@ -44,7 +45,9 @@ const KM_PER_MILE = 1.609344;
 
 /** A distance as the station likes it: `7 832 km` or `4 867 mi`. */
 export function distance(km: number): string {
-  return preferred.miles ? `${grouped(Math.round(km / KM_PER_MILE))} mi` : `${grouped(Math.round(km))} km`;
+  return preferred.miles
+    ? texts.miKm(grouped(Math.round(km / KM_PER_MILE)))
+    : `${grouped(Math.round(km))} km`;
 }
 
 /** `18:50` on the second clock. */
@@ -74,24 +77,24 @@ export function utcSecond(instant: string): string {
 /** The same instant on the second clock, for a hover. */
 export function localTime(instant: string): string {
   const zone = preferred.secondClock || undefined;
-  return `${new Date(instant).toLocaleString(undefined, { timeZone: zone })} ${secondName()} time`;
+  return texts.timeZone(new Date(instant).toLocaleString(undefined, { timeZone: zone }), secondName());
 }
 
 /** How long ago, roughly: `now`, `40 s ago`, `3 min ago`, `2 h ago`, then the date. */
 export function ago(instant: string, now: number): string {
   const seconds = Math.max(0, Math.round((now - Date.parse(instant)) / 1000));
-  if (seconds < 3) return 'now';
-  if (seconds < 60) return `${seconds} s ago`;
-  if (seconds < 3600) return `${Math.floor(seconds / 60)} min ago`;
-  if (seconds < 86400) return `${Math.floor(seconds / 3600)} h ago`;
+  if (seconds < 3) return texts.now;
+  if (seconds < 60) return texts.sAgoSeconds(seconds);
+  if (seconds < 3600) return texts.minAgoSeconds(Math.floor(seconds / 60));
+  if (seconds < 86400) return texts.hAgoSeconds(Math.floor(seconds / 3600));
   return utcDate(instant);
 }
 
 /** How long until: `in 12 s`, `in 4 min`, or `now`. */
 export function until(instant: string, now: number): string {
   const seconds = Math.round((Date.parse(instant) - now) / 1000);
-  if (seconds <= 0) return 'now';
-  return seconds < 60 ? `in ${seconds} s` : `in ${Math.ceil(seconds / 60)} min`;
+  if (seconds <= 0) return texts.now;
+  return seconds < 60 ? texts.inSSeconds(seconds) : texts.inMinSeconds(Math.ceil(seconds / 60));
 }
 
 const PLURALS = new Intl.PluralRules('en');

@@ -1,4 +1,5 @@
 import type { Guess, Handover, Hookup, Lane, LogLine, PaperCard, Spot, Unmatched } from '../api/client';
+import { texts } from './texts';
 
 /** Things as the server sends them, for tests: plain ones, with what a test is about put in. */
 
@@ -18,12 +19,12 @@ export const hookup = (more: Partial<Hookup> = {}): Hookup => ({
 export const lane = (counts: Record<string, number>, more: Partial<Lane> = {}): Lane => ({
   id: 1,
   name: 'Countersign',
-  kind: 'Countersign',
+  kind: texts.countersign,
   inUse: true,
   removable: false,
   byHand: false,
   signed: true,
-  access: { account: 'Account name', secret: 'Account password', hint: '' },
+  access: { account: texts.accountName, secret: texts.accountPassword, hint: '' },
   hasPassword: true,
   complete: true,
   when: 'BY_HAND',
@@ -103,7 +104,7 @@ export const spot = (more: Partial<Spot> = {}): Spot => ({
   band: '20m',
   mode: 'CW',
   group: 'CW',
-  entity: 'Paraguay',
+  entity: texts.paraguay,
   cqZone: 11,
   comment: '',
   ears: ['PERSON'],

@@ -1,13 +1,14 @@
 <script lang="ts">
   import { useStore } from '../page/stores';
   import { StorageStore } from './storage.svelte';
+  import { texts } from './texts';
 
   const storage = useStore(StorageStore);
 </script>
 
 {#if storage.sentence}
   <div class="storage" class:stopped={!storage.stores} role="alert">
-    <strong>{storage.stores ? 'Little room left.' : 'Nothing is being stored.'}</strong>
+    <strong>{storage.stores ? texts.littleRoomLeft : texts.nothingIsBeingStored}</strong>
     {storage.sentence}
   </div>
 {/if}

@@ -7,6 +7,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { LaneStore } from '../delivery/lanes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const navigation = useStore(Navigation);
   const lanes = useStore(LaneStore);
@@ -15,12 +16,11 @@
   const PILES = [
     {
       pile: 'TO_SEND',
-      label: 'To send',
-      empty:
-        'No card is wanted. Choose contacts in the Log and send each a card there, or scan one that came.',
+      label: texts.toSend,
+      empty: texts.noCardIsWantedChoose,
     },
-    { pile: 'SENT', label: 'Sent', empty: 'No card of ours is on its way.' },
-    { pile: 'RECEIVED', label: 'Received', empty: 'No paper card has come yet.' },
+    { pile: 'SENT', label: texts.sent, empty: texts.noCardOfOursIs },
+    { pile: 'RECEIVED', label: texts.received, empty: texts.noPaperCardHasCome },
   ] as const;
 
   let pile = $state<CardPile>('TO_SEND');
@@ -70,13 +70,13 @@
       found = await desk.find(scanned);
       const only = found.length === 1 ? found[0] : undefined;
       if (only) await receive(only);
-      else if (found.length === 0) problem = `No contact fits ${scanned}.`;
+      else if (found.length === 0) problem = texts.noContactFits(scanned);
     });
   }
 
   async function receive(line: LogLine) {
     await desk.received([line.id]);
-    notice = `The card of ${line.call} is in.`;
+    notice = texts.theCardOfIsIn(line.call);
     found = undefined;
     scanned = '';
     await desk.load(pile);
@@ -84,8 +84,8 @@
 </script>
 
 <div class="desk">
-  <section aria-label="Paper cards">
-    <h2>Paper</h2>
+  <section aria-label={texts.paperCards}>
+    <h2>{texts.paper}</h2>
     <div class="bar">
       <div class="keys">
         {#each PILES as one (one.pile)}
@@ -94,13 +94,10 @@
           </button>
         {/each}
       </div>
-      <form onsubmit={scan} aria-label="A card that came">
-        <input
-          aria-label="Scan or type a card that came"
-          placeholder="Scan, or type a call"
-          bind:value={scanned}
-        />
-        <Button type="submit" kind="tertiary" size="small" disabled={!scanned.trim()}>Mark as received</Button
+      <form onsubmit={scan} aria-label={texts.aCardThatCame}>
+        <input aria-label={texts.scanOrTypeACard} placeholder={texts.scanOrTypeACall} bind:value={scanned} />
+        <Button type="submit" kind="tertiary" size="small" disabled={!scanned.trim()}
+          >{texts.markAsReceived}</Button
         >
       </form>
     </div>
@@ -108,7 +105,7 @@
     <p role="status" class="muted">{notice}</p>
     {#if found && found.length > 1}
       <div class="found">
-        <p>Which contact is it for?</p>
+        <p>{texts.whichContactIsItFor}</p>
         <div class="keys">
           {#each found.slice(0, 12) as line (line.id)}
             <button onclick={() => act(() => receive(line))}>
@@ -124,45 +121,48 @@
       <p class="muted">{present.empty}</p>
     {:else}
       <div class="act">
-        <span>{chosen.size > 0 ? counted(chosen.size, 'card') : `All ${grouped(ids.length)}`}:</span>
+        <span>{chosen.size > 0 ? counted(chosen.size, 'card') : texts.allValue(grouped(ids.length))}:</span>
         {#if pile === 'TO_SEND'}
           <Button kind="tertiary" size="small" href={desk.pdf('labels', ids)} target="_blank"
-            >Print labels</Button
+            >{texts.printLabels}</Button
           >
           <Button kind="tertiary" size="small" href={desk.pdf('cards', ids)} target="_blank"
-            >Print cards</Button
+            >{texts.printCards}</Button
           >
           <Button
             size="small"
-            on:click={() => act(() => desk.sent(ids, pile), `${counted(ids.length, 'card')} sent.`)}
-            >Mark as sent</Button
+            on:click={() => act(() => desk.sent(ids, pile), texts.cardsSent(counted(ids.length, 'card')))}
+            >{texts.markAsSent}</Button
           >
           <Button
             kind="ghost"
             size="small"
-            on:click={() => act(() => desk.dropped(ids, pile), 'Not wanted any more.')}>Not wanted</Button
+            on:click={() => act(() => desk.dropped(ids, pile), texts.notWantedAnyMore)}
+            >{texts.notWanted}</Button
           >
         {:else}
           <Button
             kind="ghost"
             size="small"
             disabled={chosen.size === 0}
-            on:click={() => act(() => desk.takenBack(ids, pile), 'Taken back.')}
-            >{pile === 'SENT' ? 'Not sent after all' : 'It did not come'}</Button
+            on:click={() => act(() => desk.takenBack(ids, pile), texts.takenBack)}
+            >{pile === 'SENT' ? texts.notSentAfterAll : texts.itDidNotCome}</Button
           >
         {/if}
       </div>
       {#if desk.count(pile) > desk.cards.length}
         <p class="muted">
-          The newest {grouped(desk.cards.length)} of {grouped(desk.count(pile))} are here; the others follow once
-          these are dealt with.
+          {texts.theNewestOfAreHere(grouped(desk.cards.length), grouped(desk.count(pile)))}
         </p>
       {/if}
       <table class="list" aria-label={present.label}>
         <thead>
           <tr>
-            <th><span class="visually-hidden">Choose</span></th><th>Date, UTC</th><th>Call</th><th>Band</th
-            ><th>Mode</th><th>Way</th><th>Sent</th><th>Received</th>
+            <th><span class="visually-hidden">{texts.choose}</span></th><th>{texts.dateUtc}</th><th
+              >{texts.call}</th
+            ><th>{texts.band}</th><th>{texts.mode}</th><th>{texts.way}</th><th>{texts.sent}</th><th
+              >{texts.received}</th
+            >
           </tr>
         </thead>
         <tbody>
@@ -171,7 +171,7 @@
               <td
                 ><input
                   type="checkbox"
-                  aria-label={`Choose ${card.contact.call}`}
+                  aria-label={texts.chooseCall(card.contact.call)}
                   checked={chosen.has(card.contact.id)}
                   onchange={() => toggle(card.contact.id)}
                 /></td
@@ -184,7 +184,8 @@
               >
               <td>{card.contact.band}</td>
               <td>{card.contact.mode}</td>
-              <td>{card.via === 'MANAGER' ? `via ${card.manager}` : card.via.toLowerCase()}</td>
+              <td>{card.via === 'MANAGER' ? texts.viaManager(card.manager ?? '') : card.via.toLowerCase()}</td
+              >
               <td class="mono">{card.sentAt ? utcDate(card.sentAt) : '—'}</td>
               <td class="mono">{card.receivedAt ? utcDate(card.receivedAt) : '—'}</td>
             </tr>

@@ -5,6 +5,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { LaneStore } from '../delivery/lanes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { desk, postbag }: { desk: CardStore; postbag: Lane | undefined } = $props();
   const navigation = useStore(Navigation);
@@ -13,37 +14,43 @@
   let shown = $state.raw<Received | undefined>(undefined);
 </script>
 
-<section aria-label="Electronic cards">
-  <h2>Electronic</h2>
+<section aria-label={texts.electronicCards}>
+  <h2>{texts.electronic}</h2>
   {#if !postbag?.inUse}
     <p class="muted">
-      Others may have sent cards to Postbag.
+      {texts.othersMayHaveSentCards}
       {#if postbag}<button
           class="more"
           onclick={() => lanes.use(postbag.id).then(() => navigation.go('services'))}
-          >Take Postbag into use</button
+          >{texts.takePostbagIntoUse}</button
         >{/if}
     </p>
   {:else if desk.electronic.length === 0}
-    <p class="muted">No card has come yet. They are fetched with the confirmations.</p>
+    <p class="muted">{texts.noCardHasComeYet}</p>
   {:else}
     {#if shown}
       <figure>
-        <img src={`/api/confirmations/${shown.id}/picture`} alt={`Card of ${shown.call}`} />
+        <img src={`/api/confirmations/${shown.id}/picture`} alt={texts.cardOfCall(shown.call)} />
         <figcaption>
           {shown.call}, {utcDate(shown.start)}
           {utcMinute(shown.start)} · {shown.band}
           {shown.mode}
           {#if shown.contactId !== undefined}
-            <button class="more" onclick={() => navigation.showContact(shown?.contactId)}>Contact</button>
-          {:else}<span class="trouble">no matching contact</span>{/if}
+            <button class="more" onclick={() => navigation.showContact(shown?.contactId)}
+              >{texts.contact}</button
+            >
+          {:else}<span class="trouble">{texts.noMatchingContact}</span>{/if}
         </figcaption>
       </figure>
     {/if}
     <div class="wall">
       {#each desk.electronic as card (card.id)}
         <button class="thumb" aria-pressed={shown?.id === card.id} onclick={() => (shown = card)}>
-          <img src={`/api/confirmations/${card.id}/picture`} alt={`Card of ${card.call}`} loading="lazy" />
+          <img
+            src={`/api/confirmations/${card.id}/picture`}
+            alt={texts.cardOfCall(card.call)}
+            loading="lazy"
+          />
           <span class="mono">{card.call}</span>
         </button>
       {/each}

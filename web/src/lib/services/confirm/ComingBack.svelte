@@ -6,6 +6,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { LaneStore } from '../delivery/lanes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { lane }: { lane: Lane } = $props();
   const navigation = useStore(Navigation);
@@ -36,10 +37,13 @@
 <p class="muted fetched" role="status">
   {lanes.fetched[lane.id] ?? ''}
   {#if lane.confirmationsUntil}
-    All that {lane.name} received until {utcDate(lane.confirmationsUntil)}
-    {utcMinute(lane.confirmationsUntil)} UTC has been asked for.
-  {:else}Nothing has been fetched yet.{/if}
-  {#if lane.sweptUntil}The slow look through older years stands at {utcDate(lane.sweptUntil)}.{/if}
+    {texts.allThatReceivedUntilUtc(
+      lane.name,
+      utcDate(lane.confirmationsUntil),
+      utcMinute(lane.confirmationsUntil),
+    )}
+  {:else}{texts.nothingHasBeenFetchedYet}{/if}
+  {#if lane.sweptUntil}{texts.theSlowLookThroughOlder(utcDate(lane.sweptUntil))}{/if}
 </p>
 {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
 
@@ -47,19 +51,19 @@
   <NearMisses {lane} {unmatched} onchanged={load} />
 {/if}
 
-<section aria-label="Confirmed lately">
-  <h3 class="small-head">Confirmed lately</h3>
+<section aria-label={texts.confirmedLately}>
+  <h3 class="small-head">{texts.confirmedLately}</h3>
   {#if received === undefined}
-    <p class="muted">Reading…</p>
+    <p class="muted">{texts.reading}</p>
   {:else if received.length === 0}
-    <p class="muted">Nothing has come back yet. What the other sides hand in shows up here.</p>
+    <p class="muted">{texts.nothingHasComeBackYet}</p>
   {:else}
     <table class="list">
       <thead>
         <tr>
-          <th>Contact, UTC</th><th>Call</th><th>Band</th><th>Mode</th><th class="what">What it brought</th><th
-            >Fetched</th
-          >
+          <th>{texts.contactUtc}</th><th>{texts.call}</th><th>{texts.band}</th><th>{texts.mode}</th><th
+            class="what">{texts.whatItBrought}</th
+          ><th>{texts.fetched}</th>
         </tr>
       </thead>
       <tbody>
@@ -77,7 +81,7 @@
             <td>{one.mode}</td>
             <td class="what">
               {#if one.brings}<strong>{one.brings}</strong>
-              {:else if one.contactId === undefined}<span class="muted">no matching contact</span>{/if}
+              {:else if one.contactId === undefined}<span class="muted">{texts.noMatchingContact}</span>{/if}
               {#if one.remark}<span class="muted">“{one.remark}”</span>{/if}
             </td>
             <td class="muted">{ago(one.fetchedAt, clock.now)}</td>

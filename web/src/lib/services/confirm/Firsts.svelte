@@ -1,6 +1,7 @@
 <script lang="ts">
   import { LaneStore } from '../delivery/lanes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   /** What came back from the services and is new: said gently, gone by itself. */
   const lanes = useStore(LaneStore);
@@ -12,14 +13,14 @@
   {#if news}
     <div class="firsts">
       <span>
-        Confirmed:
+        {texts.confirmed}
         {#each news.firsts as first, i (first.call + first.brings)}
-          {i > 0 ? '; ' : ''}<strong>{first.brings}</strong> by <span class="mono">{first.call}</span>
+          {i > 0 ? '; ' : ''}<strong>{first.brings}</strong> {texts.by} <span class="mono">{first.call}</span>
         {/each}
-        {news.more > 0 ? `and ${news.more} more` : ''}
+        {news.more > 0 ? texts.andMoreMore(news.more) : ''}
       </span>
-      <a href="#/services/lanes">Services</a>
-      <button class="more" onclick={() => lanes.dismissFirsts()}>Dismiss</button>
+      <a href="#/services/lanes">{texts.services}</a>
+      <button class="more" onclick={() => lanes.dismissFirsts()}>{texts.dismiss}</button>
     </div>
   {/if}
 </div>

@@ -6,6 +6,7 @@
   import { LaneStore } from '../delivery/lanes.svelte';
   import { ChangeStore } from '../../log/change/changes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { lane, unmatched, onchanged }: { lane: Lane; unmatched: Unmatched[]; onchanged: () => Promise<void> } =
     $props();
@@ -19,19 +20,19 @@
   const key = (one: Unmatched, guess: Guess) => `${one.id} ${guess.contact.id}`;
 
   const WORDS: Record<Guess['differences'][number], string> = {
-    CALL: 'one character of the call',
-    PORTABLE: 'what follows the stroke',
-    OWN_CALL: 'your call',
-    BAND: 'the band',
-    MODE: 'the mode',
-    MODE_GROUP: 'the mode',
-    HOURS: 'whole hours',
-    DAY: 'a day',
-    TIME: 'the time',
-    MONTH: 'the month',
-    YEAR: 'the year',
-    DIGITS: 'two digits that change places',
-    RELAYED: 'nothing, but it was made over a repeater or an internet link and does not count there',
+    CALL: texts.oneCharacterOfTheCall,
+    PORTABLE: texts.whatFollowsTheStroke,
+    OWN_CALL: texts.yourCall,
+    BAND: texts.theBand,
+    MODE: texts.theMode,
+    MODE_GROUP: texts.theMode,
+    HOURS: texts.wholeHours,
+    DAY: texts.aDay,
+    TIME: texts.theTime,
+    MONTH: texts.theMonth,
+    YEAR: texts.theYear,
+    DIGITS: texts.twoDigitsThatChangePlaces,
+    RELAYED: texts.nothingButItWasMade,
   };
 
   const differs = (guess: Guess, ...which: Guess['differences']) =>
@@ -43,9 +44,9 @@
     const all: [boolean, string, string, string][] = [
       ['TIME_ON' in correction, 'UTC', moment(contact.start), moment(one.start)],
       ['CALL' in correction, 'call', contact.call, one.call],
-      ['BAND' in correction, 'band', contact.band, `${one.band}, without a frequency`],
+      ['BAND' in correction, 'band', contact.band, texts.withoutAFrequency(one.band)],
       ['MODE' in correction, 'mode', contact.mode, one.mode],
-      ['STATION_CALLSIGN' in correction, 'your call', contact.ownCall, one.ownCall],
+      ['STATION_CALLSIGN' in correction, texts.yourCall, contact.ownCall, one.ownCall],
       ['PROP_MODE' in correction, 'way', contact.propagation ?? '', 'direct'],
     ];
     return all.filter(([changes]) => changes).map(([, what, from, to]) => [what, from, to]);
@@ -72,42 +73,38 @@
   }
 </script>
 
-<section aria-label="Near misses">
+<section aria-label={texts.nearMisses}>
   <h3 class="small-head">
-    Unmatched confirmations <span class="hint"
-      >They logged us, but not as we logged them. Who was wrong? Correct ours, or put it aside.</span
-    >
+    {texts.unmatchedConfirmations} <span class="hint">{texts.theyLoggedUsButNot}</span>
   </h3>
   {#if problem}<p class="trouble" role="alert">{problem}</p>{/if}
   <table class="list">
     <thead>
       <tr
-        ><th><span class="visually-hidden">Whose</span></th><th>Date</th><th>UTC</th><th>Call</th><th>Band</th
-        ><th>Mode</th><th>As</th><th class="why">Differs in</th><th
-          ><span class="visually-hidden">Do</span></th
-        ></tr
+        ><th><span class="visually-hidden">{texts.whose}</span></th><th>{texts.date}</th><th>UTC</th><th
+          >{texts.call}</th
+        ><th>{texts.band}</th><th>{texts.mode}</th><th>{texts.as}</th><th class="why">{texts.differsIn}</th
+        ><th><span class="visually-hidden">{texts.do}</span></th></tr
       >
     </thead>
     {#each unmatched as one (one.id)}
       <tbody>
         <tr class="theirs">
-          <td class="muted">they logged</td>
+          <td class="muted">{texts.theyLogged}</td>
           <td class="mono">{utcDate(one.start)}</td>
           <td class="mono">{utcMinute(one.start)}</td>
           <td class="mono">{one.call}</td>
           <td>{one.band}</td>
           <td>{one.mode}</td>
           <td class="mono">{one.ownCall}</td>
-          <td class="why muted"
-            >{one.guesses.length === 0 ? `${lane.name} has it, we have nothing like it` : ''}</td
-          >
+          <td class="why muted">{one.guesses.length === 0 ? texts.hasItWeHaveNothing(lane.name) : ''}</td>
           <td class="act">
-            <Button kind="ghost" size="small" on:click={() => aside(one)}>Put aside</Button>
+            <Button kind="ghost" size="small" on:click={() => aside(one)}>{texts.putAside}</Button>
           </td>
         </tr>
         {#each one.guesses as guess (guess.contact.id)}
           <tr class="ours">
-            <td class="muted">we logged</td>
+            <td class="muted">{texts.weLogged}</td>
             <td class="mono" class:other={differs(guess, 'DAY', 'MONTH', 'YEAR', 'DIGITS')}
               >{utcDate(guess.contact.start)}</td
             >
@@ -124,18 +121,15 @@
             <td class="mono" class:other={differs(guess, 'OWN_CALL')}>{guess.contact.ownCall}</td>
             <td class="why"
               >{guess.differences.map((d) => WORDS[d]).join(' and ')}{#if guess.confirmed}<span class="muted"
-                  >; your contact is confirmed as it is</span
+                  >{texts.yourContactIsConfirmedAs}</span
                 >{/if}{#if asked === key(one, guess)}
-                <ul class="preview" aria-label="What would change" role="alert">
+                <ul class="preview" aria-label={texts.whatWouldChange} role="alert">
                   {#each preview(one, guess) as [what, from, to] (what)}
                     <li>{what} <span class="mono">{from}</span> → <strong class="mono">{to}</strong></li>
                   {/each}
                   {#if differs(guess, 'OWN_CALL')}
                     <li>
-                      <strong
-                        >The contact would say that you were {one.ownCall}, and would be sent again as that.
-                        Were you?</strong
-                      >
+                      <strong>{texts.theContactWouldSayThat(one.ownCall)}</strong>
                     </li>
                   {/if}
                 </ul>
@@ -147,13 +141,13 @@
                 size="small"
                 on:click={() => correct(one, guess)}
                 >{asked !== key(one, guess)
-                  ? 'Correct ours'
+                  ? texts.correctOurs
                   : differs(guess, 'OWN_CALL')
-                    ? `Yes, I was ${one.ownCall}`
-                    : 'Change it so'}</Button
+                    ? texts.yesIWas(one.ownCall)
+                    : texts.changeItSo}</Button
               >
               {#if asked === key(one, guess)}
-                <Button kind="ghost" size="small" on:click={() => (asked = '')}>Cancel</Button>
+                <Button kind="ghost" size="small" on:click={() => (asked = '')}>{texts.cancel}</Button>
               {/if}
             </td>
           </tr>

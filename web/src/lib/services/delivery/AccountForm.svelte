@@ -3,6 +3,7 @@
   import { untrack } from 'svelte';
   import { Problem, type Lane } from '../../platform/api/client';
   import type { LaneStore } from './lanes.svelte';
+  import { texts } from './texts';
 
   let { lane, lanes }: { lane: Lane; lanes: LaneStore } = $props();
 
@@ -27,7 +28,7 @@
       password = '';
       const proof = await lanes.test(lane.id);
       if (proof.works) notice = `Saved. ${proof.sentence}`;
-      else problem = new Problem(`Saved, but: ${proof.sentence}`);
+      else problem = new Problem(texts.savedButSentence(proof.sentence));
     } catch (e) {
       problem = e instanceof Problem ? e : new Problem(String(e));
     } finally {
@@ -40,18 +41,18 @@
     notice = '';
     try {
       await lanes.change(lane.id, { clearPassword: true });
-      notice = 'The stored password is cleared.';
+      notice = texts.theStoredPasswordIsCleared;
     } catch (e) {
       problem = e instanceof Problem ? e : new Problem(String(e));
     }
   }
 </script>
 
-<form class="column-form" onsubmit={save} aria-label={`${lane.name} account`}>
+<form class="column-form" onsubmit={save} aria-label={texts.accountName(lane.name)}>
   <TextInput
     size="sm"
-    labelText="Address"
-    placeholder="https://host/path"
+    labelText={texts.address}
+    placeholder={texts.httpsHostPath}
     bind:value={address}
     invalid={problem?.fields.has('address')}
     invalidText={problem?.fields.get('address')}
@@ -63,17 +64,16 @@
     <PasswordInput
       size="sm"
       labelText={lane.access.secret}
-      helperText={lane.hasPassword
-        ? `One is stored; leave empty to keep it. ${lane.access.hint}`
-        : lane.access.hint}
+      helperText={lane.hasPassword ? texts.oneIsStoredLeaveEmpty(lane.access.hint) : lane.access.hint}
       bind:value={password}
     />
     {#if lane.secretNotice}<p class="trouble" role="alert">{lane.secretNotice}</p>{/if}
   {/if}
   <p class="act">
-    <Button type="submit" size="small" disabled={trying}>{trying ? 'Trying…' : 'Save and try'}</Button>
+    <Button type="submit" size="small" disabled={trying}>{trying ? texts.trying : texts.saveAndTry}</Button>
     {#if lane.access.secret && lane.hasPassword}
-      <Button size="small" kind="ghost" disabled={trying} on:click={() => void clear()}>Clear password</Button
+      <Button size="small" kind="ghost" disabled={trying} on:click={() => void clear()}
+        >{texts.clearPassword}</Button
       >
     {/if}
   </p>

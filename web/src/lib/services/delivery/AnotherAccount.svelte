@@ -2,6 +2,7 @@
   import { Button, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { Problem } from '../../platform/api/client';
   import type { LaneStore } from './lanes.svelte';
+  import { texts } from './texts';
 
   let { lanes }: { lanes: LaneStore } = $props();
 
@@ -36,28 +37,28 @@
 </script>
 
 {#if kinds}
-  <form onsubmit={add} aria-label="Another account">
-    <Select size="sm" labelText="At" bind:selected={kind}>
+  <form onsubmit={add} aria-label={texts.anotherAccount}>
+    <Select size="sm" labelText={texts.at} bind:selected={kind}>
       {#each kinds as one (one)}
         <SelectItem value={one} text={one} />
       {/each}
     </Select>
     <TextInput
       size="sm"
-      labelText="Called"
-      placeholder="Society"
+      labelText={texts.called}
+      placeholder={texts.society}
       bind:value={name}
       invalid={problem !== undefined}
       invalidText={problem?.message}
     />
     <div class="beside-fields">
-      <Button type="submit" size="small">Add it</Button>
-      <Button kind="ghost" size="small" on:click={() => (kinds = undefined)}>Cancel</Button>
+      <Button type="submit" size="small">{texts.addIt}</Button>
+      <Button kind="ghost" size="small" on:click={() => (kinds = undefined)}>{texts.cancel}</Button>
     </div>
   </form>
 {:else}
   <div class="in-line">
-    <Button kind="ghost" size="small" on:click={open}>Another account…</Button>
+    <Button kind="ghost" size="small" on:click={open}>{texts.addAnotherAccount}</Button>
     {#if problem}<p class="problem" role="alert">{problem.message}</p>{/if}
   </div>
 {/if}

@@ -8,6 +8,7 @@
   import WhenToSend from './WhenToSend.svelte';
   import { LaneStore } from './lanes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { lane, ready, onsetup }: { lane: Lane; ready: boolean; onsetup: () => void } = $props();
   const lanes = useStore(LaneStore);
@@ -41,17 +42,19 @@
 <WhenToSend {lane} {lanes} />
 
 {#if outlook && lane.due > 0}
-  <section aria-label="To be sent">
+  <section aria-label={texts.toBeSent}>
     <h3 class="small-head">
-      To be sent <span class="hint">{counted(outlook.handovers, 'handover')}; preview only.</span>
+      {texts.toBeSent}
+      <span class="hint">{texts.previewOnlyHandovers(counted(outlook.handovers, 'handover'))}</span>
     </h3>
     <p class="going">
       {#each outlook.going as one, i (one.ownCall)}
         {#if i > 0}<span class="muted"> · </span>{/if}
-        <span class="mono">{grouped(one.contacts)}</span> as <span class="mono">{one.ownCall}</span>,
+        <span class="mono">{grouped(one.contacts)}</span>
+        {texts.as} <span class="mono">{one.ownCall}</span>,
         {one.from.slice(0, 10)}{one.from.slice(0, 10) === one.until.slice(0, 10)
           ? ''
-          : ` to ${one.until.slice(0, 10)}`}
+          : texts.toWords(one.until.slice(0, 10))}
       {/each}
     </p>
     <div class="choose">
@@ -60,13 +63,12 @@
           kind="tertiary"
           size="small"
           disabled={!ready}
-          on:click={() =>
-            act(() => lanes.handOver(lane.id, { maxContacts: 1 }), 'One contact is on its way.')}
-          >Try with one contact</Button
+          on:click={() => act(() => lanes.handOver(lane.id, { maxContacts: 1 }), texts.oneContactIsOnIts)}
+          >{texts.tryWithOneContact}</Button
         >
       {/if}
-      <label>From <input placeholder="2026-05-01" bind:value={fromDay} /></label>
-      <label>until <input placeholder="2026-05-31" bind:value={untilDay} /></label>
+      <label>{texts.from} <input placeholder="2026-05-01" bind:value={fromDay} /></label>
+      <label>{texts.until} <input placeholder="2026-05-31" bind:value={untilDay} /></label>
       <Button
         kind="ghost"
         size="small"
@@ -78,8 +80,8 @@
                 fromDay: fromDay || undefined,
                 untilDay: untilDay || undefined,
               }),
-            'Those are on their way.',
-          )}>Hand over these days</Button
+            texts.thoseAreOnTheirWay,
+          )}>{texts.handOverTheseDays}</Button
       >
       <span role="status">{notice}</span>
     </div>
@@ -92,15 +94,15 @@
     <Button
       kind="ghost"
       size="small"
-      on:click={() => act(() => lanes.sendRefusedAgain(lane.id), 'They are due again.')}
-      >Send {counted(lane.counts['REFUSED'], 'refused contact')} again</Button
+      on:click={() => act(() => lanes.sendRefusedAgain(lane.id), texts.theyAreDueAgain)}
+      >{texts.sendAgainContacts(counted(lane.counts['REFUSED'], texts.refusedContact))}</Button
     >
-    <span class="hint">If the refusal was a mistake; one that still holds comes back.</span>
+    <span class="hint">{texts.ifTheRefusalWasA}</span>
   </p>
 {/if}
 <ProblemList
-  title="Refused"
-  hint="Correct the contact and it is sent again automatically."
+  title={texts.refused}
+  hint={texts.correctTheContactAndIt}
   lines={lanes.refused[lane.id] ?? []}
   total={lane.counts['REFUSED'] ?? 0}
   {lane}

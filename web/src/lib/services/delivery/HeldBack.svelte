@@ -6,6 +6,7 @@
   import { LaneStore } from './lanes.svelte';
   import { ChangeStore } from '../../log/change/changes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { lane, held, onsetup }: { lane: Lane; held: HeldReason[]; onsetup: () => void } = $props();
   const navigation = useStore(Navigation);
@@ -22,22 +23,22 @@
     lines.filter((line) => line.seals.some((seal) => seal.service === lane.id && seal.hold === key));
 
   function label(remedy: Remedy, one: HeldReason): string {
-    const these = form(one.contacts, { one: 'this one', other: `these ${grouped(one.contacts)}` });
+    const these = form(one.contacts, { one: 'this one', other: texts.theseContacts(grouped(one.contacts)) });
     switch (remedy) {
       case 'CLEAR_WAY':
-        return `They were direct: clear the propagation mode of ${these}`;
+        return texts.theyWereDirectClearThe(these);
       case 'ALLOW_RELAYED':
-        return `Let such contacts go to ${lane.name}`;
+        return texts.letSuchContactsGoTo(lane.name);
       case 'FILL_FIELD':
-        return `Set ${one.field} of ${these}`;
+        return texts.setOfField(one.field, these);
       case 'INSTALL_IDENTITY':
-        return 'Set up an identity';
+        return texts.setUpAnIdentity;
       case 'CHANGE_CHOICES':
-        return 'Change what is sent';
+        return texts.changeWhatIsSent;
       case 'LET_SOURCE_GO':
-        return 'Look at the sources';
+        return texts.lookAtTheSources;
       case 'LEAVE_OUT':
-        return `Leave ${these} out`;
+        return texts.leaveOutContacts(these);
     }
   }
 
@@ -59,10 +60,10 @@
   }
 </script>
 
-<section aria-label="Held back">
+<section aria-label={texts.heldBack}>
   <h3 class="small-head">
-    Held back <span class="mono">{grouped(total)}</span>
-    <span class="hint">A rule keeps these here. Change what the rule looks at, or leave them.</span>
+    {texts.heldBack} <span class="mono">{grouped(total)}</span>
+    <span class="hint">{texts.aRuleKeepsTheseHere}</span>
   </h3>
   {#each held as one (one.key)}
     <div class="reason">
@@ -70,14 +71,14 @@
         <span class="mono count">{grouped(one.contacts)}</span>
         {one.reason}
         <button class="more" onclick={() => (open = open === one.key ? '' : one.key)}
-          >{open === one.key ? 'Hide them' : 'Show them'}</button
+          >{open === one.key ? texts.hideThem : texts.showThem}</button
         >
       </p>
       <div class="remedies">
         {#each one.remedies as remedy (remedy)}
           {#if remedy === 'FILL_FIELD'}
             <input
-              aria-label={`${one.field} for all of them`}
+              aria-label={texts.forAllOfThem(one.field)}
               placeholder={one.field}
               bind:value={values[one.key]}
             />

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button, TextInput } from 'carbon-components-svelte';
   import type { IdentityForm } from './identity-form';
+  import { texts } from './texts';
 
   let { lane, lanes, run, problem }: IdentityForm = $props();
 
@@ -13,22 +14,22 @@
     event.preventDefault();
     void run(
       () => lanes.ask(lane.id, { call, fromDay, untilDay: untilDay || undefined, postalAddress }),
-      'Asked. A letter with a code is on its way.',
+      texts.askedALetterWithA,
     );
   }
 </script>
 
-<form class="column-form" onsubmit={ask} aria-label="Ask for an identity">
+<form class="column-form" onsubmit={ask} aria-label={texts.askForAnIdentity}>
   <TextInput
     size="sm"
-    labelText="Own call"
+    labelText={texts.ownCall}
     bind:value={call}
     invalid={problem?.fields.has('call')}
     invalidText={problem?.fields.get('call')}
   />
   <TextInput
     size="sm"
-    labelText="First day of contacts"
+    labelText={texts.firstDayOfContacts}
     placeholder="2015-01-01"
     bind:value={fromDay}
     invalid={problem?.fields.has('fromDay')}
@@ -36,7 +37,7 @@
   />
   <TextInput
     size="sm"
-    labelText="Last day (empty for no end)"
+    labelText={texts.lastDayEmptyForNo}
     placeholder="2026-06-07"
     bind:value={untilDay}
     invalid={problem?.fields.has('untilDay')}
@@ -44,10 +45,10 @@
   />
   <TextInput
     size="sm"
-    labelText="Postal address for the letter"
+    labelText={texts.postalAddressForTheLetter}
     bind:value={postalAddress}
     invalid={problem?.fields.has('postalAddress')}
     invalidText={problem?.fields.get('postalAddress')}
   />
-  <Button type="submit" size="small">Make and send the request</Button>
+  <Button type="submit" size="small">{texts.makeAndSendTheRequest}</Button>
 </form>

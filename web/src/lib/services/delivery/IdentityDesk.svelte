@@ -5,6 +5,7 @@
   import IdentityAsk from './IdentityAsk.svelte';
   import IdentityRequests from './IdentityRequests.svelte';
   import type { LaneStore } from './lanes.svelte';
+  import { texts } from './texts';
 
   let { lane, lanes, places }: { lane: Lane; lanes: LaneStore; places: readonly PlaceView[] } = $props();
 
@@ -34,21 +35,15 @@
     event.preventDefault();
     const file = files[0];
     if (!file) {
-      problem = new Problem('Choose the identity file first, usually named .p12 or .pfx.');
+      problem = new Problem(texts.chooseTheIdentityFileFirst);
       return;
     }
-    void run(
-      () => lanes.install(lane.id, file, passphrase),
-      'Installed. Contacts it covers are released now.',
-    );
+    void run(() => lanes.install(lane.id, file, passphrase), texts.installedContactsItCoversAre);
   }
 
   function keep(event: SubmitEvent, identity: LaneIdentity) {
     event.preventDefault();
-    void run(
-      () => lanes.exportIdentity(lane.id, identity, passphrase),
-      'Saved as a file. Keep it, and its passphrase, in two places.',
-    );
+    void run(() => lanes.exportIdentity(lane.id, identity, passphrase), texts.savedAsAFileKeep);
   }
 
   function setPlace(identity: LaneIdentity, placeId: number) {
@@ -56,8 +51,8 @@
     void run(
       () => lanes.setPlace(lane.id, identity.id, placeId),
       name
-        ? `Contacts made as ${identity.call} are sent as made from ${name} unless they say otherwise.`
-        : `Contacts made as ${identity.call} are sent with the place they say, or none.`,
+        ? texts.contactsMadeAsAreSent(identity.call, name)
+        : texts.contactsMadeAsAreSentWith(identity.call),
     );
   }
 
@@ -85,9 +80,10 @@
     <p>
       <span class="mono call">{identity.call}</span>
       <span class="muted"
-        >covers contacts from <span class="day">{utcDate(identity.validFrom)}</span> to
-        <span class="day">{utcDate(identity.validUntil)}</span>{#if identity.certificateEnds}; to be renewed
-          by
+        >{texts.coversContactsFrom} <span class="day">{utcDate(identity.validFrom)}</span>
+        {texts.to}
+        <span class="day">{utcDate(identity.validUntil)}</span
+        >{#if identity.certificateEnds}{texts.toBeRenewedBy}
           <span class="day">{utcDate(identity.certificateEnds)}</span>{/if}</span
       >
     </p>
@@ -95,11 +91,11 @@
     {#if places.length > 0}
       <Select
         size="sm"
-        labelText="Place of contacts that do not say theirs"
+        labelText={texts.placeOfContactsThatDo}
         selected={identity.placeId ?? 0}
         on:update={(event) => setPlace(identity, Number(event.detail))}
       >
-        <SelectItem value={0} text="none is sent" />
+        <SelectItem value={0} text={texts.noneIsSent} />
         {#each places as place (place.id)}
           <SelectItem
             value={place.id}
@@ -109,70 +105,79 @@
       </Select>
     {/if}
     <div class="keys">
-      <button onclick={() => tryIt(identity)}>Try</button>
+      <button onclick={() => tryIt(identity)}>{texts.try}</button>
       <button
         onclick={() =>
-          run(() => lanes.renew(lane.id, identity.id), `The certificate of ${identity.call} is renewed.`)}
-        >Renew</button
+          run(() => lanes.renew(lane.id, identity.id), texts.theCertificateOfIsRenewed(identity.call))}
+        >{texts.renew}</button
       >
-      <button aria-pressed={form === identity.id} onclick={() => toggle(identity.id)}>Keep as a file</button>
-      <button aria-pressed={leaving === identity.id} onclick={() => leave(identity.id)}>Take away</button>
+      <button aria-pressed={form === identity.id} onclick={() => toggle(identity.id)}
+        >{texts.keepAsAFile}</button
+      >
+      <button aria-pressed={leaving === identity.id} onclick={() => leave(identity.id)}
+        >{texts.takeAway}</button
+      >
     </div>
     {#if leaving === identity.id}
-      <div class="leaving" role="group" aria-label={`Take ${identity.call} away`}>
-        <p>Its key is removed with it. Without a copy as a file you need a new request and a new letter.</p>
+      <div class="leaving" role="group" aria-label={texts.takeAwayCall(identity.call)}>
+        <p>{texts.itsKeyIsRemovedWith}</p>
         <Button
           kind="danger-tertiary"
           size="small"
           on:click={() =>
             run(
               () => lanes.removeIdentity(lane.id, identity.id),
-              `Taken away. Contacts made as ${identity.call} are held.`,
-            )}>Take it away for good</Button
+              texts.takenAwayContactsMadeAs(identity.call),
+            )}>{texts.takeItAwayForGood}</Button
         >
       </div>
     {/if}
     {#if form === identity.id}
-      <form class="column-form" onsubmit={(event) => keep(event, identity)} aria-label="Identity as a file">
+      <form
+        class="column-form"
+        onsubmit={(event) => keep(event, identity)}
+        aria-label={texts.identityAsAFile}
+      >
         <PasswordInput
           size="sm"
-          labelText="Passphrase for the new file"
-          helperText="At least 8 characters. It protects this file only and is not stored."
+          labelText={texts.passphraseForTheNewFile}
+          helperText={texts.atLeast8CharactersIt}
           bind:value={passphrase}
         />
-        <Button type="submit" size="small">Save the file</Button>
+        <Button type="submit" size="small">{texts.saveTheFile}</Button>
       </form>
     {/if}
   </div>
 {:else}
-  <p class="muted">None installed. Without one, every contact is held back.</p>
+  <p class="muted">{texts.noneInstalledWithoutOneEvery}</p>
 {/each}
 
 <IdentityRequests {lane} {lanes} {run} {problem} />
 
 <div class="keys">
-  <button aria-pressed={form === 'ask'} onclick={() => toggle('ask')}>Ask for one</button>
-  <button aria-pressed={form === 'install'} onclick={() => toggle('install')}>Install from a file</button>
+  <button aria-pressed={form === 'ask'} onclick={() => toggle('ask')}>{texts.askForOne}</button>
+  <button aria-pressed={form === 'install'} onclick={() => toggle('install')}>{texts.installFromAFile}</button
+  >
 </div>
 
 {#if form === 'ask'}
   <IdentityAsk {lane} {lanes} {run} {problem} />
 {:else if form === 'install'}
-  <form class="column-form" onsubmit={install} aria-label="Install an identity">
+  <form class="column-form" onsubmit={install} aria-label={texts.installAnIdentity}>
     <FileUploaderButton
       kind="tertiary"
       size="small"
-      labelText="Choose identity file"
+      labelText={texts.chooseIdentityFile}
       accept={['.p12', '.pfx']}
       bind:files
     />
     <PasswordInput
       size="sm"
-      labelText="Passphrase of the file"
-      helperText="Given when the identity was exported. It is not the account's password."
+      labelText={texts.passphraseOfTheFile}
+      helperText={texts.givenWhenTheIdentityWas}
       bind:value={passphrase}
     />
-    <Button type="submit" size="small">Install identity</Button>
+    <Button type="submit" size="small">{texts.installIdentity}</Button>
   </form>
 {/if}
 {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}

@@ -4,6 +4,7 @@
   import { Problem, type Lane } from '../../platform/api/client';
   import { grouped } from '../../platform/shared/format';
   import type { LaneStore } from './lanes.svelte';
+  import { texts } from './texts';
 
   let { lane, lanes }: { lane: Lane; lanes: LaneStore } = $props();
 
@@ -20,7 +21,7 @@
     try {
       const minutes = Number(fetchMinutes);
       if (lane.confirms && !(Number.isInteger(minutes) && minutes > 0)) {
-        const sentence = `"${fetchMinutes}" is not a number of minutes; write it as 15.`;
+        const sentence = texts.isNotANumberOf(fetchMinutes);
         throw new Problem(sentence, new Map([['fetchEverySeconds', sentence]]));
       }
       const changed = Math.round(lane.fetchEverySeconds / 60) !== minutes;
@@ -29,7 +30,7 @@
         fromDay,
         fetchEverySeconds: lane.confirms && changed ? minutes * 60 : undefined,
       });
-      notice = 'Saved. The log is looked through again.';
+      notice = texts.savedTheLogIsLooked;
     } catch (e) {
       problem = e instanceof Problem ? e : new Problem(String(e));
     }
@@ -38,16 +39,16 @@
 
 {#if lane.filling !== undefined}
   <p role="status">
-    Looking through the log: contacts up to number {grouped(lane.filling)} have their state.
+    {texts.lookingThroughTheLogContacts(grouped(lane.filling))}
   </p>
 {/if}
-<form class="column-form" onsubmit={save} aria-label={`What goes to ${lane.name}`}>
+<form class="column-form" onsubmit={save} aria-label={texts.whatGoesTo(lane.name)}>
   {#if lane.relayedOnRequest}
     <Toggle
       size="sm"
-      labelText="Contacts over repeaters and internet links"
-      labelA="Stay here"
-      labelB="Go there, too"
+      labelText={texts.contactsOverRepeatersAndInternet}
+      labelA={texts.stayHere}
+      labelB={texts.goThereToo}
       toggled={lane.relayed}
       on:toggle={(event) => {
         if (event.detail.toggled !== lane.relayed)
@@ -55,20 +56,20 @@
       }}
     />
   {:else if lane.signed}
-    <p class="muted">Contacts over repeaters and internet links never go there.</p>
+    <p class="muted">{texts.contactsOverRepeatersAndInternetLinks}</p>
   {/if}
   <TextInput
     size="sm"
-    labelText="Only contacts made as"
-    placeholder="all own calls"
+    labelText={texts.onlyContactsMadeAs}
+    placeholder={texts.allOwnCalls}
     bind:value={ownCalls}
     invalid={problem?.fields.has('ownCalls')}
     invalidText={problem?.fields.get('ownCalls')}
   />
   <TextInput
     size="sm"
-    labelText="Only contacts from this day on"
-    placeholder="all days"
+    labelText={texts.onlyContactsFromThisDay}
+    placeholder={texts.allDays}
     bind:value={fromDay}
     invalid={problem?.fields.has('fromDay')}
     invalidText={problem?.fields.get('fromDay')}
@@ -76,13 +77,13 @@
   {#if lane.confirms}
     <TextInput
       size="sm"
-      labelText="Fetch every, minutes"
+      labelText={texts.fetchEveryMinutes}
       bind:value={fetchMinutes}
       invalid={problem?.fields.has('fetchEverySeconds')}
       invalidText={problem?.fields.get('fetchEverySeconds')}
     />
   {/if}
-  <Button type="submit" size="small" kind="tertiary">Save</Button>
+  <Button type="submit" size="small" kind="tertiary">{texts.save}</Button>
   {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
   {#if notice}<p role="status">{notice}</p>{/if}
 </form>

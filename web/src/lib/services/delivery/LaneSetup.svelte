@@ -5,6 +5,7 @@
   import IdentityDesk from './IdentityDesk.svelte';
   import LaneChoices from './LaneChoices.svelte';
   import type { LaneStore } from './lanes.svelte';
+  import { texts } from './texts';
 
   let { lane, lanes, places }: { lane: Lane; lanes: LaneStore; places: readonly PlaceView[] } = $props();
 
@@ -13,27 +14,28 @@
 </script>
 
 <div class="setup">
-  <section class:done={accountDone} aria-label="Account">
-    <h3 class="small-head"><span class="step">1</span> {lane.access.account ? 'Account' : 'Key'}</h3>
+  <section class:done={accountDone} aria-label={texts.account}>
+    <h3 class="small-head"><span class="step">1</span> {lane.access.account ? texts.account : texts.key}</h3>
     <AccountForm {lane} {lanes} />
   </section>
   {#if lane.signed}
-    <section class:done={identityDone} aria-label="Signing identity">
-      <h3 class="small-head"><span class="step">2</span> Signing identity</h3>
+    <section class:done={identityDone} aria-label={texts.signingIdentity}>
+      <h3 class="small-head"><span class="step">2</span> {texts.signingIdentity}</h3>
       <IdentityDesk {lane} {lanes} {places} />
     </section>
   {/if}
-  <section aria-label="What is sent">
-    <h3 class="small-head"><span class="step">{lane.signed ? 3 : 2}</span> What goes there</h3>
+  <section aria-label={texts.whatIsSent}>
+    <h3 class="small-head"><span class="step">{lane.signed ? 3 : 2}</span> {texts.whatGoesThere}</h3>
     <LaneChoices {lane} {lanes} />
     {#if accountDone && identityDone && !lane.proven}
       <p class="muted">
-        Then go to <em>Going out</em> and try with one contact. Once its report is back, choose
-        <em>Send automatically</em>.
+        {texts.thenGoTo} <em>{texts.goingOut}</em>
+        {texts.andTryWithOneContact}
+        <em>{texts.sendAutomatically}</em>.
       </p>
     {/if}
     <Button kind="ghost" size="small" on:click={() => lanes.change(lane.id, { inUse: false })}
-      >Take {lane.name} out of use</Button
+      >{texts.takeOutOfUse(lane.name)}</Button
     >
   </section>
 </div>

@@ -3,28 +3,29 @@
   import { STATE_WORDS } from '../../sources/hookup/hookups.svelte';
   import { counted, grouped } from '../../platform/shared/format';
   import Notch from '../../platform/shared/Notch.svelte';
+  import { texts } from './texts';
 
   let { lane, selected, onchoose }: { lane: Lane; selected: boolean; onchoose: () => void } = $props();
 
   const troubles = $derived(
     [
-      lane.counts['REFUSED'] ? `${grouped(lane.counts['REFUSED'])} refused` : '',
-      lane.unmatched ? `${grouped(lane.unmatched)} unmatched` : '',
-      lane.withdrawalTrouble ? 'a deletion failed' : '',
+      lane.counts['REFUSED'] ? texts.countRefused(grouped(lane.counts['REFUSED'])) : '',
+      lane.unmatched ? texts.unmatched(grouped(lane.unmatched)) : '',
+      lane.withdrawalTrouble ? texts.aDeletionFailed : '',
     ].filter(Boolean),
   );
   const says = $derived(
     lane.hookup?.state === 'TROUBLE'
-      ? (lane.hookup.brief ?? 'trouble')
+      ? (lane.hookup.brief ?? texts.trouble)
       : !lane.complete
-        ? 'not set up yet'
+        ? texts.notSetUpYet
         : lane.paused
-          ? 'paused'
+          ? texts.paused
           : lane.filling !== undefined
-            ? 'looking through the log'
+            ? texts.lookingThroughTheLog
             : lane.due > 0
-              ? `${counted(lane.due, 'contact')} due`
-              : 'nothing due',
+              ? texts.dueContacts(counted(lane.due, 'contact'))
+              : texts.nothingDue,
   );
 </script>
 
@@ -36,9 +37,10 @@
     {says}
   </span>
   <span class="counts mono">
-    {grouped((lane.counts['ACCEPTED'] ?? 0) + (lane.counts['CONFIRMED'] ?? 0))} accepted{lane.confirms
-      ? ` · ${grouped(lane.counts['CONFIRMED'] ?? 0)} confirmed`
-      : ''}
+    {texts.acceptedCounts(
+      grouped((lane.counts['ACCEPTED'] ?? 0) + (lane.counts['CONFIRMED'] ?? 0)),
+      lane.confirms ? texts.confirmedValue(grouped(lane.counts['CONFIRMED'] ?? 0)) : '',
+    )}
   </span>
   {#if troubles.length > 0}<span class="trouble">{troubles.join(' · ')}</span>{/if}
 </button>

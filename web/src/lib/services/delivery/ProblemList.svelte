@@ -5,6 +5,7 @@
   import { LaneStore } from './lanes.svelte';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let {
     title,
@@ -32,7 +33,11 @@
     </h3>
     <table>
       <thead class="visually-hidden">
-        <tr><th>When</th><th>Call</th><th>Band</th><th>Mode</th><th>Why</th><th>Actions</th></tr>
+        <tr
+          ><th>{texts.when}</th><th>{texts.call}</th><th>{texts.band}</th><th>{texts.mode}</th><th
+            >{texts.why}</th
+          ><th>{texts.actions}</th></tr
+        >
       </thead>
       <tbody>
         {#each shown as line (line.id)}
@@ -43,9 +48,11 @@
             <td>{line.mode}</td>
             <td class="why">{reason(line)}</td>
             <td class="act">
-              <Button kind="ghost" size="small" on:click={() => navigation.showContact(line.id)}>Open</Button>
+              <Button kind="ghost" size="small" on:click={() => navigation.showContact(line.id)}
+                >{texts.open}</Button
+              >
               <Button kind="ghost" size="small" on:click={() => lanes.setMeant(lane.id, line.id, false)}>
-                Leave out
+                {texts.leaveOut}
               </Button>
             </td>
           </tr>
@@ -54,7 +61,7 @@
     </table>
     {#if lines.length > SHOWN}
       <Button kind="ghost" size="small" on:click={() => (all = !all)}>
-        {all ? 'Show fewer' : `Show ${lines.length - SHOWN} more`}
+        {all ? texts.showFewer : texts.showMoreValue(lines.length - SHOWN)}
       </Button>
     {/if}
   </section>

@@ -4,6 +4,7 @@
   import { HeldRows } from '../../platform/shared/held-rows.svelte';
   import WaitingRows from '../../platform/shared/WaitingRows.svelte';
   import { counted, until, utcDate, utcSecond } from '../../platform/shared/format';
+  import { texts } from './texts';
 
   let { handovers }: { handovers: Handover[] } = $props();
 
@@ -12,32 +13,35 @@
   function outcome(h: Handover): string {
     if (h.state === 'REPORTED') {
       if (h.contacts === 1) {
-        return h.refused ? 'refused' : 'accepted';
+        return h.refused ? texts.isRefused : texts.accepted;
       }
-      return h.refused ? `${h.taken} accepted, ${h.refused} refused` : `all ${h.taken} accepted`;
+      return h.refused
+        ? texts.acceptedRefusedTaken(h.taken ?? 0, h.refused)
+        : texts.allAcceptedTaken(h.taken ?? 0);
     }
     if (h.state === 'GIVEN') {
-      return h.trouble ?? 'queued there; waiting for the report';
+      return h.trouble ?? texts.queuedThereWaitingForThe;
     }
     if (h.state === 'REFUSED') {
-      return h.trouble ?? 'refused';
+      return h.trouble ?? texts.isRefused;
     }
     return h.trouble
-      ? `${h.trouble} Next try ${h.nextTryAt ? until(h.nextTryAt, clock.now) : 'soon'}.`
-      : 'on its way';
+      ? texts.nextTryTrouble(h.trouble, h.nextTryAt ? until(h.nextTryAt, clock.now) : texts.soon)
+      : texts.onItsWay;
   }
 </script>
 
-<section aria-label="Handovers">
-  <h3 class="small-head">Handovers <WaitingRows {held} /></h3>
+<section aria-label={texts.handovers}>
+  <h3 class="small-head">{texts.handovers} <WaitingRows {held} /></h3>
   {#if handovers.length === 0}
-    <p class="muted">Nothing has been handed over yet.</p>
+    <p class="muted">{texts.nothingHasBeenHandedOver}</p>
   {:else}
     <table class="list" use:held.watch>
       <thead>
         <tr
-          ><th>Prepared, UTC</th><th class="number">Contacts</th><th class="words">Sent by</th><th>Receipt</th
-          ><th class="words">Service's words</th><th>Outcome</th></tr
+          ><th>{texts.preparedUtc}</th><th class="number">{texts.contacts}</th><th class="words"
+            >{texts.sentBy}</th
+          ><th>{texts.receipt}</th><th class="words">{texts.servicesWords}</th><th>{texts.outcome}</th></tr
         >
       </thead>
       <tbody>
@@ -45,7 +49,7 @@
           <tr>
             <td class="mono">{utcDate(h.preparedAt)} {utcSecond(h.preparedAt)}</td>
             <td class="mono number" title={counted(h.contacts, 'contact')}>{h.contacts}</td>
-            <td class="words" class:muted={!h.askedBy}>{h.askedBy ?? 'automatically'}</td>
+            <td class="words" class:muted={!h.askedBy}>{h.askedBy ?? texts.automatically}</td>
             <td class="mono">{h.receiptNumber ?? '—'}</td>
             <td class="words">{h.receiptWords ?? ''}</td>
             <td class:trouble={h.state === 'REFUSED' || (h.state === 'PREPARED' && h.trouble)}

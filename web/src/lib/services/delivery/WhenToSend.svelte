@@ -4,20 +4,21 @@
   import { clock } from '../../platform/shared/clock.svelte';
   import { ago } from '../../platform/shared/format';
   import type { LaneStore } from './lanes.svelte';
+  import { texts } from './texts';
 
   let { lane, lanes }: { lane: Lane; lanes: LaneStore } = $props();
 
   const WAYS = [
-    { when: 'BY_HAND', label: 'By hand: nothing is sent automatically' },
-    { when: 'AT_ONCE', label: 'Automatically, within seconds' },
-    { when: 'EVERY', label: 'Automatically, every so many minutes' },
-    { when: 'AT_EXIT', label: 'Automatically, when Yokebar ends' },
+    { when: 'BY_HAND', label: texts.byHandNothingIsSent },
+    { when: 'AT_ONCE', label: texts.automaticallyWithinSeconds },
+    { when: 'EVERY', label: texts.automaticallyEverySoManyMinutes },
+    { when: 'AT_EXIT', label: texts.automaticallyWhenYokebarEnds },
   ] as const;
 </script>
 
 <div class="when">
   <label>
-    <span class="visually-hidden">When it is handed over</span>
+    <span class="visually-hidden">{texts.whenItIsHandedOver}</span>
     <select
       value={lane.when}
       onchange={(event) =>
@@ -28,27 +29,30 @@
   </label>
   {#if lane.when === 'EVERY'}
     <label>
-      every
+      {texts.every}
       <input
         type="number"
         min="1"
         max="1440"
         value={lane.everyMinutes}
         onchange={(event) => lanes.change(lane.id, { everyMinutes: Number(event.currentTarget.value) })}
-      /> min
+      />
+      {texts.min}
     </label>
   {/if}
   {#if lane.when === 'BY_HAND' && lane.proven}
     <span class="offer">
-      The first report was received: it works.
+      {texts.theFirstReportWasReceived}
       <Button kind="ghost" size="small" on:click={() => lanes.change(lane.id, { when: 'AT_ONCE' })}
-        >Send automatically</Button
+        >{texts.sendAutomatically}</Button
       >
     </span>
   {/if}
   <span class="muted last" role="status">
     {lanes.fetched[lane.id] ?? ''}
-    {#if lane.confirmationsUntil}Confirmations fetched {ago(lane.confirmationsUntil, clock.now)}.{/if}
+    {#if lane.confirmationsUntil}{texts.confirmationsFetchedWhen(
+        ago(lane.confirmationsUntil, clock.now),
+      )}{/if}
   </span>
 </div>
 

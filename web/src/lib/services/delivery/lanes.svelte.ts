@@ -16,6 +16,7 @@ import {
 import type { ChangeStore } from '../../log/change/changes.svelte';
 import type { FirstsUpdate } from '../../platform/api/client';
 import { grouped } from '../../platform/shared/format';
+import { texts } from './texts';
 
 const WATCH_FETCH_MS = 500;
 const ANNOUNCED_FOR_MS = 30_000;
@@ -24,14 +25,14 @@ export type LaneState = keyof typeof STATE_NAMES;
 
 /** How the states of a contact at a service are called on screen. */
 export const STATE_NAMES = {
-  HELD: 'held',
-  DUE: 'due',
-  HANDED_OVER: 'handed over',
-  ACCEPTED: 'accepted',
-  CONFIRMED: 'confirmed',
-  REFUSED: 'refused',
-  CHANGED: 'changed',
-  NOT_MEANT: 'not meant',
+  HELD: texts.held,
+  DUE: texts.due,
+  HANDED_OVER: texts.handedOver,
+  ACCEPTED: texts.accepted,
+  CONFIRMED: texts.confirmed,
+  REFUSED: texts.isRefused,
+  CHANGED: texts.changed,
+  NOT_MEANT: texts.notMeant,
 } as const;
 
 /** The services with their counts, handovers and problems. */

@@ -7,6 +7,7 @@
   import { StationStore } from '../../station/profile/station.svelte';
   import { LaneStore } from '../delivery/lanes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const station = useStore(StationStore);
   const lanes = useStore(LaneStore);
@@ -50,97 +51,109 @@
 </script>
 
 <div class="mail">
-  <section aria-label="Gateway">
-    <h2>Gateway</h2>
+  <section aria-label={texts.gateway}>
+    <h2>{texts.gateway}</h2>
     {#if mail.view?.address && !editing}
       <p>
-        <span class="mono">{mail.view.address}</span> as <span class="mono">{mail.view.callSign}</span>
-        <button class="more" onclick={() => (editing = true)}>Change</button>
+        <span class="mono">{mail.view.address}</span>
+        {texts.as} <span class="mono">{mail.view.callSign}</span>
+        <button class="more" onclick={() => (editing = true)}>{texts.change}</button>
       </p>
     {:else}
-      <form class="column-form" onsubmit={save} aria-label="Radio mail gateway">
+      <form class="column-form" onsubmit={save} aria-label={texts.radioMailGateway}>
         <TextInput
           size="sm"
-          labelText="Gateway, host:port"
+          labelText={texts.gatewayHostPort}
           bind:value={address}
           invalid={problem?.fields.has('address')}
           invalidText={problem?.fields.get('address')}
         />
         <TextInput
           size="sm"
-          labelText="Called as"
+          labelText={texts.calledAs}
           bind:value={callSign}
           invalid={problem?.fields.has('callSign')}
           invalidText={problem?.fields.get('callSign')}
         />
-        <Button type="submit" size="small">Save</Button>
+        <Button type="submit" size="small">{texts.save}</Button>
       </form>
     {/if}
     <p class="muted">
-      A letter holds a signed batch, cut into parts of at most 120 kB. Its contacts are handed over once the
-      gateway has all of it, and accepted once Countersign says so: mail alone proves nothing.
+      {texts.aLetterHoldsASigned}
     </p>
   </section>
 
-  <section aria-label="Outbox">
-    <h2>Outbox</h2>
+  <section aria-label={texts.outbox}>
+    <h2>{texts.outbox}</h2>
     {#if problem}<p class="trouble" role="alert">{problem.message}</p>{/if}
     <div class="act">
       <Button kind="tertiary" size="small" disabled={!mail.view?.due} on:click={() => act(() => mail.pack())}
         >{mail.view?.due
-          ? `Pack ${counted(mail.view.due, 'due contact')}`
+          ? texts.packContacts(counted(mail.view.due, texts.dueContact))
           : mail.view?.letters.length
-            ? 'All that is due is packed'
-            : 'Nothing is due'}</Button
+            ? texts.allThatIsDueIs
+            : texts.nothingIsDue}</Button
       >
       {#if mail.view?.session.sending}
-        <Button kind="danger-tertiary" size="small" on:click={() => act(() => mail.end())}>Stop</Button>
+        <Button kind="danger-tertiary" size="small" on:click={() => act(() => mail.end())}
+          >{texts.stop}</Button
+        >
       {:else}
         <Button
           size="small"
           disabled={!mail.view?.address || mail.view.letters.length === 0}
-          on:click={() => act(() => mail.begin())}>Begin a session</Button
+          on:click={() => act(() => mail.begin())}>{texts.beginASession}</Button
         >
       {/if}
     </div>
     {#if mail.view?.session.sending}
       <ProgressBar
         size="sm"
-        labelText="Acknowledged by the gateway"
+        labelText={texts.acknowledgedByTheGateway}
         value={mail.view.session.bytes}
         max={Math.max(1, mail.view.session.total)}
-        helperText={`${kilobytes(mail.view.session.bytes)} of ${kilobytes(mail.view.session.total)} kB, ${grouped(mail.view.session.bytesPerSecond)} bytes a second${mail.view.session.bytesPerSecond > 0 ? `, ${grouped(Math.ceil(left / mail.view.session.bytesPerSecond))} s to go` : ''}`}
+        helperText={texts.ofKbBytesASecond(
+          kilobytes(mail.view.session.bytes),
+          kilobytes(mail.view.session.total),
+          grouped(mail.view.session.bytesPerSecond),
+          mail.view.session.bytesPerSecond > 0
+            ? `, ${grouped(Math.ceil(left / mail.view.session.bytesPerSecond))} s to go`
+            : '',
+        )}
       />
     {:else if mail.view?.session.sentence}
       <p role="status">{mail.view.session.sentence}</p>
     {/if}
     {#if mail.view && mail.view.letters.length === 0}
       <p class="muted">
-        The outbox is empty. While the network is away, pack what is due here and begin a session when the
-        radio has a link; an interrupted session goes on where it stopped.
+        {texts.theOutboxIsEmptyWhile}
       </p>
     {:else if mail.view}
       <table class="list">
         <thead>
           <tr
-            ><th>Letter</th><th class="number">Contacts</th><th class="number">Parts there</th><th
-              class="number">Acknowledged</th
-            ><th><span class="visually-hidden">Do</span></th></tr
+            ><th>{texts.letter}</th><th class="number">{texts.contacts}</th><th class="number"
+              >{texts.partsThere}</th
+            ><th class="number">{texts.acknowledged}</th><th
+              ><span class="visually-hidden">{texts.do}</span></th
+            ></tr
           >
         </thead>
         <tbody>
           {#each mail.view.letters as letter (letter.handoverId)}
             <tr>
-              <td>Handover <span class="mono">{letter.handoverId}</span></td>
+              <td>{texts.handover} <span class="mono">{letter.handoverId}</span></td>
               <td class="mono number">{grouped(letter.contacts)}</td>
-              <td class="mono number">{letter.partsTaken} of {letter.parts}</td>
-              <td class="mono number">{kilobytes(letter.sentBytes)} of {kilobytes(letter.bytes)} kB</td>
+              <td class="mono number">{texts.ofPartsTaken(letter.partsTaken, letter.parts)}</td>
+              <td class="mono number"
+                >{texts.ofKbSentBytes(kilobytes(letter.sentBytes), kilobytes(letter.bytes))}</td
+              >
               <td class="last">
                 <Button
                   kind="ghost"
                   size="small"
                   disabled={mail.view.session.sending}
-                  on:click={() => act(() => mail.takeBack(letter.handoverId))}>Take back</Button
+                  on:click={() => act(() => mail.takeBack(letter.handoverId))}>{texts.takeBack}</Button
                 >
               </td>
             </tr>

@@ -6,32 +6,33 @@
   import SavedMark from '../../platform/shared/SavedMark.svelte';
   import SavingInput from '../../platform/shared/SavingInput.svelte';
   import type { StationStore } from '../../station/profile/station.svelte';
+  import { texts } from './texts';
 
   let { station, view, clock }: { station: StationStore; view: StationView; clock?: ClockView } = $props();
 
   const FORMS = [
     { id: 'YEAR_FIRST', words: '2026-05-01' },
     { id: 'DAY_FIRST', words: '01.05.2026' },
-    { id: 'MONTH_NAMED', words: '01 May 2026' },
+    { id: 'MONTH_NAMED', words: texts.exampleDate },
   ] as const;
   const zones = Intl.supportedValuesOf('timeZone');
   const preferences = $derived(view.preferences);
 </script>
 
 <div class="columns">
-  <h2>How things are written</h2>
+  <h2>{texts.howThingsAreWritten}</h2>
   <Select
     size="sm"
-    labelText="Distances"
+    labelText={texts.distances}
     selected={preferences.miles ? 'mi' : 'km'}
     on:update={(event) => station.prefer({ miles: event.detail === 'mi' })}
   >
-    <SelectItem value="km" text="kilometres" />
-    <SelectItem value="mi" text="miles" />
+    <SelectItem value="km" text={texts.kilometres} />
+    <SelectItem value="mi" text={texts.miles} />
   </Select>
   <Select
     size="sm"
-    labelText="Dates"
+    labelText={texts.dates}
     selected={preferences.dateForm}
     on:update={(event) =>
       station.prefer({ dateForm: FORMS.find((f) => f.id === event.detail)?.id ?? 'YEAR_FIRST' })}
@@ -41,27 +42,28 @@
 
   <SavedMark saved={station.saving.savedAny('preference-')} />
 
-  <h2>Clocks</h2>
+  <h2>{texts.clocks}</h2>
   <div>
     <Select
       size="sm"
-      labelText="Second clock, beside UTC"
+      labelText={texts.secondClockBesideUtc}
       selected={preferences.secondClock ?? ''}
       on:update={(event) => station.prefer({ secondClock: String(event.detail) })}
     >
-      <SelectItem value="" text="this browser's own time zone" />
+      <SelectItem value="" text={texts.thisBrowsersOwnTimeZone} />
       {#each zones as zone (zone)}<SelectItem value={zone} text={zone} />{/each}
     </Select>
     <p class="muted">
-      <span class="mono">{seconds.utc}</span> UTC is
+      <span class="mono">{seconds.utc}</span>
+      {texts.utcIs}
       <span class="mono">{secondTime(seconds.now)}</span>
       {secondName()}.
     </p>
   </div>
   <div>
     <SavingInput
-      label="Time server the computer's clock is checked against"
-      placeholder="none"
+      label={texts.timeServerTheComputersClock}
+      placeholder={texts.none}
       value={preferences.timeServer ?? ''}
       saved={station.saving.saved('preference-timeServer')}
       fault={station.saving.fault('preference-timeServer', 'timeServer')}
@@ -70,9 +72,9 @@
     <p class="muted">
       {#if clock?.sentence}{clock.sentence}
       {:else if clock?.checkedAt && clock.behindMs !== undefined}
-        Checked {ago(clock.checkedAt, seconds.now)}: off by {Math.abs(clock.behindMs)} ms, which hurts nothing.
-      {:else if clock?.server}{clock.server} has not answered yet.
-      {:else}Digital programs need a clock that is right to a second. Empty means it is not checked.{/if}
+        {texts.checkedOffByMsWhich(ago(clock.checkedAt, seconds.now), Math.abs(clock.behindMs))}
+      {:else if clock?.server}{texts.hasNotAnsweredYet(clock.server)}
+      {:else}{texts.digitalProgramsNeedAClock}{/if}
     </p>
   </div>
 </div>

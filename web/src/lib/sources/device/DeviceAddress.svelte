@@ -4,6 +4,7 @@
   import type { SearchStore } from '../search/search.svelte';
   import Finder from '../search/Finder.svelte';
   import { isSerial } from './address';
+  import { texts } from './texts';
 
   /** Where a device is: typed, chosen from the ports that are there, or found by trying. */
   let {
@@ -55,19 +56,19 @@
   <div class="line">
     <TextInput
       size="sm"
-      labelText="Serial port, or host and port"
+      labelText={texts.serialPortOrHostAnd}
       {placeholder}
       bind:value={address}
       invalid={!!fault}
       invalidText={fault}
     />
     <Button size="small" kind="tertiary" on:click={find}>
-      {address.trim() ? 'Find out what is there' : 'Search all ports'}
+      {address.trim() ? texts.findOutWhatIsThere : texts.searchAllPorts}
     </Button>
   </div>
   {#if ports.length > 0}
     <p class="ports">
-      <span class="muted">Serial ports here:</span>
+      <span class="muted">{texts.serialPortsHere}</span>
       {#each ports as port (port.path)}
         <button type="button" class="mono" title={port.description} onclick={() => (address = port.path)}
           >{port.path}</button
@@ -78,7 +79,7 @@
   {#if finding}<Finder {search} {want} onuse={use} />{/if}
 </div>
 {#if serial}
-  <Select size="sm" labelText="Speed, baud" bind:selected={baud}>
+  <Select size="sm" labelText={texts.speedBaud} bind:selected={baud}>
     {#each speeds as speed (speed)}
       <SelectItem value={String(speed)} text={String(speed)} />
     {/each}

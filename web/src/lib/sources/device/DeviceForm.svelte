@@ -2,6 +2,7 @@
   import type { Snippet } from 'svelte';
   import { Button, InlineLoading } from 'carbon-components-svelte';
   import { Problem } from '../../platform/api/client';
+  import { texts } from './texts';
 
   /** The frame every device's form has: its title, what was wrong, and its buttons. */
   let {
@@ -53,12 +54,12 @@
   <h3>{title}</h3>
   {@render children(fault)}
   <div class="card-act">
-    <Button size="small" type="submit" disabled={saving}>{fresh ? 'Add and connect' : 'Save'}</Button>
-    <Button size="small" kind="ghost" on:click={onclose}>Cancel</Button>
+    <Button size="small" type="submit" disabled={saving}>{fresh ? texts.addAndConnect : texts.save}</Button>
+    <Button size="small" kind="ghost" on:click={onclose}>{texts.cancel}</Button>
     {#if !fresh && kind}
-      <Button size="small" kind="danger-ghost" on:click={remove}>Remove this {kind}</Button>
+      <Button size="small" kind="danger-ghost" on:click={remove}>{texts.removeThisKind(kind)}</Button>
     {/if}
-    {#if saving}<InlineLoading description="Saving…" />{/if}
+    {#if saving}<InlineLoading description={texts.saving} />{/if}
   </div>
   {#if problem && problem.fields.size === 0}<p class="trouble across" role="alert">{problem.message}</p>{/if}
 </form>

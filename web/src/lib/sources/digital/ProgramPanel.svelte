@@ -3,6 +3,7 @@
   import type { DigitalProgram } from '../../platform/api/client';
   import { megaHertz, utcSecond } from '../../platform/shared/format';
   import { DecodesStore } from './digital.svelte';
+  import { texts } from './texts';
 
   /** What a digital-mode program does and reads; it is told to answer or to stop. */
   let { program }: { program: DigitalProgram } = $props();
@@ -13,31 +14,34 @@
   $effect(() => store.watch());
 </script>
 
-<section aria-label="Digital program">
+<section aria-label={texts.digitalProgram}>
   <dl>
-    <dt>Its radio</dt>
+    <dt>{texts.itsRadio}</dt>
     <dd class="mono">
-      {program.dialHz === undefined ? 'not reported' : megaHertz(program.dialHz)}
+      {program.dialHz === undefined ? texts.notReported : megaHertz(program.dialHz)}
       {program.mode ?? ''}
     </dd>
-    <dt>Working</dt>
+    <dt>{texts.working}</dt>
     <dd>
       {#if program.partner}
         <strong class="mono">{program.partner}</strong>
-        {program.transmitting ? 'transmitting' : 'listening'}
-      {:else}nobody{/if}
+        {program.transmitting ? texts.transmitting : texts.listening}
+      {:else}{texts.nobody}{/if}
     </dd>
   </dl>
   <Button size="small" kind="danger-tertiary" disabled={!program.partner} on:click={() => void store.stop()}>
-    Stop transmitting
+    {texts.stopTransmitting}
   </Button>
   {#if store.problem}<p class="trouble" role="alert">{store.problem}</p>{/if}
-  <h3>Read lately</h3>
+  <h3>{texts.readLately}</h3>
   {#if store.decodes.length === 0}
-    <p class="muted">Nothing yet.</p>
+    <p class="muted">{texts.nothingYet}</p>
   {:else}
-    <table class="list" aria-label="Read lately">
-      <thead><tr><th>UTC</th><th class="num">dB</th><th class="num">Hz</th><th>Text</th><th></th></tr></thead>
+    <table class="list" aria-label={texts.readLately}>
+      <thead
+        ><tr><th>UTC</th><th class="num">dB</th><th class="num">Hz</th><th>{texts.text}</th><th></th></tr
+        ></thead
+      >
       <tbody>
         {#each store.decodes as decode (decode.id)}
           <tr>
@@ -48,7 +52,7 @@
             <td class="act">
               {#if decode.calling}
                 <button class="more" disabled={!program.live} onclick={() => void store.answer(decode.id)}
-                  >Answer</button
+                  >{texts.answer}</button
                 >
               {/if}
             </td>

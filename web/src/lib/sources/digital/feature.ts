@@ -1,6 +1,7 @@
 import type { FeatureFactory } from '../../platform/page/feature';
 import { Navigation } from '../../platform/page/navigation.svelte';
 import { DigitalStore } from './digital.svelte';
+import { texts } from './texts';
 
 export const digital: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -12,8 +13,8 @@ export const digital: FeatureFactory = (stores) => {
     },
     actions: [
       {
-        label: 'Connect a digital program',
-        words: 'ft8 decode link udp datagram set up add',
+        label: texts.connectADigitalProgram,
+        words: texts.ft8DecodeLinkUdpDatagram,
         run: () => navigation.go('intake', 'sources'),
       },
     ],

@@ -4,6 +4,7 @@
   import DeviceForm from '../device/DeviceForm.svelte';
   import Field from '../device/Field.svelte';
   import type { FeedStore } from './feeds.svelte';
+  import { texts } from './texts';
 
   let {
     feeds,
@@ -38,7 +39,7 @@
 </script>
 
 <DeviceForm
-  title={feed ? `Set up ${feed.name}` : 'Add a feed'}
+  title={feed ? texts.setUpName(feed.name) : texts.addAFeed}
   fresh={!feed}
   kind="feed"
   onsave={save}
@@ -46,40 +47,40 @@
   {onclose}
 >
   {#snippet children(fault)}
-    <Field label="Name" bind:value={name} fault={fault('name')} />
-    <Checkbox labelText="Receivers on their own speak there (a skimmer feed)" bind:checked={skimmer} />
-    <Field label="Address" bind:value={host} fault={fault('host')} placeholder="127.0.0.1" />
-    <Field label="Port" bind:value={port} fault={fault('port')} placeholder="7412" />
+    <Field label={texts.name} bind:value={name} fault={fault('name')} />
+    <Checkbox labelText={texts.receiversOnTheirOwnSpeak} bind:checked={skimmer} />
+    <Field label={texts.address} bind:value={host} fault={fault('host')} placeholder="127.0.0.1" />
+    <Field label={texts.port} bind:value={port} fault={fault('port')} placeholder="7412" />
     <Field
-      label="Log in as"
+      label={texts.logInAs}
       bind:value={login}
       fault={fault('login')}
-      helper="Your call; most ask for nothing else"
+      helper={texts.yourCallMostAskFor}
     />
     <PasswordInput
       size="sm"
-      labelText="Password, if it asks for one"
+      labelText={texts.passwordIfItAsksFor}
       autocomplete="off"
-      placeholder={clear ? 'cleared when saved' : feed?.hasPassword ? 'kept; type to change it' : 'none'}
+      placeholder={clear ? texts.clearedWhenSaved : feed?.hasPassword ? texts.keptTypeToChangeIt : 'none'}
       disabled={clear}
       bind:value={password}
       invalid={!!fault('password')}
       invalidText={fault('password')}
     />
     {#if feed?.hasPassword}
-      <Checkbox labelText="Clear the stored password" bind:checked={clear} />
+      <Checkbox labelText={texts.clearTheStoredPassword} bind:checked={clear} />
     {/if}
     {#if feed?.secretNotice}<p class="trouble across" role="alert">{feed.secretNotice}</p>{/if}
     <label class="across">
-      <span class="bx--label">Said after each login, a line each</span>
+      <span class="bx--label">{texts.saidAfterEachLoginA}</span>
       <textarea rows="2" bind:value={commands}></textarea>
       {#if fault('commands')}<span class="trouble">{fault('commands')}</span>{/if}
     </label>
     <Field
-      label="Empty line when silent for, s"
+      label={texts.emptyLineWhenSilentFor}
       bind:value={keepAlive}
       fault={fault('keepAliveSeconds')}
-      helper="0 for never"
+      helper={texts.zeroForNever}
     />
   {/snippet}
 </DeviceForm>

@@ -5,6 +5,7 @@
   import { ConsoleStore } from './feeds.svelte';
   import { FeedStore } from './feeds.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   /** In the drawer of a feed: what its lines became, and the lines themselves. */
   let { feed }: { feed: Feed } = $props();
@@ -43,22 +44,22 @@
   }
 </script>
 
-<section aria-label="What the lines became">
-  <h2>What the lines became</h2>
+<section aria-label={texts.whatTheLinesBecame}>
+  <h2>{texts.whatTheLinesBecame}</h2>
   <dl>
     {#each Object.entries(feed.counts) as [what, count] (what)}
       <dt>{what}</dt>
       <dd class="mono">{grouped(count)}</dd>
       {#if feed.examples[what]}<dd class="mono muted example">{feed.examples[what]}</dd>{/if}
     {:else}
-      <p class="muted">No line that says something has come yet.</p>
+      <p class="muted">{texts.noLineThatSaysSomething}</p>
     {/each}
   </dl>
 </section>
-<section aria-label="Console">
-  <h2>Console</h2>
+<section aria-label={texts.console}>
+  <h2>{texts.console}</h2>
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  <div class="console mono" bind:this={box} tabindex="0" role="log" aria-label="Lines" aria-live="off">
+  <div class="console mono" bind:this={box} tabindex="0" role="log" aria-label={texts.lines} aria-live="off">
     {#each lines.lines as line (line.number)}
       <div class:sent={line.sent}>
         <span class="muted">{utcSecond(line.at)}</span>
@@ -67,8 +68,8 @@
     {/each}
   </div>
   <form onsubmit={say}>
-    <input class="mono" bind:value={typed} placeholder="A command, such as sh/dx" aria-label="Command" />
-    <button class="more" disabled={typed.trim() === ''}>Say</button>
+    <input class="mono" bind:value={typed} placeholder={texts.aCommandSuchAsSh} aria-label={texts.command} />
+    <button class="more" disabled={typed.trim() === ''}>{texts.say}</button>
   </form>
   {#if lines.problem}<p class="trouble" role="alert">{lines.problem}</p>{/if}
 </section>

@@ -1,6 +1,7 @@
 import type { FeatureFactory } from '../../platform/page/feature';
 import { Navigation } from '../../platform/page/navigation.svelte';
 import { FeedStore } from './feeds.svelte';
+import { texts } from './texts';
 
 export const feed: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -16,8 +17,8 @@ export const feed: FeatureFactory = (stores) => {
     },
     actions: [
       {
-        label: 'Connect a cluster node or skimmer feed',
-        words: 'spots telnet feed set up add',
+        label: texts.connectAClusterNodeOr,
+        words: texts.spotsTelnetFeedSetUp,
         run: () => navigation.go('hookups'),
       },
     ],

@@ -1,4 +1,5 @@
 import { api, got, Problem, type ConsoleLine, type Feed, type FeedDraft } from '../../platform/api/client';
+import { texts } from './texts';
 
 const MAX_LINES = 400;
 
@@ -12,7 +13,7 @@ export class FeedStore {
       this.all = await got(api.GET('/api/feeds'));
       this.problem = '';
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+      this.problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
     }
   }
 
@@ -44,7 +45,7 @@ export class ConsoleStore {
       this.#add(lines);
       this.problem = '';
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : 'Yokebar does not answer.';
+      this.problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
     }
   }
 
@@ -55,7 +56,7 @@ export class ConsoleStore {
       return true;
     } catch (e) {
       this.problem =
-        e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : 'Yokebar does not answer.';
+        e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : texts.yokebarDoesNotAnswer;
       return false;
     }
   }

@@ -7,6 +7,7 @@
   import { ago, grouped, localTime, until, utcSecond } from '../../platform/shared/format';
   import Notch from '../../platform/shared/Notch.svelte';
   import { STATE_WORDS, type HookupStore } from './hookups.svelte';
+  import { texts } from './texts';
 
   let {
     hookup,
@@ -26,11 +27,11 @@
   const proof = $derived(store.proofs[hookup.id]);
   const busy = $derived(store.busy[hookup.id] ?? false);
   const UNITS: Partial<Record<Hookup['kind'], string>> = {
-    SERVICE: 'contacts',
-    CALLBOOK: 'answers',
-    FEED: 'lines',
+    SERVICE: texts.contacts,
+    CALLBOOK: texts.answers,
+    FEED: texts.lines,
   };
-  const unit = $derived(UNITS[hookup.kind] ?? 'records');
+  const unit = $derived(UNITS[hookup.kind] ?? texts.records);
 </script>
 
 <article class="card" class:plain class:in-trouble={hookup.state === 'TROUBLE'} aria-label={hookup.name}>
@@ -41,7 +42,7 @@
     </div>
     <div class="state">
       <Notch state={hookup.state} />
-      <span>{hookup.complete ? STATE_WORDS[hookup.state] : 'not set up'}</span>
+      <span>{hookup.complete ? STATE_WORDS[hookup.state] : texts.notSetUp}</span>
     </div>
   </header>
   {#if hookup.state === 'TROUBLE' || hookup.reason}
@@ -49,19 +50,19 @@
       <p><strong>{hookup.reason}</strong></p>
       {#if hookup.fix}<p>{hookup.fix}</p>{/if}
       {#if hookup.nextAttempt}
-        <p class="muted">Try {hookup.attempt} failed; the next is {until(hookup.nextAttempt, clock.now)}.</p>
+        <p class="muted">{texts.tryFailedTheNextIs(hookup.attempt, until(hookup.nextAttempt, clock.now))}</p>
       {/if}
     </div>
   {/if}
   <dl>
     {#if hookup.kind !== 'DEVICE' && hookup.kind !== 'CLOCK' && hookup.kind !== 'COPY'}
       <div class="fact">
-        <dt>Last minute</dt>
+        <dt>{texts.lastMinute}</dt>
         <dd>{grouped(hookup.lastMinute)} {unit}</dd>
       </div>
     {/if}
     <div class="fact">
-      <dt>Last data</dt>
+      <dt>{texts.lastData}</dt>
       <dd>
         {#if hookup.lastData}
           <span title={localTime(hookup.lastData)}
@@ -71,34 +72,36 @@
             )}</span
           >
         {:else}
-          none since the start
+          {texts.noneSinceTheStart}
         {/if}
       </dd>
     </div>
     {#if details}<div class="details">{@render details()}</div>{/if}
     {#if hookup.lastEvent}
       <div class="fact event">
-        <dt>Last event</dt>
+        <dt>{texts.lastEvent}</dt>
         <dd title={hookup.lastEvent}>{hookup.lastEvent}</dd>
       </div>
     {/if}
   </dl>
   <footer>
     {#if hookup.complete}
-      <Button kind="ghost" size="small" disabled={busy} on:click={() => store.test(hookup.id)}>Test</Button>
+      <Button kind="ghost" size="small" disabled={busy} on:click={() => store.test(hookup.id)}
+        >{texts.test}</Button
+      >
       <Button
         kind="ghost"
         size="small"
         disabled={busy}
         on:click={() => store.setConnected(hookup.id, hookup.state === 'OFF')}
       >
-        {hookup.state === 'OFF' ? 'Connect' : 'Disconnect'}
+        {hookup.state === 'OFF' ? texts.connect : texts.disconnect}
       </Button>
     {/if}
     {#if onsetup}<Button kind={hookup.complete ? 'ghost' : 'tertiary'} size="small" on:click={onsetup}
-        >Set up</Button
+        >{texts.setUp}</Button
       >{/if}
-    {#if busy}<InlineLoading description="One moment…" />{/if}
+    {#if busy}<InlineLoading description={texts.oneMoment} />{/if}
   </footer>
   {#if proof}
     <p class="proof" class:trouble={!proof.works} role="status">

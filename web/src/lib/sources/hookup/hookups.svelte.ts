@@ -1,4 +1,5 @@
 import { api, got, Problem, type Hookup } from '../../platform/api/client';
+import { texts } from './texts';
 
 /** More would leave no room for the radios' names; every path is listed under Intake. */
 const MAX_PROGRAM_PLATES = 1;
@@ -114,10 +115,10 @@ export class HookupStore {
 
 /** How a state is called on screen. */
 export const STATE_WORDS: Record<Hookup['state'], string> = {
-  OFF: 'off',
-  STARTING: 'starting',
-  LIVE: 'live',
-  SLOW: 'slow',
-  QUIET: 'quiet',
-  TROUBLE: 'trouble',
+  OFF: texts.off,
+  STARTING: texts.starting,
+  LIVE: texts.live,
+  SLOW: texts.slow,
+  QUIET: texts.quiet,
+  TROUBLE: texts.trouble,
 };

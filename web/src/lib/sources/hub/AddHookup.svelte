@@ -11,6 +11,7 @@
   import { StationStore } from '../../station/profile/station.svelte';
   import { RadioStore } from '../radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   /** Anything that feeds the log or takes from it begins here. */
   const feeds = useStore(FeedStore);
@@ -24,8 +25,8 @@
   const FORMS = [
     ['radio', 'Radio'],
     ['rotator', 'Rotator'],
-    ['feed', 'Cluster or skimmer'],
-    ['program', 'Digital program'],
+    ['feed', texts.clusterOrSkimmer],
+    ['program', texts.digitalProgram],
     ['file', 'File'],
     ['port', 'Port'],
   ] as const;
@@ -33,7 +34,7 @@
   const close = () => (adding = undefined);
 </script>
 
-<div class="add" role="group" aria-label="Add">
+<div class="add" role="group" aria-label={texts.add}>
   {#each FORMS as [what, label] (what)}
     <Button
       kind={adding === what ? 'primary' : 'tertiary'}
@@ -44,10 +45,10 @@
     >
   {/each}
   <Button kind="tertiary" size="small" href="#/services"
-    ><span aria-hidden="true">+&nbsp;</span>Service</Button
+    ><span aria-hidden="true">+&nbsp;</span>{texts.service}</Button
   >
   <Button kind="tertiary" size="small" href="#/station/callbook"
-    ><span aria-hidden="true">+&nbsp;</span>Callbook</Button
+    ><span aria-hidden="true">+&nbsp;</span>{texts.callbook}</Button
   >
 </div>
 
@@ -65,9 +66,8 @@
       <PortForm onclose={close} />
     {:else}
       <p>
-        Programs connect by themselves: set them to send to this computer, UDP port 7373 for the digital link
-        or 7371 for ADIF. They appear below as soon as they send something; what each port takes is under
-        <a href="#/intake/sources">Intake, Sources</a>.
+        {texts.programsConnectByThemselvesSet}
+        <a href="#/intake/sources">{texts.intakeSources}</a>.
       </p>
     {/if}
   </div>

@@ -18,6 +18,7 @@
   import { RotorStore } from '../rotor/rotors.svelte';
   import { RadioStore } from '../radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { id }: { id: string } = $props();
   const feeds = useStore(FeedStore);
@@ -86,9 +87,9 @@
   }
 </script>
 
-<Drawer label="Hookup" title={hookup?.name ?? ''} subtitle="" onclose={() => navigation.close()}>
+<Drawer label={texts.hookup} title={hookup?.name ?? ''} subtitle="" onclose={() => navigation.close()}>
   {#if !hookup}
-    <p class="muted">It was taken down.</p>
+    <p class="muted">{texts.itWasTakenDown}</p>
   {:else if settingUp}
     <div oninput={() => (typed = true)}>
       {#if radio}
@@ -110,24 +111,24 @@
     </HookupCard>
     {#if address && (finding || hookup.state !== 'LIVE')}
       <p class="find">
-        <Button size="small" kind="tertiary" on:click={find}>Find out what answers there</Button>
+        <Button size="small" kind="tertiary" on:click={find}>{texts.findOutWhatAnswersThere}</Button>
       </p>
       {#if finding}
         <Finder
           {search}
           want={radio ? 'RADIO' : 'ROTATOR'}
-          useWords="Set it up so"
+          useWords={texts.setItUpSo}
           onuse={(f) => void use(f)}
         />
       {/if}
     {/if}
-    {#if lane}<p><a href={`#/services?lane=${lane.id}`}>See its lane</a></p>{/if}
-    {#if hookup.kind === 'COPY'}<p><a href="#/station/safety">Choose the folder</a></p>{/if}
-    {#if hookup.kind === 'CALLBOOK'}<p><a href="#/station/callbook">Set the callbook up</a></p>{/if}
-    {#if hookup.kind === 'CLOCK'}<p><a href="#/station/clocks">Choose the time server</a></p>{/if}
+    {#if lane}<p><a href={`#/services?lane=${lane.id}`}>{texts.seeItsLane}</a></p>{/if}
+    {#if hookup.kind === 'COPY'}<p><a href="#/station/safety">{texts.chooseTheFolder}</a></p>{/if}
+    {#if hookup.kind === 'CALLBOOK'}<p><a href="#/station/callbook">{texts.setTheCallbookUp}</a></p>{/if}
+    {#if hookup.kind === 'CLOCK'}<p><a href="#/station/clocks">{texts.chooseTheTimeServer}</a></p>{/if}
     {#if feed}<FeedPanel {feed} />{/if}
     {#if program}<ProgramPanel {program} />{/if}
-    {#if hookup.kind === 'PROGRAM'}<p><a href="#/intake">See what arrived lately</a></p>{/if}
+    {#if hookup.kind === 'PROGRAM'}<p><a href="#/intake">{texts.seeWhatArrivedLately}</a></p>{/if}
   {/if}
 </Drawer>
 

@@ -15,6 +15,7 @@
   import { RotorStore } from '../rotor/rotors.svelte';
   import { RadioStore } from '../radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const feeds = useStore(FeedStore);
   const search = useStore(SearchStore);
@@ -57,12 +58,10 @@
   }
 </script>
 
-<section class="view" aria-label="Hookups">
+<section class="view" aria-label={texts.hookups}>
   <div class="view-head">
-    <h1>Hookups</h1>
-    <span class="muted"
-      >Everything that feeds the log is on the left; what takes from it is on the right.</span
-    >
+    <h1>{texts.hookups}</h1>
+    <span class="muted">{texts.everythingThatFeedsTheLog}</span>
   </div>
   {#if hookupStore.problem}
     <p class="trouble" role="alert">{hookupStore.problem}</p>
@@ -71,7 +70,7 @@
   <div class="room">
     <div class="sheet">
       <div class="side">
-        <h2>Sources</h2>
+        <h2>{texts.sources}</h2>
         <div class="cards">
           {#each sorted(hookupStore.sources) as hookup (hookup.id)}
             {@const radio = radios.all.find((r) => r.hookup === hookup.id)}
@@ -98,14 +97,14 @@
         </div>
       </div>
       <a class="log" href="#/log">
-        <span class="muted">Log</span>
+        <span class="muted">{texts.log}</span>
         <span class="mono total">{grouped(latest.total)}</span>
-        <span class="muted">{counted(arriving, 'record')} in</span>
-        <span class="muted">{counted(leaving, 'contact')} out</span>
-        <span class="muted">in the last minute</span>
+        <span class="muted">{texts.inRecords(counted(arriving, 'record'))}</span>
+        <span class="muted">{texts.outContacts(counted(leaving, 'contact'))}</span>
+        <span class="muted">{texts.inTheLastMinute}</span>
       </a>
       <div class="side">
-        <h2>Services</h2>
+        <h2>{texts.services}</h2>
         <div class="cards">
           {#each sorted(hookupStore.services) as hookup (hookup.id)}
             <div class="wired left">
@@ -114,7 +113,7 @@
           {/each}
         </div>
         {#if beside.length > 0}
-          <h2>Other</h2>
+          <h2>{texts.other}</h2>
           <div class="cards">
             {#each beside as hookup (hookup.id)}
               <HookupCard {hookup} store={hookupStore} onsetup={setUpOf(hookup, false)} />

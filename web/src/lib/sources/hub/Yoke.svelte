@@ -6,6 +6,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { HookupStore } from '../hookup/hookups.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const beads = useStore(BeadStore);
   const navigation = useStore(Navigation);
@@ -24,15 +25,18 @@
       class="others plate-box"
       class:bad={side.moreTroubled > 0}
       href={navigation.address('hookups')}
-      aria-label={`${side.more} more${side.moreTroubled > 0 ? `, ${side.moreTroubled} in trouble` : ''}: all hookups`}
+      aria-label={texts.moreAllHookups(
+        side.more,
+        side.moreTroubled > 0 ? `, ${side.moreTroubled} in trouble` : '',
+      )}
     >
       <span class="mono">+{side.more}</span>
-      {#if side.moreTroubled > 0}<span>{side.moreTroubled} in trouble</span>{/if}
+      {#if side.moreTroubled > 0}<span>{texts.inTroubleMoreTroubled(side.moreTroubled)}</span>{/if}
     </a>
   {/if}
 {/snippet}
 
-<header class="yoke" aria-label="Yoke" bind:clientWidth={width}>
+<header class="yoke" aria-label={texts.yoke} bind:clientWidth={width}>
   <div class="beam" aria-hidden="true"></div>
   <div class="side left">
     {@render others(fit.left)}

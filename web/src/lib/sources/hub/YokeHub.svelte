@@ -8,6 +8,7 @@
   import { ClockCheckStore } from '../clock/clock-check.svelte';
   import { HookupStore } from '../hookup/hookups.svelte';
   import { RadioStore } from '../radio/radios.svelte';
+  import { texts } from './texts';
 
   /** The middle of the Yoke: the radio, the log, the time. */
   let { width = $bindable() }: { width: number } = $props();
@@ -24,7 +25,7 @@
 
 <div class="hub" bind:offsetWidth={width}>
   {#if now}
-    <a class="dial" href="#/desk" title={`${radio?.name}: what would be logged now`}>
+    <a class="dial" href="#/desk" title={texts.whatWouldBeLoggedNow(radio?.name ?? '')}>
       <span class="mono time" data-testid="yoke-dial">{megaHertz(now.frequencyHz)}</span>
       <span class="label mode"
         >{[now.mode, now.band?.replace(/(c?m)$/, '\u2009$1')].filter(Boolean).join(' · ')}</span
@@ -32,10 +33,10 @@
     </a>
     <span class="divide"></span>
   {/if}
-  <span class="label log-label">Log</span>
+  <span class="label log-label">{texts.log}</span>
   <span class="mono count" data-testid="log-total">{grouped(latest.total)}</span>
   <span class="divide log"></span>
-  <span class="clocks" title={`${secondTime(clock.now)} ${secondName()} time`}>
+  <span class="clocks" title={texts.timeWhen(secondTime(clock.now), secondName())}>
     <span class="mono time">{clock.utc}</span>
     <span class="label utc">UTC</span>
     {#if preferred.secondClock}
@@ -49,7 +50,7 @@
       title={clockCheck.view?.sentence}
       onclick={() => navigation.showHookup('clock')}
     >
-      clock {clockCheck.offset}
+      {texts.clockOffset(clockCheck.offset)}
     </button>
   {/if}
   {#if hookups.secondCopy?.state === 'TROUBLE'}

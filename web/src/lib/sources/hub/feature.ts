@@ -4,6 +4,7 @@ import { BeadStore } from './beads.svelte';
 import HookupDrawer from './HookupDrawer.svelte';
 import { HookupStore } from '../hookup/hookups.svelte';
 import HookupsView from './HookupsView.svelte';
+import { texts } from './texts';
 
 export const hookup: FeatureFactory = (stores) => {
   const hookups = stores.add(new HookupStore());
@@ -28,7 +29,7 @@ export const hookup: FeatureFactory = (stores) => {
     views: [
       {
         name: 'hookups',
-        label: 'Hookups',
+        label: texts.hookups,
         component: HookupsView,
         rail: { key: 'h', icon: ConnectionSignal, position: 60 },
       },

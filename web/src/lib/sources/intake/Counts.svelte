@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Tryout } from '../../platform/api/client';
   import { form, grouped } from '../../platform/shared/format';
+  import { texts } from './texts';
 
   /** What would become, or became, of the records of a log. */
   let { tryout }: { tryout: Tryout } = $props();
@@ -8,20 +9,25 @@
   const picture = $derived(tryout.picture);
   const done = $derived(picture.state === 'IMPORTED' || picture.state === 'CANCELLED');
   const rows = $derived([
-    { n: picture.counts.added, words: done ? 'new in the log' : 'new' },
-    { n: picture.counts.merged, words: 'add something to contacts in the log' },
-    { n: picture.counts.duplicates, words: 'in the log already' },
-    { n: picture.counts.leftOut, words: 'left out, by your choices' },
-    { n: picture.counts.refused, words: 'cannot be taken' },
+    { n: picture.counts.added, words: done ? texts.newInTheLog : texts.new },
+    { n: picture.counts.merged, words: texts.addSomethingToContactsIn },
+    { n: picture.counts.duplicates, words: texts.inTheLogAlready },
+    { n: picture.counts.leftOut, words: texts.leftOutByYourChoices },
+    { n: picture.counts.refused, words: texts.cannotBeTaken },
   ]);
 </script>
 
-<dl aria-label="Counts" aria-live="polite">
+<dl aria-label={texts.counts} aria-live="polite">
   <div class="all">
     <dt>{grouped(picture.counts.read)}</dt>
     <dd>
-      {form(picture.counts.read, { one: 'record', other: 'records' })}{#if picture.counts.firstDay}, {picture
-          .counts.firstDay} to {picture.counts.lastDay}{/if}
+      {form(picture.counts.read, {
+        one: 'record',
+        other: 'records',
+      })}{#if picture.counts.firstDay}{texts.toFirstDay(
+          picture.counts.firstDay,
+          picture.counts.lastDay ?? '',
+        )}{/if}
     </dd>
   </div>
   {#each rows as { n, words } (words)}

@@ -10,6 +10,7 @@
   import { StationStore } from '../../station/profile/station.svelte';
   import { RadioStore } from '../radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { onclose }: { onclose: () => void } = $props();
   const intake = useStore(IntakeStore);
@@ -63,31 +64,31 @@
   }
 </script>
 
-<section class="follow" aria-label="Follow a file">
-  <h3>Follow a file</h3>
+<section class="follow" aria-label={texts.followAFile}>
+  <h3>{texts.followAFile}</h3>
   <div class="path">
     <TextInput
       size="sm"
-      labelText="The ADI file a program writes; it is read only, never changed"
+      labelText={texts.theAdiFileAProgram}
       placeholder="/home/branca/wavelet/log.adi"
       bind:value={path}
       invalid={fault('path') !== ''}
       invalidText={fault('path')}
     />
-    <Button size="small" disabled={path.trim() === '' || store.busy} on:click={look}>Look at it</Button>
+    <Button size="small" disabled={path.trim() === '' || store.busy} on:click={look}>{texts.lookAtIt}</Button>
     <Button size="small" kind="ghost" disabled={intake.looking} on:click={() => void intake.look()}>
-      {intake.looking ? 'Looking…' : 'Look where programs keep theirs'}
+      {intake.looking ? texts.looking : texts.lookWhereProgramsKeepTheirs}
     </Button>
   </div>
   {#if intake.found}
     {#if intake.found.length === 0}
-      <p class="muted">No ADI log was found in the usual folders. Type its path.</p>
+      <p class="muted">{texts.noAdiLogWasFound}</p>
     {:else}
-      <ul aria-label="Logs that were found">
+      <ul aria-label={texts.logsThatWereFound}>
         {#each intake.found as log (log.path)}
           <li>
             <button class="more mono" onclick={() => ((path = log.path), void look())}>{log.path}</button>
-            <span class="muted">written {ago(log.changedAt, clock.now)}</span>
+            <span class="muted">{texts.writtenWhen(ago(log.changedAt, clock.now))}</span>
           </li>
         {/each}
       </ul>
@@ -96,16 +97,16 @@
   {#if store.now}
     <TryoutPanel {store} />
     <div class="how">
-      <RadioButtonGroup legendText="The content of it already" bind:selected={begin} on:change={again}>
-        <RadioButton value="EVERYTHING" labelText="take everything" />
-        <RadioButton value="FROM_NOW_ON" labelText="only what comes from now on" />
-        <RadioButton value="FROM_DATE" labelText="from a day on" />
+      <RadioButtonGroup legendText={texts.theContentOfItAlready} bind:selected={begin} on:change={again}>
+        <RadioButton value="EVERYTHING" labelText={texts.takeEverything} />
+        <RadioButton value="FROM_NOW_ON" labelText={texts.onlyWhatComesFromNow} />
+        <RadioButton value="FROM_DATE" labelText={texts.fromADayOn} />
       </RadioButtonGroup>
       {#if begin === 'FROM_DATE'}
         <TextInput
           size="sm"
           placeholder="2026-05-01"
-          labelText="From this day on, UTC"
+          labelText={texts.fromThisDayOnUtc}
           bind:value={from}
           on:change={again}
           invalid={fault('from') !== ''}
@@ -116,12 +117,14 @@
   {/if}
   <SourceChoices bind:choices places={station.view?.places ?? []} radios={radios.all} {fault} />
   <div class="act">
-    <Button size="small" disabled={path.trim() === '' || store.underWay} on:click={follow}>Follow it</Button>
-    <Button size="small" kind="ghost" on:click={onclose}>Cancel</Button>
+    <Button size="small" disabled={path.trim() === '' || store.underWay} on:click={follow}
+      >{texts.followIt}</Button
+    >
+    <Button size="small" kind="ghost" on:click={onclose}>{texts.cancel}</Button>
   </div>
   {#if problem && problem.fields.size === 0}<p class="trouble" role="alert">{problem.message}</p>{/if}
   {#if begin === 'FROM_NOW_ON' && store.now}
-    <p class="muted">Nothing of what was counted is taken; what its program adds from now on is.</p>
+    <p class="muted">{texts.nothingOfWhatWasCounted}</p>
   {/if}
 </section>
 

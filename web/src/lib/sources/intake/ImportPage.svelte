@@ -9,6 +9,7 @@
   import { LaneStore } from '../../services/delivery/lanes.svelte';
   import { ChangeStore } from '../../log/change/changes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const station = useStore(StationStore);
   const lanes = useStore(LaneStore);
@@ -75,21 +76,23 @@
   <header>
     <h2 class="mono">{store.now.name}</h2>
     {#if !store.underWay}
-      <Button size="small" kind="ghost" on:click={() => void store.cancel()}>Choose another file</Button>
+      <Button size="small" kind="ghost" on:click={() => void store.cancel()}>{texts.chooseAnotherFile}</Button
+      >
     {/if}
   </header>
   <TryoutPanel {store} />
   {#if done}
     <div class="act">
-      <Button size="small" href="#/log">Look at the log</Button>
-      <Button size="small" kind="tertiary" on:click={undo}>Undo the import</Button>
+      <Button size="small" href="#/log">{texts.lookAtTheLog}</Button>
+      <Button size="small" kind="tertiary" on:click={undo}>{texts.undoTheImport}</Button>
     </div>
   {:else if !store.underWay && picture?.state !== 'FAILED'}
-    <section class="how" aria-label="Choices">
-      <h3>How it is taken in</h3>
+    <section class="how" aria-label={texts.choices}>
+      <h3>{texts.howItIsTakenIn}</h3>
       {#if calls.length > 1}
         <p class="muted made">
-          Made with {#each calls as [call, n], i (call)}{i > 0 ? ', ' : ''}<span class="mono">{call}</span>
+          {texts.madeWith}
+          {#each calls as [call, n], i (call)}{i > 0 ? ', ' : ''}<span class="mono">{call}</span>
             ({n}){/each}.
         </p>
       {/if}
@@ -97,32 +100,32 @@
         <div class="origins">
           {#each confirmedBy as [origin, n] (origin)}
             {#if origin === PAPER}
-              <p>{grouped(n)} confirmed by {origin}, and kept so.</p>
+              <p>{texts.confirmedByAndKeptSo(grouped(n), origin)}</p>
             {:else}
               <Select
                 size="sm"
-                labelText={`${grouped(n)} confirmed by ${origin}`}
+                labelText={texts.countConfirmedBy(grouped(n), origin)}
                 bind:selected={() => origins[origin] ?? '0', (service) => (origins[origin] = String(service))}
               >
-                <SelectItem value="0" text="kept as confirmed by it" />
+                <SelectItem value="0" text={texts.keptAsConfirmedByIt} />
                 {#each lanes.all as lane (lane.id)}
-                  <SelectItem value={String(lane.id)} text={`that is ${lane.name} here`} />
+                  <SelectItem value={String(lane.id)} text={texts.thatIsHere(lane.name)} />
                 {/each}
               </Select>
             {/if}
           {/each}
         </div>
       {/if}
-      <SourceChoices otherwise="left blank" bind:choices places={station.view?.places ?? []} {fault} />
+      <SourceChoices otherwise={texts.leftBlank} bind:choices places={station.view?.places ?? []} {fault} />
       <div class="more-choices">
-        <Select size="sm" labelText="Contacts that are in the log already" bind:selected={doubles}>
-          <SelectItem value="MERGE" text="take what the log does not have" />
-          <SelectItem value="LEAVE" text="leave the log as it is" />
+        <Select size="sm" labelText={texts.contactsThatAreInThe} bind:selected={doubles}>
+          <SelectItem value="MERGE" text={texts.takeWhatTheLogDoes} />
+          <SelectItem value="LEAVE" text={texts.leaveTheLogAsIt} />
         </Select>
         <TextInput
           size="sm"
           placeholder="2026-05-01"
-          labelText="Only from this day on, UTC"
+          labelText={texts.onlyFromThisDayOn}
           bind:value={from}
           invalid={fault('from') !== ''}
           invalidText={fault('from')}
@@ -130,9 +133,9 @@
       </div>
       <div class="act">
         <Button size="small" on:click={() => void take()}>
-          Import {picture ? picture.counts.added + picture.counts.merged : ''} contacts
+          {texts.importContactsWords(picture ? picture.counts.added + picture.counts.merged : '')}
         </Button>
-        <Button size="small" kind="tertiary" on:click={look}>Look again with these choices</Button>
+        <Button size="small" kind="tertiary" on:click={look}>{texts.lookAgainWithTheseChoices}</Button>
       </div>
     </section>
   {/if}

@@ -6,17 +6,18 @@
   import { IntakeStore } from './intake.svelte';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const intake = useStore(IntakeStore);
   const navigation = useStore(Navigation);
 
   const PAGES = [
-    { id: 'journal', label: 'Journal', says: 'Every received record, with what was decided about it.' },
-    { id: 'sources', label: 'Sources', says: 'Where records come from, and what is done with them.' },
+    { id: 'journal', label: texts.journal, says: texts.everyReceivedRecordWithWhat },
+    { id: 'sources', label: texts.sources, says: texts.whereRecordsComeFromAnd },
     {
       id: 'import',
-      label: 'Import',
-      says: 'A log is previewed first; nothing is imported until you confirm.',
+      label: texts.import,
+      says: texts.aLogIsPreviewedFirst,
     },
   ] as const;
 
@@ -25,7 +26,7 @@
   $effect(() => void intake.load());
 </script>
 
-<Pages title="Intake" base="intake" pages={PAGES} {page}>
+<Pages title={texts.intake} base="intake" pages={PAGES} {page}>
   {#if intake.problem}<p class="trouble" role="alert">{intake.problem}</p>{/if}
   {#if page === 'sources'}<SourcesPage />
   {:else if page === 'import'}<ImportPage />

@@ -10,6 +10,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { HookupStore } from '../hookup/hookups.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const navigation = useStore(Navigation);
   const hookups = useStore(HookupStore);
@@ -23,7 +24,7 @@
     new Map([
       ...hookups.all.filter((h) => h.kind === 'PROGRAM').map((h) => [h.id, h.name] as const),
       ['import', 'Import'],
-      ['typed', 'Contact line'],
+      ['typed', texts.contactLine],
     ]),
   );
   const keepChoices = $derived(
@@ -52,52 +53,52 @@
 
 <WhyNot onrecord={(call) => filter({ call, decision: '', source: '' })} />
 
-<section class="journal" aria-label="Journal">
+<section class="journal" aria-label={texts.journal}>
   <div class="filters">
     <TextInput
       size="sm"
-      labelText="Call"
-      placeholder="any"
+      labelText={texts.call}
+      placeholder={texts.any}
       value={journal.call}
       on:input={(event) => filter({ call: String(event.detail ?? '') })}
     />
     <Select
       size="sm"
-      labelText="Decision"
+      labelText={texts.decision}
       selected={journal.decision}
       on:update={(event) => filter({ decision: event.detail as DecisionFilter })}
     >
-      <SelectItem value="" text="any" />
+      <SelectItem value="" text={texts.any} />
       {#each Object.entries(DECISION_WORDS) as [value, text] (value)}<SelectItem {value} {text} />{/each}
     </Select>
     <Select
       size="sm"
-      labelText="Source"
+      labelText={texts.source}
       selected={journal.source}
       on:update={(event) => filter({ source: String(event.detail) })}
     >
-      <SelectItem value="" text="any" />
+      <SelectItem value="" text={texts.any} />
       {#each [...names] as [value, text] (value)}<SelectItem {value} {text} />{/each}
     </Select>
     <Select
       size="sm"
-      labelText="Repeats are kept"
+      labelText={texts.repeatsAreKept}
       selected={String(journal.keepDays ?? '')}
       on:update={(event) => void journal.keep(event.detail ? Number(event.detail) : undefined)}
     >
-      <SelectItem value="" text="for ever" />
-      {#each keepChoices as days (days)}<SelectItem value={String(days)} text={`${days} days`} />{/each}
+      <SelectItem value="" text={texts.forEver} />
+      {#each keepChoices as days (days)}<SelectItem value={String(days)} text={texts.days(days)} />{/each}
     </Select>
   </div>
   {#if journal.problem}
     <p class="trouble" role="alert">{journal.problem}</p>
   {:else if !journal.loaded}
-    <p class="muted">Reading the journal…</p>
+    <p class="muted">{texts.readingTheJournal}</p>
   {:else if journal.lines.length === 0}
     <p class="muted">
       {journal.decision || journal.source || journal.call
-        ? 'No record is like that.'
-        : 'Nothing has come in yet. Follow the file of a program, or send a record to one of the ports.'}
+        ? texts.noRecordIsLikeThat
+        : texts.nothingHasComeInYet}
     </p>
   {:else}
     <WaitingRows {held} />
@@ -105,9 +106,9 @@
       <table class="list" use:held.watch>
         <thead>
           <tr
-            ><th>UTC</th><th>Source</th><th class="from">From</th><th>Decision</th><th>Why</th><th
-              ><span class="visually-hidden">Look at</span></th
-            ></tr
+            ><th>UTC</th><th>{texts.source}</th><th class="from">{texts.from}</th><th>{texts.decision}</th><th
+              >{texts.why}</th
+            ><th><span class="visually-hidden">{texts.lookAt}</span></th></tr
           >
         </thead>
         <tbody>
@@ -124,10 +125,12 @@
               <td class="reason">{line.sentence}</td>
               <td class="act">
                 <button class="more" onclick={() => (openLine = openLine === line.id ? undefined : line.id)}>
-                  {openLine === line.id ? 'Hide record' : 'Record'}
+                  {openLine === line.id ? texts.hideRecord : texts.record}
                 </button>
                 {#if line.contactId !== undefined}
-                  <button class="more" onclick={() => navigation.showContact(line.contactId)}>Contact</button>
+                  <button class="more" onclick={() => navigation.showContact(line.contactId)}
+                    >{texts.contact}</button
+                  >
                 {/if}
               </td>
             </tr>
@@ -139,7 +142,7 @@
       </table>
     </div>
     {#if journal.more}
-      <Button size="small" kind="ghost" on:click={() => void journal.older()}>Older ones</Button>
+      <Button size="small" kind="ghost" on:click={() => void journal.older()}>{texts.olderOnes}</Button>
     {/if}
   {/if}
 </section>

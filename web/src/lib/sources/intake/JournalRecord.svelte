@@ -2,6 +2,7 @@
   import { Button, TextArea } from 'carbon-components-svelte';
   import type { JournalLine } from '../../platform/api/client';
   import type { JournalStore } from './journal.svelte';
+  import { texts } from './texts';
 
   /** A record as it came; one that was not taken can be put right and sent through again. */
   let { journal, line }: { journal: JournalStore; line: JournalLine } = $props();
@@ -17,9 +18,9 @@
 
 <div class="record">
   {#if line.contactId === undefined}
-    <TextArea labelText="The record; put right what is wrong and send it through" rows={4} bind:value={raw} />
+    <TextArea labelText={texts.theRecordPutRightWhat} rows={4} bind:value={raw} />
     <div class="act">
-      <Button size="small" on:click={again}>Send it through again</Button>
+      <Button size="small" on:click={again}>{texts.sendItThroughAgain}</Button>
       <span role="status">{outcome}</span>
     </div>
   {:else}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button, FileUploaderButton, TextInput } from 'carbon-components-svelte';
   import type { TryoutStore } from './tryout.svelte';
+  import { texts } from './texts';
 
   /** The ways to give a log: choose or drop a file, or say where it lies. */
   let { store }: { store: TryoutStore } = $props();
@@ -30,7 +31,7 @@
     class="drop"
     class:over
     role="group"
-    aria-label="A log to look at"
+    aria-label={texts.aLogToLookAt}
     ondragover={(event) => {
       event.preventDefault();
       over = true;
@@ -40,19 +41,19 @@
   >
     <FileUploaderButton
       size="small"
-      labelText="Choose a log"
+      labelText={texts.chooseALog}
       disableLabelChanges
       on:change={(event) => {
         const [file] = event.detail;
         if (file) void store.file(file);
       }}
     />
-    <p class="muted">or drop one here: ADI, ADX or Cabrillo, also in gzip or zip</p>
+    <p class="muted">{texts.orDropOneHereAdi}</p>
   </div>
   <form onsubmit={given}>
     <TextInput
       size="sm"
-      labelText="Or where it lies: a path on this computer, or the address of a device in the house"
+      labelText={texts.orWhereItLiesA}
       placeholder="/media/stick/log.adi or http://192.168.1.20/log.adi"
       bind:value={where}
       on:input={() => (store.host = '')}
@@ -60,10 +61,10 @@
       invalidText={fault('path') || fault('address')}
     />
     <Button size="small" type="submit" disabled={store.busy || where.trim() === ''}>
-      {store.host ? `Yes, fetch it from ${store.host}` : 'Look at it'}
+      {store.host ? texts.yesFetchItFrom(store.host) : texts.lookAtIt}
     </Button>
     {#if store.host}
-      <p role="status">This address is the device {store.host}. Is that the one you mean?</p>
+      <p role="status">{texts.thisAddressIsTheDevice(store.host)}</p>
     {/if}
   </form>
 </div>

@@ -7,6 +7,7 @@
   import { StationStore } from '../../station/profile/station.svelte';
   import { RadioStore } from '../radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { onclose }: { onclose: () => void } = $props();
   const intake = useStore(IntakeStore);
@@ -26,7 +27,7 @@
 </script>
 
 <DeviceForm
-  title="Listen on a port"
+  title={texts.listenOnAPort}
   fresh
   kind="port"
   onsave={() =>
@@ -39,11 +40,11 @@
   {onclose}
 >
   {#snippet children(fault)}
-    <Select size="sm" labelText="Programs send" bind:selected={kind}>
-      <SelectItem value="DATAGRAMS" text="ADIF datagrams (UDP)" />
-      <SelectItem value="STREAM" text="an ADIF stream (TCP)" />
+    <Select size="sm" labelText={texts.programsSend} bind:selected={kind}>
+      <SelectItem value="DATAGRAMS" text={texts.adifDatagramsUdp} />
+      <SelectItem value="STREAM" text={texts.anAdifStreamTcp} />
     </Select>
-    <Field label="Port" bind:value={port} fault={fault('port')} placeholder="7390" />
+    <Field label={texts.port} bind:value={port} fault={fault('port')} placeholder="7390" />
     <div class="across">
       <SourceChoices bind:choices places={station.view?.places ?? []} radios={radios.all} {fault} />
     </div>

@@ -2,6 +2,7 @@
   import { Button, Checkbox } from 'carbon-components-svelte';
   import { api, got, Problem, type LogLine, type RecordBeside } from '../../platform/api/client';
   import { utcDate, utcMinute, utcSecond } from '../../platform/shared/format';
+  import { texts } from './texts';
 
   /** The records a contact was made of, beside what the log says; taking them apart, and joining what belongs together. */
   let { id, version, call, onchanged }: { id: number; version: number; call: string; onchanged: () => void } =
@@ -54,21 +55,21 @@
 </script>
 
 {#if !read}
-  <p class="muted">Reading its records…</p>
+  <p class="muted">{texts.readingItsRecords}</p>
 {:else if records.length === 0}
-  <p class="muted">No record of it is left in the journal.</p>
+  <p class="muted">{texts.noRecordOfItIs}</p>
 {/if}
 {#each records as { line, path, fields } (line.id)}
   <article>
     <header>
       {#if records.length > 1}
         <Checkbox
-          labelText={`Came ${path}`}
+          labelText={texts.camePath(path)}
           checked={chosen.includes(line.id)}
           on:check={({ detail }) =>
             (chosen = detail ? [...chosen, line.id] : chosen.filter((other) => other !== line.id))}
         />
-      {:else}<strong>Came {path}</strong>{/if}
+      {:else}<strong>{texts.camePath(path)}</strong>{/if}
       <span class="mono muted">{utcDate(line.arrivedAt)} {utcSecond(line.arrivedAt)}</span>
     </header>
     <dl>
@@ -76,7 +77,7 @@
         <dt class="mono">{field.name}</dt>
         <dd class:other={!field.same}>
           {field.arrived}
-          {#if !field.same}<span class="muted">log: {field.logged ?? 'nothing'}</span>{/if}
+          {#if !field.same}<span class="muted">{texts.logWords(field.logged ?? texts.nothing)}</span>{/if}
         </dd>
       {/each}
     </dl>
@@ -89,19 +90,19 @@
       size="small"
       kind="tertiary"
       disabled={chosen.length === 0 || chosen.length === records.length}
-      on:click={split}>Make the chosen a contact of their own</Button
+      on:click={split}>{texts.makeTheChosenAContact}</Button
     >
   {/if}
-  <Button size="small" kind="ghost" on:click={look}>Join with another contact</Button>
+  <Button size="small" kind="ghost" on:click={look}>{texts.joinWithAnotherContact}</Button>
 </div>
 <p role="status">{notice}</p>
 {#if others}
-  {#if others.length === 0}<p class="muted">There is no other contact with {call}.</p>{/if}
+  {#if others.length === 0}<p class="muted">{texts.thereIsNoOtherContact(call)}</p>{/if}
   <ul>
     {#each others as line (line.id)}
       <li>
         <span class="mono">{utcDate(line.start)} {utcMinute(line.start)} {line.band} {line.mode}</span>
-        <button class="more" onclick={() => join(line.id)}>Join</button>
+        <button class="more" onclick={() => join(line.id)}>{texts.join}</button>
       </li>
     {/each}
   </ul>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Checkbox, Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import type { PlaceView, Radio } from '../../platform/api/client';
+  import { texts } from './texts';
 
   export interface Choices {
     ownCalls: string;
@@ -31,39 +32,35 @@
 <div class="choices">
   <TextInput
     size="sm"
-    labelText="Only contacts of these calls or operators"
-    placeholder="empty for all"
+    labelText={texts.onlyContactsOfTheseCalls}
+    placeholder={texts.emptyForAll}
     bind:value={choices.ownCalls}
     invalid={fault('ownCalls') !== ''}
     invalidText={fault('ownCalls')}
   />
   <TextInput
     size="sm"
-    labelText="Operator, where the record has none"
+    labelText={texts.operatorWhereTheRecordHas}
     placeholder={otherwise}
     bind:value={choices.operatorCall}
     invalid={fault('operatorCall') !== ''}
     invalidText={fault('operatorCall')}
   />
   {#if choices.radioId !== undefined && radios.length > 1}
-    <Select
-      size="sm"
-      labelText="Radio, where neither band nor frequency is given"
-      bind:selected={choices.radioId}
-    >
-      <SelectItem value="0" text="None" />
+    <Select size="sm" labelText={texts.radioWhereNeitherBandNor} bind:selected={choices.radioId}>
+      <SelectItem value="0" text={texts.none} />
       {#each radios as radio (radio.id)}
         <SelectItem value={String(radio.id)} text={radio.name} />
       {/each}
     </Select>
   {/if}
-  <Select size="sm" labelText="Place, where the record has none" bind:selected={choices.placeId}>
+  <Select size="sm" labelText={texts.placeWhereTheRecordHas} bind:selected={choices.placeId}>
     <SelectItem value="0" text={otherwise} />
     {#each places as place (place.id)}<SelectItem value={String(place.id)} text={place.name} />{/each}
   </Select>
   <div class="checks">
-    <Checkbox labelText="Look up name and locator in the callbook" bind:checked={choices.lookUp} />
-    <Checkbox labelText="Hold with the services until I let them go" bind:checked={choices.holdDeliveries} />
+    <Checkbox labelText={texts.lookUpNameAndLocator} bind:checked={choices.lookUp} />
+    <Checkbox labelText={texts.holdWithTheServicesUntil} bind:checked={choices.holdDeliveries} />
   </div>
 </div>
 

@@ -7,6 +7,7 @@
   import { StationStore } from '../../station/profile/station.svelte';
   import { RadioStore } from '../radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { source, onclose }: { source: IntakeSource; onclose: () => void } = $props();
   const intake = useStore(IntakeStore);
@@ -26,7 +27,7 @@
 </script>
 
 <DeviceForm
-  title={`Set up ${source.name}`}
+  title={texts.setUpName(source.name)}
   fresh={false}
   kind={source.builtIn ? undefined : source.kind === 'FILE' ? 'file' : 'port'}
   onsave={() =>
@@ -40,7 +41,7 @@
   {onclose}
 >
   {#snippet children(fault)}
-    <Field label="Name" bind:value={name} fault={fault('name')} />
+    <Field label={texts.name} bind:value={name} fault={fault('name')} />
     <div class="across">
       <SourceChoices bind:choices places={station.view?.places ?? []} radios={radios.all} {fault} />
     </div>

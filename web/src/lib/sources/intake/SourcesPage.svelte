@@ -12,6 +12,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { HookupStore } from '../hookup/hookups.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const intake = useStore(IntakeStore);
   const station = useStore(StationStore);
@@ -38,14 +39,14 @@
 
   async function letGo(id: number, name: string) {
     const contacts = await intake.letGo(id);
-    notice = `${counted(contacts, 'contact')} of ${name} may go to the services now.`;
+    notice = texts.ofMayGoToThe(counted(contacts, 'contact'), name);
   }
 </script>
 
 <div class="add">
-  <Button size="small" kind="tertiary" on:click={() => (setUp = 'file')}>Follow a file</Button>
-  <Button size="small" kind="tertiary" on:click={() => (setUp = 'port')}>Listen on a port</Button>
-  <Button size="small" kind="ghost" href="#/intake/import">Import a log once</Button>
+  <Button size="small" kind="tertiary" on:click={() => (setUp = 'file')}>{texts.followAFile}</Button>
+  <Button size="small" kind="tertiary" on:click={() => (setUp = 'port')}>{texts.listenOnAPort}</Button>
+  <Button size="small" kind="ghost" href="#/intake/import">{texts.importALogOnce}</Button>
   <span role="status">{notice}</span>
 </div>
 
@@ -53,13 +54,13 @@
 {:else if setUp === 'port'}<PortForm onclose={() => (setUp = undefined)} />{/if}
 
 <div class="wide">
-  <table class="list" aria-label="Sources">
+  <table class="list" aria-label={texts.sources}>
     <thead>
       <tr>
-        <th>Source</th><th>Where</th><th>State</th><th class="num">Last minute</th><th>Last record</th><th
-          class="choice">Choices</th
-        >
-        <th><span class="visually-hidden">Do</span></th>
+        <th>{texts.source}</th><th>{texts.where}</th><th>{texts.state}</th><th class="num"
+          >{texts.lastMinute}</th
+        ><th>{texts.lastRecord}</th><th class="choice">{texts.choices}</th>
+        <th><span class="visually-hidden">{texts.do}</span></th>
       </tr>
     </thead>
     <tbody>
@@ -75,14 +76,14 @@
             {/if}
           </td>
           <td class="mono num">{grouped(hookup?.lastMinute ?? 0)}</td>
-          <td>{hookup?.lastData ? ago(hookup.lastData, clock.now) : 'none since the start'}</td>
+          <td>{hookup?.lastData ? ago(hookup.lastData, clock.now) : texts.noneSinceTheStart}</td>
           <td class="choice">
             {[
-              source.ownCalls.length > 0 ? `only ${source.ownCalls.join(', ')}` : '',
-              source.operatorCall ? `by ${source.operatorCall}` : '',
-              placeName(source.placeId) ? `at ${placeName(source.placeId)}` : '',
-              source.lookUp ? 'looked up' : 'not looked up',
-              source.holdDeliveries ? 'held' : '',
+              source.ownCalls.length > 0 ? texts.onlyList(source.ownCalls.join(', ')) : '',
+              source.operatorCall ? texts.byOperatorCall(source.operatorCall) : '',
+              placeName(source.placeId) ? texts.atPlaceId(placeName(source.placeId) ?? '') : '',
+              source.lookUp ? texts.lookedUp : texts.notLookedUp,
+              source.holdDeliveries ? texts.held : '',
             ]
               .filter(Boolean)
               .join(' · ')}
@@ -90,12 +91,12 @@
           <td class="act">
             {#if source.held > 0}
               <button class="more" onclick={() => letGo(source.id, source.name)}
-                >Let {grouped(source.held)} go</button
+                >{texts.letGoHeld(grouped(source.held))}</button
               >
             {/if}
-            <button class="more" onclick={() => navigation.showHookup(source.hookup)}>Test</button>
+            <button class="more" onclick={() => navigation.showHookup(source.hookup)}>{texts.test}</button>
             <button class="more" onclick={() => (setUp = setUp === source.id ? undefined : source.id)}
-              >Set up</button
+              >{texts.setUp}</button
             >
           </td>
         </tr>

@@ -4,6 +4,7 @@
   import Counts from './Counts.svelte';
   import { DECISION_WORDS } from './journal.svelte';
   import type { TryoutStore } from './tryout.svelte';
+  import { texts } from './texts';
 
   /** How looking at a log, or importing it, goes on, and what it found. */
   let { store }: { store: TryoutStore } = $props();
@@ -12,7 +13,7 @@
   const picture = $derived(tryout?.picture);
   const words = $derived<Record<string, string>>(
     picture?.state === 'READING' || picture?.state === 'READ'
-      ? { ...DECISION_WORDS, ADDED: 'new', MERGED: 'adds something', DUPLICATE: 'in the log already' }
+      ? { ...DECISION_WORDS, ADDED: texts.new, MERGED: texts.addsSomething, DUPLICATE: texts.inTheLogAlready }
       : DECISION_WORDS,
   );
 
@@ -28,10 +29,12 @@
         size="sm"
         value={picture.percent}
         max={100}
-        labelText={picture.state === 'READING' ? `Reading ${tryout.name}` : `Importing ${tryout.name}`}
-        helperText={`${picture.percent} %${picture.recordsPerSecond ? `, ${grouped(picture.recordsPerSecond)} records a second` : ''}`}
+        labelText={picture.state === 'READING'
+          ? texts.readingName(tryout.name)
+          : texts.importingName(tryout.name)}
+        helperText={`${picture.percent} %${picture.recordsPerSecond ? texts.recordsASecond(grouped(picture.recordsPerSecond)) : ''}`}
       />
-      <Button size="small" kind="ghost" on:click={() => void store.cancel()}>Stop</Button>
+      <Button size="small" kind="ghost" on:click={() => void store.cancel()}>{texts.stop}</Button>
     </div>
   {/if}
   {#if picture.sentence}
@@ -40,9 +43,12 @@
   <div class="found">
     <Counts {tryout} />
     {#if picture.samples.length > 0}
-      <table class="list" aria-label="Some of the records">
+      <table class="list" aria-label={texts.someOfTheRecords}>
         <thead
-          ><tr><th class="num">Record</th><th>Call</th><th>UTC</th><th>Band</th><th>Mode</th><th></th></tr
+          ><tr
+            ><th class="num">{texts.record}</th><th>{texts.call}</th><th>UTC</th><th>{texts.band}</th><th
+              >{texts.mode}</th
+            ><th></th></tr
           ></thead
         >
         <tbody>
@@ -63,10 +69,15 @@
   {#if picture.troubles.length > 0}
     <details open={picture.counts.refused <= 10}>
       <summary>
-        {counted(picture.counts.refused, 'record')} that cannot be taken; the others go through
+        {texts.thatCannotBeTakenThe(counted(picture.counts.refused, 'record'))}
       </summary>
-      <table class="list" aria-label="Records that cannot be taken">
-        <thead><tr><th class="num">Record</th><th class="num">Line</th><th>What is wrong</th></tr></thead>
+      <table class="list" aria-label={texts.recordsThatCannotBeTaken}>
+        <thead
+          ><tr
+            ><th class="num">{texts.record}</th><th class="num">{texts.line}</th><th>{texts.whatIsWrong}</th
+            ></tr
+          ></thead
+        >
         <tbody>
           {#each picture.troubles as trouble (trouble.record)}
             <tr>

@@ -4,6 +4,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { ChangeStore } from '../../log/change/changes.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let { onrecord }: { onrecord: (call: string) => void } = $props();
   const navigation = useStore(Navigation);
@@ -24,12 +25,12 @@
   }
 </script>
 
-<form class="why" onsubmit={ask} aria-label="Why is it not in my log?">
-  <h2>Why is it not in my log?</h2>
+<form class="why" onsubmit={ask} aria-label={texts.whyIsItNotIn}>
+  <h2>{texts.whyIsItNotIn}</h2>
   <div class="ask">
     <TextInput
       size="sm"
-      labelText="Call"
+      labelText={texts.call}
       placeholder="ZP5QXA"
       bind:value={call}
       invalid={why.problem?.fields.has('call')}
@@ -37,13 +38,13 @@
     />
     <TextInput
       size="sm"
-      labelText="About when, UTC; empty for whenever"
+      labelText={texts.aboutWhenUtcEmptyFor}
       placeholder="2026-05-01 14:07"
       bind:value={at}
       invalid={why.problem?.fields.has('at')}
       invalidText={why.problem?.fields.get('at')}
     />
-    <Button size="small" type="submit" disabled={why.asking || call.trim() === ''}>Find out</Button>
+    <Button size="small" type="submit" disabled={why.asking || call.trim() === ''}>{texts.findOut}</Button>
   </div>
   {#if why.problem && why.problem.fields.size === 0}<p class="trouble" role="alert">
       {why.problem.message}
@@ -54,15 +55,15 @@
         {reason.sentence}
         {#if reason.contactId !== undefined}
           <button type="button" class="more" onclick={() => navigation.showContact(reason.contactId)}
-            >Contact</button
+            >{texts.contact}</button
           >
         {/if}
         {#if reason.journalId !== undefined}
-          <button type="button" class="more" onclick={() => onrecord(call)}>Its records</button>
+          <button type="button" class="more" onclick={() => onrecord(call)}>{texts.itsRecords}</button>
         {/if}
         {#if reason.changeId !== undefined}
           <button type="button" class="more" onclick={() => bringBack(reason.changeId ?? 0)}
-            >Bring it back</button
+            >{texts.bringItBack}</button
           >
         {/if}
       </li>

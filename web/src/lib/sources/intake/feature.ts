@@ -3,6 +3,7 @@ import type { FeatureFactory } from '../../platform/page/feature';
 import { Navigation } from '../../platform/page/navigation.svelte';
 import { IntakeStore } from './intake.svelte';
 import IntakeView from './IntakeView.svelte';
+import { texts } from './texts';
 
 export const intake: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -11,23 +12,23 @@ export const intake: FeatureFactory = (stores) => {
     views: [
       {
         name: 'intake',
-        label: 'Intake',
+        label: texts.intake,
         component: IntakeView,
         rail: { key: 'i', icon: Download, position: 40 },
       },
     ],
     actions: [
       {
-        label: 'Import a log',
-        words: 'adif adi adx cabrillo file open',
+        label: texts.importALog,
+        words: texts.adifAdiAdxCabrilloFile,
         run: () => navigation.go('intake', 'import'),
       },
       {
-        label: 'Follow a log file',
-        words: 'watch folder program adi set up add',
+        label: texts.followALogFile,
+        words: texts.watchFolderProgramAdiSet,
         run: () => navigation.go('intake', 'sources'),
       },
-      { label: 'Why is a contact not in the log?', run: () => navigation.go('intake') },
+      { label: texts.whyIsAContactNot, run: () => navigation.go('intake') },
     ],
   };
 };

@@ -1,4 +1,5 @@
 import { api, got, Problem, type JournalLine, type WhyReason } from '../../platform/api/client';
+import { texts } from './texts';
 
 const SHOWN = 100;
 
@@ -105,9 +106,9 @@ export class WhyStore {
 
 /** How a decision is called on screen. */
 export const DECISION_WORDS: Record<JournalLine['decision'], string> = {
-  ADDED: 'added',
-  MERGED: 'merged',
-  DUPLICATE: 'came again',
-  LEFT_OUT: 'left out',
-  REFUSED: 'refused',
+  ADDED: texts.added,
+  MERGED: texts.merged,
+  DUPLICATE: texts.cameAgain,
+  LEFT_OUT: texts.leftOut,
+  REFUSED: texts.refused,
 };

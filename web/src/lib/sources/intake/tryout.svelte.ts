@@ -1,4 +1,5 @@
 import { api, got, Problem, type Tryout, type TryoutOptions } from '../../platform/api/client';
+import { texts } from './texts';
 
 const LOOK_EVERY_MS = 300;
 
@@ -12,7 +13,7 @@ const upload: Upload = async (file) => {
   try {
     answer = await fetch('/api/tryouts', { method: 'POST', body });
   } catch {
-    throw new Problem('Yokebar does not answer. Is it running?');
+    throw new Problem(texts.yokebarDoesNotAnswerIs);
   }
   const content: unknown = await answer.json();
   if (!answer.ok) {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { texts } from './texts';
+
   let { value, transmitting }: { value?: number; transmitting: boolean } = $props();
 
   const FULL = 30;
@@ -8,12 +10,12 @@
 <div
   class="meter"
   role="meter"
-  aria-label={transmitting ? 'Power' : 'Signal'}
+  aria-label={transmitting ? texts.power : texts.signal}
   aria-valuemin="0"
   aria-valuemax={FULL}
   aria-valuenow={value ?? 0}
 >
-  <span class="muted name">{transmitting ? 'Power' : 'S'}</span>
+  <span class="muted name">{transmitting ? texts.power : 'S'}</span>
   <div class="bar">
     <div class="fill" style:width={`${((value ?? 0) / FULL) * 100}%`}></div>
     {#if !transmitting}

@@ -14,6 +14,7 @@
   import Field from '../device/Field.svelte';
   import type { SearchStore } from '../search/search.svelte';
   import type { RadioStore } from './radios.svelte';
+  import { texts } from './texts';
 
   let {
     radios,
@@ -78,7 +79,7 @@
 </script>
 
 <DeviceForm
-  title={radio ? `Set up ${radio.name}` : 'Add a radio'}
+  title={radio ? texts.setUpName(radio.name) : texts.addARadio}
   fresh={!radio}
   kind="radio"
   onsave={save}
@@ -86,8 +87,8 @@
   {onclose}
 >
   {#snippet children(fault)}
-    <Field label="Name" bind:value={name} fault={fault('name')} />
-    <Select size="sm" labelText="It speaks" bind:selected={dialect}>
+    <Field label={texts.name} bind:value={name} fault={fault('name')} />
+    <Select size="sm" labelText={texts.itSpeaks} bind:selected={dialect}>
       {#each dialects as choice (choice.id)}
         <SelectItem value={choice.id} text={choice.words} />
       {/each}
@@ -103,12 +104,12 @@
       onfound={found}
     />
     {#if spoken?.bus}
-      <Field label="Address on the bus, 1 to 223" bind:value={bus} fault={fault('bus')} />
+      <Field label={texts.addressOnTheBus1} bind:value={bus} fault={fault('bus')} />
     {/if}
-    <Field label="Full power, W" bind:value={fullPowerW} fault={fault('fullPowerW')} />
+    <Field label={texts.fullPowerW} bind:value={fullPowerW} fault={fault('fullPowerW')} />
     {#if rotors.length > 1}
-      <Select size="sm" labelText="Its antenna is turned by" bind:selected={rotorId}>
-        <SelectItem value="0" text="The first rotator that can" />
+      <Select size="sm" labelText={texts.itsAntennaIsTurnedBy} bind:selected={rotorId}>
+        <SelectItem value="0" text={texts.theFirstRotatorThatCan} />
         {#each rotors as rotor (rotor.id)}
           <SelectItem value={String(rotor.id)} text={rotor.name} />
         {/each}
@@ -116,26 +117,23 @@
     {/if}
     {#if radio}
       <Field
-        label="Shared on port"
+        label={texts.sharedOnPort}
         bind:value={sharePort}
         fault={fault('sharePort')}
-        helper="Empty for not sharing it"
+        helper={texts.emptyForNotSharingIt}
       />
       <Field
-        label="Longest transmission, s"
+        label={texts.longestTransmissionS}
         bind:value={keyingLimitS}
         fault={fault('keyingLimitS')}
-        helper="For programs at that port, 5 to 1800"
+        helper={texts.forProgramsAtThatPort}
       />
       <div class="across">
-        <Checkbox bind:checked={shareTransmit} labelText="Programs at that port may transmit" />
+        <Checkbox bind:checked={shareTransmit} labelText={texts.programsAtThatPortMay} />
       </div>
     {/if}
     <div class="across">
-      <Checkbox
-        bind:checked={lowerSidebandKeyed}
-        labelText="Radioteletype is keyed by sound on lower sideband"
-      />
+      <Checkbox bind:checked={lowerSidebandKeyed} labelText={texts.radioteletypeIsKeyedBySound} />
     </div>
   {/snippet}
 </DeviceForm>

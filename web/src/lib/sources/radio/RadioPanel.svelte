@@ -11,6 +11,7 @@
   import { BandPlanStore } from './band-plan.svelte';
   import { RadioStore } from './radios.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const positions = useStore(PositionStore);
   const navigation = useStore(Navigation);
@@ -44,21 +45,21 @@
   }
 </script>
 
-<section class="radio" aria-label="Radio">
+<section class="radio" aria-label={texts.radio}>
   <header>
-    <h2>{radio?.name ?? 'Radio'}</h2>
+    <h2>{radio?.name ?? texts.radio}</h2>
     {#if radios.all.length > 1}
-      <Button kind="ghost" size="small" on:click={() => radios.next()}>Next radio (r)</Button>
+      <Button kind="ghost" size="small" on:click={() => radios.next()}>{texts.nextRadioR}</Button>
     {/if}
     {#if now}
       <span class="state" class:keyed={now.transmitting} role="status">
-        {now.transmitting === undefined ? '' : now.transmitting ? 'transmitting' : 'receiving'}
+        {now.transmitting === undefined ? '' : now.transmitting ? texts.transmitting : texts.receiving}
       </span>
     {/if}
   </header>
   {#if !radio}
-    <p class="muted">No radio yet. With one, nobody types a frequency again.</p>
-    <Button size="small" href="#/first-steps">Connect a radio</Button>
+    <p class="muted">{texts.noRadioYetWithOne}</p>
+    <Button size="small" href="#/first-steps">{texts.connectARadio}</Button>
   {:else if now}
     <Readout
       hz={now.frequencyHz}
@@ -68,33 +69,38 @@
     />
     <p class="facts">
       <span class="mono strong">{now.mode ?? '—'}</span>
-      <span>{now.band ? metres(now.band) : 'outside the amateur bands'}</span>
+      <span>{now.band ? metres(now.band) : texts.outsideTheAmateurBands}</span>
       {#if here?.segment && now.band}<span class="muted">{here.segment}</span>{/if}
       {#if now.powerW !== undefined}<span>{now.powerW} W</span>{/if}
-      {#if now.bandwidthHz}<span>{now.bandwidthHz} Hz wide</span>{/if}
-      <span class="muted">logged as {now.logMode ?? 'what the program says'}</span>
+      {#if now.bandwidthHz}<span>{texts.hzWideBandwidthHz(now.bandwidthHz)}</span>{/if}
+      <span class="muted">{texts.loggedAsWhatTheProgramSays(now.logMode ?? texts.whatTheProgramSays)}</span>
     </p>
     {#if now.split && now.transmitHz}
       <p class="facts">
-        <span class="strong">Split</span>
-        <span>sends on <span class="mono">{megaHertz(now.transmitHz)}</span></span>
+        <span class="strong">{texts.split}</span>
+        <span>{texts.sendsOn} <span class="mono">{megaHertz(now.transmitHz)}</span></span>
       </p>
     {/if}
     {#if hookup?.state === 'SLOW'}<p class="muted" role="status">{hookup.reason}</p>{/if}
     {#if cutOff}<p class="fault" role="alert">
-        The time limit ended a program's transmission at {utcMinute(cutOff)} UTC.
+        {texts.theTimeLimitEndedA(utcMinute(cutOff))}
       </p>{/if}
     {#if here?.objection}<p class="fault" role="alert">{here.objection}</p>{/if}
     <Meter value={now.meter} transmitting={now.transmitting ?? false} />
-    <div class="keys" role="group" aria-label="Mode">
+    <div class="keys" role="group" aria-label={texts.mode}>
       {#each modes as mode (mode)}
         <button aria-pressed={now.mode === mode} onclick={() => radios.tune({ mode })}>{mode}</button>
       {/each}
       <button aria-pressed={now.split ?? false} onclick={() => radios.tune({ split: !now.split })}
-        >Split</button
+        >{texts.split}</button
       >
     </div>
-    <div class="keys bands" style:--bands={Math.min(12, bands.length)} role="group" aria-label="Band, metres">
+    <div
+      class="keys bands"
+      style:--bands={Math.min(12, bands.length)}
+      role="group"
+      aria-label={texts.bandMetres}
+    >
       {#each bands as band (band)}
         <button class="mono" title={metres(band)} aria-pressed={now.band === band} onclick={() => enter(band)}
           >{band.replace(/(?<!c|m)m$/, '')}</button
@@ -107,11 +113,11 @@
         <strong>{hookup.reason}</strong>
         {hookup.fix}
       {:else if hookup?.state === 'OFF'}
-        {radio.name} is switched off here.
+        {texts.isSwitchedOffHere(radio.name)}
       {:else}
-        Connecting to {radio.name}…
+        {texts.connectingToName(radio.name)}
       {/if}
-      <button class="more" onclick={() => radio && navigation.showHookup(radio.hookup)}>More</button>
+      <button class="more" onclick={() => radio && navigation.showHookup(radio.hookup)}>{texts.more}</button>
     </p>
   {/if}
   {#if radios.problem}<p class="trouble" role="alert">{radios.problem}</p>{/if}

@@ -3,6 +3,7 @@
   import type { Radio } from '../../platform/api/client';
   import { counted, utcMinute } from '../../platform/shared/format';
   import type { RadioStore } from './radios.svelte';
+  import { texts } from './texts';
 
   let { radio, radios }: { radio: Radio; radios?: RadioStore } = $props();
 
@@ -10,35 +11,38 @@
   const refused = $derived(!radio.shareTransmit && radio.incidents.some((i) => i.kind === 'NOT_ALLOWED'));
 </script>
 
-<dt>Shared on</dt>
+<dt>{texts.sharedOn}</dt>
 <dd>
   {#if radio.shareProblem}
     <span class="trouble">{radio.shareProblem}</span>
   {:else if radio.sharePort}
-    <span class="mono">127.0.0.1:{radio.sharePort}</span>, semicolon CAT;
-    {radio.programs.length === 0 ? 'no program uses it' : `${counted(radio.programs.length, 'program')}:`}
+    <span class="mono">127.0.0.1:{radio.sharePort}</span>{texts.semicolonCatWords(
+      radio.programs.length === 0 ? texts.noProgramUsesIt : `${counted(radio.programs.length, 'program')}:`,
+    )}
     {#each radio.programs as program (program.address)}
-      <span class="mono program">{program.address}</span>{#if program.keys}<strong> transmits</strong>{/if}
+      <span class="mono program">{program.address}</span>{#if program.keys}<strong>
+          {texts.transmits}</strong
+        >{/if}
     {/each}
   {:else}
-    not shared
+    {texts.notShared}
   {/if}
 </dd>
 {#if radio.sharePort}
-  <dt>Programs transmit</dt>
+  <dt>{texts.programsTransmit}</dt>
   <dd>
-    {radio.shareTransmit ? `allowed, at most ${radio.keyingLimitS} s at a time` : 'not allowed'}
+    {radio.shareTransmit ? texts.allowedAtMostSAt(radio.keyingLimitS) : texts.notAllowed}
     {#if refused && radios}
       <p class="ask">
-        A program asked to transmit and was refused.
+        {texts.aProgramAskedToTransmit}
         <Button size="small" kind="tertiary" on:click={() => void radios.allowTransmit(radio)}
-          >Allow programs to transmit</Button
+          >{texts.allowProgramsToTransmit}</Button
         >
       </p>
     {/if}
   </dd>
   {#if radio.incidents.length > 0}
-    <dt>Programs lately</dt>
+    <dt>{texts.programsLately}</dt>
     <dd>
       <ul>
         {#each radio.incidents.slice(0, MAX_SHOWN) as incident (incident.at + incident.address + incident.kind)}

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { digits, stepped } from './dial';
+  import { texts } from './texts';
 
   let {
     hz,
@@ -72,7 +73,7 @@
 
 {#if typing}
   <label class="typing">
-    <span class="muted">Frequency in kHz or MHz, Enter tunes, Esc leaves</span>
+    <span class="muted">{texts.frequencyInKhzOrMhz}</span>
     <input
       class="mono"
       bind:this={field}
@@ -88,7 +89,7 @@
     class:transmitting
     role="spinbutton"
     tabindex="0"
-    aria-label="Frequency, Hz. Arrow keys turn, left and right choose the digit, figures type."
+    aria-label={texts.frequencyHzArrowKeysTurn}
     aria-valuenow={shown}
     data-testid="readout"
     {onkeydown}
@@ -102,7 +103,9 @@
         class="digit"
         class:marked={digit.stepHz === focusStep}
         aria-hidden="true"
-        title={`One step is ${digit.stepHz >= 1000 ? `${digit.stepHz / 1000} kHz` : `${digit.stepHz} Hz`}: turn the wheel, or click above or below the middle`}
+        title={texts.oneStepIsTurnThe(
+          digit.stepHz >= 1000 ? `${digit.stepHz / 1000} kHz` : `${digit.stepHz} Hz`,
+        )}
         onwheel={(event) => onwheel(event, digit.stepHz)}
         onclick={(event) => {
           focusStep = digit.stepHz;

@@ -3,6 +3,7 @@ import { Navigation } from '../../platform/page/navigation.svelte';
 import { PositionStore } from '../../station/position/positions.svelte';
 import { BandPlanStore } from './band-plan.svelte';
 import { RadioStore } from './radios.svelte';
+import { texts } from './texts';
 
 export const radio: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -19,13 +20,13 @@ export const radio: FeatureFactory = (stores) => {
       live.on('station', () => void bandPlan.load());
     },
     actions: [
-      { label: 'Next radio', keys: 'r', possible: () => radios.all.length > 1, run: () => radios.next() },
+      { label: texts.nextRadio, keys: 'r', possible: () => radios.all.length > 1, run: () => radios.next() },
       {
-        label: 'Connect a radio',
-        words: 'rig cat serial transceiver set up add',
+        label: texts.connectARadio,
+        words: texts.rigCatSerialTransceiverSet,
         run: () => navigation.go('hookups'),
       },
     ],
-    localKeys: [{ where: 'Readout', keys: 'figures, ↑ ↓', label: 'Tune' }],
+    localKeys: [{ where: texts.readout, keys: texts.figures, label: texts.tune }],
   };
 };

@@ -3,6 +3,7 @@
   import { useStore } from '../../platform/page/stores';
   import { deadArcs, headingOf, onCircle } from './compass';
   import { RotorStore } from './rotors.svelte';
+  import { texts } from './texts';
 
   interface Props {
     rotor: Rotor;
@@ -46,7 +47,7 @@
   viewBox="-100 -100 200 200"
   role="slider"
   tabindex="0"
-  aria-label="Heading, degrees. Click to turn; arrow keys turn by 1 and 5 degrees, s stops."
+  aria-label={texts.headingDegreesClickToTurn}
   aria-valuemin="0"
   aria-valuemax="359"
   aria-valuenow={Math.round(heading)}
@@ -65,10 +66,11 @@
   {/each}
   {#if rotor.travelDegrees <= 360}
     {@const stop = onCircle(rotor.stopDegrees + rotor.mountOffsetDegrees, 80)}
-    <rect class="stop" x={stop.x - 3} y={stop.y - 3} width="6" height="6"><title>The stop</title></rect>
+    <rect class="stop" x={stop.x - 3} y={stop.y - 3} width="6" height="6"><title>{texts.theStop}</title></rect
+    >
   {/if}
   {#each deadArcs(rotor.deadZones, 74, 84) as zone (zone)}
-    <path class="dead" d={zone}><title>A dead zone: never pointed to</title></path>
+    <path class="dead" d={zone}><title>{texts.aDeadZoneNeverPointed}</title></path>
   {/each}
   {#if target !== undefined}
     {@const to = onCircle(target, 84)}

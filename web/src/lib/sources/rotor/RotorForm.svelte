@@ -7,6 +7,7 @@
   import Field from '../device/Field.svelte';
   import type { SearchStore } from '../search/search.svelte';
   import type { RotorStore } from './rotors.svelte';
+  import { texts } from './texts';
 
   let {
     rotors,
@@ -43,7 +44,7 @@
 </script>
 
 <DeviceForm
-  title={rotor ? `Set up ${rotor.name}` : 'Add a rotator'}
+  title={rotor ? texts.setUpName(rotor.name) : texts.addARotator}
   fresh={!rotor}
   kind="rotator"
   onsave={save}
@@ -52,7 +53,7 @@
 >
   {#snippet children(fault)}
     <div class="across">
-      <Field label="Name" bind:value={name} fault={fault('name')} />
+      <Field label={texts.name} bind:value={name} fault={fault('name')} />
     </div>
     <DeviceAddress
       bind:address
@@ -65,40 +66,36 @@
       onfound={() => {}}
     />
     <Field
-      label="Stop at, degrees"
+      label={texts.stopAtDegrees}
       bind:value={stop}
       fault={fault('stopDegrees')}
-      helper="The end it reaches turning anticlockwise"
+      helper={texts.theEndItReachesTurning}
     />
     <Field
-      label="Turns through, degrees"
+      label={texts.turnsThroughDegrees}
       bind:value={travel}
       fault={fault('travelDegrees')}
-      helper="More than 360 if it overlaps"
+      helper={texts.moreThan360IfIt}
     />
     <Field
-      label="Mounted askew by, degrees"
+      label={texts.mountedAskewByDegrees}
       bind:value={offset}
       fault={fault('mountOffsetDegrees')}
-      helper="Added to its angle to get the heading"
+      helper={texts.addedToItsAngleTo}
     />
+    <Field label={texts.itMayRestSoFar} bind:value={tolerance} fault={fault('toleranceDegrees')} />
     <Field
-      label="It may rest so far from its target (°)"
-      bind:value={tolerance}
-      fault={fault('toleranceDegrees')}
-    />
-    <Field
-      label="Never point to, degrees"
+      label={texts.neverPointToDegrees}
       bind:value={deadZones}
       fault={fault('deadZones')}
-      helper="Dead zones, clockwise"
+      helper={texts.deadZonesClockwise}
       placeholder="170-190, 300-310"
     />
     <div class="across">
       <TextArea
         rows={4}
-        labelText="Headings with a name, one a line"
-        placeholder="45 Europe"
+        labelText={texts.headingsWithANameOne}
+        placeholder={texts.exampleHeading}
         bind:value={presets}
         invalid={!!fault('presets')}
         invalidText={fault('presets')}

@@ -5,6 +5,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { HookupStore } from '../hookup/hookups.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const rotors = useStore(RotorStore);
   const navigation = useStore(Navigation);
@@ -34,39 +35,41 @@
   }
 </script>
 
-<section class="rotor" aria-label="Rotator">
+<section class="rotor" aria-label={texts.rotator}>
   <header>
     {#if rotors.all.length > 1}
       <select
-        aria-label="Rotator"
+        aria-label={texts.rotator}
         value={rotor?.id}
         onchange={(event) => rotors.choose(Number(event.currentTarget.value))}
       >
         {#each rotors.all as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
       </select>
     {:else}
-      <h2>{rotor?.name ?? 'Rotator'}</h2>
+      <h2>{rotor?.name ?? texts.rotator}</h2>
     {/if}
     {#if heading !== undefined}
       <span class="mono now" data-testid="heading">{Math.round(heading) % 360}°</span>
       {#if rotor?.elevationDegrees !== undefined}<span class="mono" data-testid="elevation"
-          >up {Math.round(rotor.elevationDegrees)}°</span
+          >{texts.upElevationDegrees(Math.round(rotor.elevationDegrees))}</span
         >{/if}
       {#if target !== undefined}<span class="muted" role="status"
-          >turning to {Math.round(target) % 360}°{rotor?.arrivesInSeconds
-            ? `, there in ${rotor.arrivesInSeconds} s`
-            : ''}</span
+          >{texts.turningToTarget(
+            Math.round(target) % 360,
+            rotor?.arrivesInSeconds ? texts.thereInS(rotor.arrivesInSeconds) : '',
+          )}</span
         >{/if}
     {/if}
   </header>
   {#if !rotor}
-    <p class="muted">No rotator yet. <a href="#/first-steps">Connect one</a>.</p>
+    <p class="muted">{texts.noRotatorYet} <a href="#/first-steps">{texts.connectOne}</a>.</p>
   {:else if heading === undefined}
     <p class="fault">
       {#if hookup?.state === 'TROUBLE'}<strong>{hookup.reason}</strong>
-        {hookup.fix}{:else if hookup?.state === 'OFF'}{rotor.name}
-        is switched off here.{:else}Connecting to {rotor.name}…{/if}
-      <button class="more" onclick={() => navigation.showHookup(rotor.hookup)}>More</button>
+        {hookup.fix}{:else if hookup?.state === 'OFF'}{texts.isSwitchedOffHere(
+          rotor.name,
+        )}{:else}{texts.connectingToName(rotor.name)}{/if}
+      <button class="more" onclick={() => navigation.showHookup(rotor.hookup)}>{texts.more}</button>
     </p>
   {:else}
     <div class="body">
@@ -74,7 +77,7 @@
       <div class="side">
         <div class="typed">
           <label>
-            <span class="muted">Turn to</span>
+            <span class="muted">{texts.turnTo}</span>
             <input
               class="mono"
               inputmode="numeric"
@@ -84,7 +87,7 @@
           </label>
           {#if rotor.elevationDegrees !== undefined}
             <label>
-              <span class="muted">Raise to</span>
+              <span class="muted">{texts.raiseTo}</span>
               <input
                 class="mono"
                 inputmode="numeric"
@@ -95,11 +98,11 @@
           {/if}
         </div>
         <div class="keys">
-          <button onclick={() => rotors.point(opposite(Math.round(aim)))}>Long path</button>
-          <button onclick={() => rotors.stop()}>Stop</button>
+          <button onclick={() => rotors.point(opposite(Math.round(aim)))}>{texts.longPath}</button>
+          <button onclick={() => rotors.stop()}>{texts.stop}</button>
         </div>
         {#if rotor.presets.length > 0}
-          <div class="keys" role="group" aria-label="Headings">
+          <div class="keys" role="group" aria-label={texts.headings}>
             {#each rotor.presets as preset (preset.name)}
               <button title={`${preset.headingDegrees}°`} onclick={() => rotors.point(preset.headingDegrees)}
                 >{preset.name}</button

@@ -2,6 +2,7 @@ import type { FeatureFactory } from '../../platform/page/feature';
 import { Navigation } from '../../platform/page/navigation.svelte';
 import { RadioStore } from '../radio/radios.svelte';
 import { RotorStore } from './rotors.svelte';
+import { texts } from './texts';
 
 export const rotor: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -14,11 +15,11 @@ export const rotor: FeatureFactory = (stores) => {
     },
     actions: [
       {
-        label: 'Connect a rotator',
-        words: 'antenna beam set up add',
+        label: texts.connectARotator,
+        words: texts.antennaBeamSetUpAdd,
         run: () => navigation.go('hookups'),
       },
     ],
-    localKeys: [{ where: 'Compass', keys: '← →, s', label: 'Turn, stop' }],
+    localKeys: [{ where: texts.compass, keys: '← →, s', label: texts.turnStop }],
   };
 };

@@ -3,13 +3,14 @@
   import type { Finding } from '../../platform/api/client';
   import { counted } from '../../platform/shared/format';
   import type { SearchStore } from './search.svelte';
+  import { texts } from './texts';
 
   /** How a search goes, what it found, and the way to use it. */
   let {
     search,
     want,
     onuse,
-    useWords = 'Use it',
+    useWords = texts.useIt,
   }: {
     search: SearchStore;
     want: 'RADIO' | 'ROTATOR';
@@ -25,10 +26,10 @@
 <div class="finder" role="status">
   {#if view.running}
     <div class="progress">
-      <progress max="1" value={search.progress} aria-label="Search"></progress>
-      <Button size="small" kind="ghost" on:click={() => search.cancel()}>Stop</Button>
+      <progress max="1" value={search.progress} aria-label={texts.search}></progress>
+      <Button size="small" kind="ghost" on:click={() => search.cancel()}>{texts.stop}</Button>
     </div>
-    <p class="muted">Trying {view.now ?? '…'}</p>
+    <p class="muted">{texts.tryingWhen(view.now ?? '…')}</p>
   {/if}
   <ul>
     {#each wanted as finding (finding.address)}
@@ -41,13 +42,13 @@
   {#if !view.running && wanted.length === 0}
     <p>
       {view.ports === 0
-        ? 'This computer has no serial port, and no simulated station is running.'
-        : `No ${want === 'RADIO' ? 'radio' : 'rotator'} answered.`}
+        ? texts.thisComputerHasNoSerial
+        : texts.noAnsweredWords(want === 'RADIO' ? 'radio' : 'rotator')}
     </p>
   {/if}
   {#if others.length > 0}
     <details open={!view.running && wanted.length === 0}>
-      <summary>{counted(others.length, 'other port')}</summary>
+      <summary>{counted(others.length, texts.otherPort)}</summary>
       {#each others as finding (finding.address)}
         <p>
           {finding.sentence}

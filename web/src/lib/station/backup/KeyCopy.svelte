@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button, PasswordInput } from 'carbon-components-svelte';
   import type { SafetyStore } from './safety.svelte';
+  import { texts } from './texts';
 
   let { safety }: { safety: SafetyStore } = $props();
 
@@ -21,18 +22,16 @@
 
 {#if kind === 'LOCKED'}
   <p class="trouble" role="status">
-    This log came from another computer, and its stored passwords are locked. Its key came along, sealed: type
-    the passphrase, and Yokebar starts again with it. Or type each password again where it is used.
+    {texts.thisLogCameFromAnother}
   </p>
 {:else}
   <p class="muted">
     {#if kind === 'KEPT'}
-      Backups hold the key that opens stored passwords (<span class="mono">secrets.key</span>), sealed with
-      your passphrase. On another computer you are asked for it here.
+      {texts.backupsHoldTheKeyThat}<span class="mono">secrets.key</span
+      >{texts.sealedWithYourPassphraseOn}
     {:else}
-      Backups do not hold the key that opens stored passwords (<span class="mono">secrets.key</span>): on
-      another computer each password is typed again where it is used. With a passphrase, backups hold the key
-      too, sealed. The passphrase is stored nowhere; without it the sealed key is worth nothing.
+      {texts.backupsDoNotHoldThe}<span class="mono">secrets.key</span
+      >{texts.onAnotherComputerEachPassword}
     {/if}
   </p>
 {/if}
@@ -45,21 +44,21 @@
 >
   <PasswordInput
     size="sm"
-    labelText={kind === 'KEPT' ? 'Another passphrase' : 'Passphrase'}
+    labelText={kind === 'KEPT' ? texts.anotherPassphrase : texts.passphrase}
     autocomplete="off"
     bind:value={passphrase}
     invalid={safety.saving.fault('key') !== ''}
     invalidText={safety.saving.fault('key', 'passphrase') || safety.saving.fault('key')}
   />
   <Button size="small" kind="tertiary" type="submit" disabled={working || passphrase === ''}
-    >{working ? 'Working…' : kind === 'LOCKED' ? 'Open the key' : 'Seal the key'}</Button
+    >{working ? texts.working : kind === 'LOCKED' ? texts.openTheKey : texts.sealTheKey}</Button
   >
   {#if kind === 'KEPT' || kind === 'LOCKED'}
     <Button
       size="small"
       kind="ghost"
       disabled={working}
-      on:click={() => void send((text) => safety.keepKey(text), '')}>Remove the sealed key</Button
+      on:click={() => void send((text) => safety.keepKey(text), '')}>{texts.removeTheSealedKey}</Button
     >
   {/if}
 </form>

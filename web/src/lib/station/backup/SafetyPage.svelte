@@ -11,6 +11,7 @@
   import KeyCopy from './KeyCopy.svelte';
   import SavedMark from '../../platform/shared/SavedMark.svelte';
   import { SafetyStore } from './safety.svelte';
+  import { texts } from './texts';
 
   const safety = new SafetyStore();
   void safety.load();
@@ -22,14 +23,13 @@
 </script>
 
 <div class="page">
-  <h2>Second copy</h2>
+  <h2>{texts.secondCopy}</h2>
   <p class="muted">
-    Each contact is written to one more file as it is logged: on a stick, another disk, a folder that is
-    mirrored elsewhere.
+    {texts.eachContactIsWrittenTo}
   </p>
   <TextInput
     size="sm"
-    labelText="Folder; empty for no second copy"
+    labelText={texts.folderEmptyForNoSecond}
     placeholder="/media/stick/log"
     value={view?.copyFolder ?? ''}
     invalid={safety.saving.fault('safety', 'copyFolder') !== ''}
@@ -43,34 +43,33 @@
         size="small"
         kind="tertiary"
         disabled={safety.busy !== ''}
-        on:click={() => void safety.rebuildCopy()}>Write the copy anew</Button
+        on:click={() => void safety.rebuildCopy()}>{texts.writeTheCopyAnew}</Button
       >
-      <span class="muted">It holds every contact; edits and deletions follow within a minute.</span>
+      <span class="muted">{texts.itHoldsEveryContactEdits}</span>
     </p>
   {/if}
 
-  <h2>Backups</h2>
+  <h2>{texts.backups}</h2>
   <p class="muted">
-    The whole station, dated and compressed: log, journeys, changes, settings, as rows that any program can
-    read. Kept: one for each of the last days, eight weeks, two years of months, and each year. They are in
+    {texts.theWholeStationDatedAnd}
     <span class="mono">{view?.backupFolder ?? '…'}</span>.
   </p>
   <div class="switches">
     <Checkbox
-      labelText="Once a day"
+      labelText={texts.onceADay}
       checked={view?.backupDaily ?? false}
       on:check={({ detail }) =>
         view && detail !== view.backupDaily && void safety.save({ backupDaily: detail })}
     />
     <Checkbox
-      labelText="When Yokebar ends"
+      labelText={texts.whenYokebarEnds}
       checked={view?.backupOnExit ?? false}
       on:check={({ detail }) =>
         view && detail !== view.backupOnExit && void safety.save({ backupOnExit: detail })}
     />
     <TextInput
       size="sm"
-      labelText="Days with a backup that are kept"
+      labelText={texts.daysWithABackupThat}
       value={String(view?.backupsKept ?? '')}
       invalid={safety.saving.fault('safety', 'backupsKept') !== ''}
       invalidText={safety.saving.fault('safety', 'backupsKept')}
@@ -78,8 +77,8 @@
     />
     <TextInput
       size="sm"
-      labelText="Another folder"
-      placeholder="beside the log"
+      labelText={texts.anotherFolder}
+      placeholder={texts.besideTheLog}
       invalid={safety.saving.fault('safety', 'backupFolder') !== ''}
       invalidText={safety.saving.fault('safety', 'backupFolder')}
       on:change={(event) => void safety.save({ backupFolder: String(event.detail ?? '') })}
@@ -87,7 +86,7 @@
   </div>
   <p class="act">
     <Button size="small" kind="tertiary" disabled={safety.busy !== ''} on:click={() => void safety.backUp()}
-      >Back up now</Button
+      >{texts.backUpNow}</Button
     >
     {#if safety.busy}<InlineLoading description={safety.busy} />{/if}
   </p>
@@ -98,9 +97,9 @@
     <table class="list">
       <thead
         ><tr
-          ><th>Made, UTC</th><th>Size</th><th><span class="visually-hidden">How</span></th><th
-            ><span class="visually-hidden">Restore</span></th
-          ></tr
+          ><th>{texts.madeUtc}</th><th>{texts.size}</th><th
+            ><span class="visually-hidden">{texts.how}</span></th
+          ><th><span class="visually-hidden">{texts.restore}</span></th></tr
         ></thead
       >
       <tbody>
@@ -108,10 +107,10 @@
           <tr>
             <td class="mono">{utcDate(backup.madeAt)} {utcMinute(backup.madeAt)}</td>
             <td class="mono">{megabytes(backup.bytes)}</td>
-            <td class="muted">{backup.byHand ? 'by hand' : ''}</td>
+            <td class="muted">{backup.byHand ? texts.byHand : ''}</td>
             <td
               ><Button size="small" kind="ghost" on:click={() => void safety.look(backup.name)}
-                >Restore…</Button
+                >{texts.restoreThis}</Button
               ></td
             >
           </tr>
@@ -119,24 +118,23 @@
       </tbody>
     </table>
   {:else if view}
-    <p class="muted">There is no backup yet.</p>
+    <p class="muted">{texts.thereIsNoBackupYet}</p>
   {/if}
 
-  <h2>Key of the passwords</h2>
+  <h2>{texts.keyOfThePasswords}</h2>
   <KeyCopy {safety} />
 
-  <h2>Log file</h2>
+  <h2>{texts.logFile}</h2>
   <p class="muted">
-    What happens in Yokebar is written to <span class="mono">{view?.logFile ?? '…'}</span>, 30&nbsp;MB at the
-    most.
+    {texts.whatHappensInYokebarIs} <span class="mono">{view?.logFile ?? '…'}</span>{texts.atMost30Mb}
   </p>
 
-  <h2>From elsewhere</h2>
+  <h2>{texts.fromElsewhere}</h2>
   <p class="act">
     <FileUploaderButton
       size="small"
       kind="tertiary"
-      labelText="Restore a backup file"
+      labelText={texts.restoreABackupFile}
       disableLabelChanges
       accept={['.zip']}
       on:change={({ detail }) => detail[0] && void safety.restoreFile(detail[0])}
@@ -144,7 +142,7 @@
     <FileUploaderButton
       size="small"
       kind="tertiary"
-      labelText="Read a second copy back"
+      labelText={texts.readASecondCopyBack}
       disableLabelChanges
       accept={['.adi', '.adif']}
       on:change={async ({ detail }) => {
@@ -153,9 +151,7 @@
     />
   </p>
   <p class="muted">
-    After a loss: first restore the newest backup, then read the second copy back; nothing is doubled. A
-    restored log begins a copy of its own and keeps the one from before beside it, with its date in its name:
-    that is the one to read back.
+    {texts.afterALossFirstRestore}
   </p>
   <p role="status">{readBack}</p>
 </div>
@@ -164,27 +160,27 @@
   size="sm"
   danger
   open={safety.looked !== undefined}
-  modalHeading="Put this backup in the log's place?"
-  primaryButtonText="Restore and start again"
-  secondaryButtonText="Leave the log as it is"
+  modalHeading={texts.putThisBackupInThe}
+  primaryButtonText={texts.restoreAndStartAgain}
+  secondaryButtonText={texts.leaveTheLogAsIt}
   on:close={() => (safety.looked = undefined)}
   on:click:button--secondary={() => (safety.looked = undefined)}
   on:submit={() => safety.looked && void safety.restore(safety.looked.name)}
 >
   {#if safety.looked}
     <p>
-      It is whole and holds {counted(
-        safety.looked.content.contacts,
-        'contact',
-      )}{#if safety.looked.content.newest}, the last of {utcDate(safety.looked.content.newest)}
-        {utcMinute(safety.looked.content.newest)} UTC{/if}.
+      {texts.itIsWholeAndHolds(
+        counted(safety.looked.content.contacts, 'contact'),
+      )}{#if safety.looked.content.newest}{texts.theLastOfUtc(
+          utcDate(safety.looked.content.newest),
+          utcMinute(safety.looked.content.newest),
+        )}{/if}.
     </p>
     {#if safety.looked.content.lacks.length > 0}
-      <p class="muted">Not in it: {safety.looked.content.lacks.join('; ')}.</p>
+      <p class="muted">{texts.notInIt(safety.looked.content.lacks.join('; '))}</p>
     {/if}
     <p>
-      The log of now is kept beside it in the data folder. Yokebar restarts automatically; that takes some
-      seconds.
+      {texts.theLogOfNowIs}
     </p>
   {/if}
 </Modal>

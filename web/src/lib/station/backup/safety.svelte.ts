@@ -1,5 +1,6 @@
 import { api, got, Problem, type SafetyView, type BackupContent } from '../../platform/api/client';
 import { Saving } from '../../platform/shared/saving.svelte';
+import { texts } from './texts';
 
 /** Second copy, backups and restoring. */
 export class SafetyStore {
@@ -29,13 +30,13 @@ export class SafetyStore {
   }
 
   backUp(): Promise<void> {
-    return this.#doing('Making a backup…', async () => {
+    return this.#doing(texts.makingABackup, async () => {
       this.view = await got(api.POST('/api/safety/backups'));
     });
   }
 
   rebuildCopy(): Promise<void> {
-    return this.#doing('Writing the copy anew…', async () => {
+    return this.#doing(texts.writingTheCopyAnew, async () => {
       this.view = await got(api.POST('/api/safety/copy/rebuild'));
     });
   }
@@ -55,7 +56,7 @@ export class SafetyStore {
   }
 
   look(name: string): Promise<void> {
-    return this.#doing('Opening the backup…', async () => {
+    return this.#doing(texts.openingTheBackup, async () => {
       const content = await got(api.GET('/api/safety/backups/{name}', { params: { path: { name } } }));
       this.looked = { name, content };
     });
@@ -63,14 +64,14 @@ export class SafetyStore {
 
   /** Restarts with a backup in the log's place. */
   restore(name: string): Promise<void> {
-    return this.#doing('Putting the backup in place; Yokebar starts again…', async () => {
+    return this.#doing(texts.puttingTheBackupInPlace, async () => {
       await got(api.POST('/api/safety/backups/{name}/restore', { params: { path: { name } } }));
       this.looked = undefined;
     });
   }
 
   async restoreFile(file: File): Promise<void> {
-    await this.#doing('Checking the backup; Yokebar starts again…', async () => {
+    await this.#doing(texts.checkingTheBackupYokebarStarts, async () => {
       const body = new FormData();
       body.set('file', file);
       await this.#send('/api/safety/restore', body);
@@ -80,7 +81,7 @@ export class SafetyStore {
   /** Reads contacts of a second copy, or any ADI file, into the log; those that are there stay one. */
   async readBack(file: File): Promise<string> {
     let notice = '';
-    await this.#doing('Reading the contacts…', async () => {
+    await this.#doing(texts.readingTheContacts, async () => {
       const body = new FormData();
       body.set('file', file);
       const imported = (await this.#send('/api/imports', body)) as {
@@ -88,7 +89,7 @@ export class SafetyStore {
         added: number;
         refused: number;
       };
-      notice = `${imported.read} read, ${imported.added} were missing and are in the log now, ${imported.refused} refused.`;
+      notice = texts.readWereMissingAndAre(imported.read, imported.added, imported.refused);
     });
     return notice;
   }

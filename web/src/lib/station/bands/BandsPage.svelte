@@ -5,13 +5,14 @@
   import { kiloHertz } from '../../platform/shared/format';
   import SavedMark from '../../platform/shared/SavedMark.svelte';
   import type { StationStore } from '../profile/station.svelte';
+  import { texts } from './texts';
 
   let { station, view }: { station: StationStore; view: StationView } = $props();
 
   const REGIONS = [
-    { id: 'EUROPE_AFRICA', words: 'Region 1: Europe, Africa, Middle East, northern Asia' },
-    { id: 'AMERICAS', words: 'Region 2: the Americas' },
-    { id: 'ASIA_PACIFIC', words: 'Region 3: southern Asia, Oceania' },
+    { id: 'EUROPE_AFRICA', words: texts.region1EuropeAfricaMiddle },
+    { id: 'AMERICAS', words: texts.region2TheAmericas },
+    { id: 'ASIA_PACIFIC', words: texts.region3SouthernAsiaOceania },
   ] as const;
   const MODES = ['LSB', 'USB', 'CW', 'CW-R', 'AM', 'FM', 'RTTY', 'RTTY-R', 'DATA-L', 'DATA-U', 'DATA-FM'];
 
@@ -38,9 +39,9 @@
 
 <div class="columns">
   <div>
-    <h2>Bands in use</h2>
-    <p class="muted">They get a button on the Desk.</p>
-    <div class="keys" role="group" aria-label="Bands in use">
+    <h2>{texts.bandsInUse}</h2>
+    <p class="muted">{texts.theyGetAButtonOn}</p>
+    <div class="keys" role="group" aria-label={texts.bandsInUse}>
       {#each plan as { name } (name)}
         <button
           class="mono"
@@ -56,8 +57,8 @@
         >
       {/each}
     </div>
-    <h2>Modes in use</h2>
-    <div class="keys" role="group" aria-label="Modes in use">
+    <h2>{texts.modesInUse}</h2>
+    <div class="keys" role="group" aria-label={texts.modesInUse}>
       {#each MODES as mode (mode)}
         <button
           aria-pressed={modes.includes(mode)}
@@ -65,10 +66,10 @@
         >
       {/each}
     </div>
-    <h2>Band plan</h2>
+    <h2>{texts.bandPlan}</h2>
     <Select
       size="sm"
-      labelText="Region"
+      labelText={texts.region}
       selected={view.preferences.region}
       on:update={(event) =>
         station.prefer({ region: REGIONS.find((r) => r.id === event.detail)?.id ?? 'EUROPE_AFRICA' })}
@@ -77,12 +78,12 @@
     </Select>
     <SavedMark saved={station.saving.savedAny('preference-')} />
     <p class="muted">
-      What an operator's licence allows is set with the operator, under Calls and operators.
+      {texts.whatAnOperatorsLicenceAllows}
     </p>
-    <h2>Repeaters and satellites</h2>
+    <h2>{texts.repeatersAndSatellites}</h2>
     <TextArea
-      labelText="One a line; the frequency is the one you transmit on, in MHz"
-      placeholder="145.700 repeater Pico&#10;435.100-435.200 satellite LAMP-1"
+      labelText={texts.oneALineTheFrequency}
+      placeholder={texts.exampleChannels}
       rows={4}
       value={view.preferences.channels ?? ''}
       invalid={station.saving.fault('preference-channels', 'channels') !== ''}
@@ -91,18 +92,23 @@
         void station.prefer({ channels: (event.currentTarget as HTMLTextAreaElement).value })}
     />
     <p class="muted">
-      A contact there is logged with how the signal travelled, so that no award counts a repeater as a
-      station's own reach.
+      {texts.aContactThereIsLogged}
     </p>
   </div>
   <div>
-    <Select size="sm" labelText="What the pieces are for on" bind:selected={shown}>
+    <Select size="sm" labelText={texts.whatThePiecesAreFor} bind:selected={shown}>
       {#each plan.filter((b) => b.segments.length > 0) as { name } (name)}
         <SelectItem value={name} text={metres(name)} />
       {/each}
     </Select>
     <table class="list">
-      <thead><tr><th class="number">from kHz</th><th class="number">to kHz</th><th>by custom</th></tr></thead>
+      <thead
+        ><tr
+          ><th class="number">{texts.fromKhz}</th><th class="number">{texts.toKhz}</th><th
+            >{texts.byCustom}</th
+          ></tr
+        ></thead
+      >
       <tbody>
         {#each band?.segments ?? [] as segment (segment.lowHz)}
           <tr>

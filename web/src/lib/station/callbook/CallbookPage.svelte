@@ -9,6 +9,7 @@
   import { counted, grouped, utcDate, utcMinute } from '../../platform/shared/format';
   import SavingInput from '../../platform/shared/SavingInput.svelte';
   import { CallbookStore } from './callbook.svelte';
+  import { texts } from './texts';
 
   const store = new CallbookStore();
   void store.load();
@@ -20,29 +21,28 @@
 
 {#if view && reference}
   <div class="page">
-    <h2>Callbook on the network</h2>
+    <h2>{texts.callbookOnTheNetwork}</h2>
     <p class="muted wide">
-      Asked about each call you type or point at. Its answers fill the partner card and the fields you left
-      empty, and are kept for use without a network.
+      {texts.askedAboutEachCallYou}
     </p>
     <SavingInput
-      label="Address"
-      placeholder="none"
+      label={texts.address}
+      placeholder={texts.none}
       value={view.address ?? ''}
       saved={store.saving.saved('address')}
       fault={store.saving.fault('address', 'address')}
       onsave={(address) => store.save('address', { address })}
     />
     <SavingInput
-      label="Account name"
+      label={texts.accountName}
       value={view.account ?? ''}
       saved={store.saving.saved('account')}
       onsave={(account) => store.save('account', { account })}
     />
     <PasswordInput
       size="sm"
-      labelText="Callbook password"
-      helperText={view.hasPassword ? 'One is stored. Leave empty to keep it.' : 'Only for this callbook.'}
+      labelText={texts.callbookPassword}
+      helperText={view.hasPassword ? texts.oneIsStoredLeaveEmpty : texts.onlyForThisCallbook}
       bind:value={password}
       on:blur={async () => {
         if (password !== '' && (await store.save('password', { password }))) password = '';
@@ -50,7 +50,7 @@
     />
     {#if view.secretNotice}<p class="trouble wide" role="alert">{view.secretNotice}</p>{/if}
     <SavingInput
-      label="An answer stays fresh for, days"
+      label={texts.anAnswerStaysFreshFor}
       value={String(view.freshDays)}
       saved={store.saving.saved('freshDays')}
       fault={store.saving.fault('freshDays', 'freshDays')}
@@ -58,57 +58,61 @@
     />
     <p class="act wide">
       <Button size="small" kind="tertiary" disabled={store.busy !== ''} on:click={() => void store.test()}
-        >Test</Button
+        >{texts.test}</Button
       >
       <Button
         size="small"
         kind="ghost"
         disabled={!view.hasPassword}
-        on:click={() => void store.save('password', { clearPassword: true })}>Clear password</Button
+        on:click={() => void store.save('password', { clearPassword: true })}>{texts.clearPassword}</Button
       >
       <Button
         size="small"
         kind="ghost"
         disabled={store.busy !== '' || view.answers === 0}
-        on:click={() => void store.forgetAnswers()}>Forget {counted(view.answers, 'kept answer')}</Button
+        on:click={() => void store.forgetAnswers()}
+        >{texts.forgetContacts(counted(view.answers, texts.keptAnswer))}</Button
       >
     </p>
 
-    <h2>Callbook in a file</h2>
+    <h2>{texts.callbookInAFile}</h2>
     <p class="muted wide">
       {#if view.fileName && view.fileReadAt}
-        <strong>{view.fileName}</strong> with {counted(view.fileEntries, 'station')}, read {utcDate(
-          view.fileReadAt,
+        <strong>{view.fileName}</strong>
+        {texts.withReadUtcANew(
+          counted(view.fileEntries, 'station'),
+          utcDate(view.fileReadAt),
+          utcMinute(view.fileReadAt),
         )}
-        {utcMinute(view.fileReadAt)} UTC. A new file takes its place.
       {:else}
-        A CSV file whose first line names its columns (call, name, qth, state, country, locator), or an ADI
-        file. It serves where the network's callbook knows nothing.
+        {texts.aCsvFileWhoseFirst}
       {/if}
     </p>
     <p class="act wide">
       <FileUploaderButton
         size="small"
         kind="tertiary"
-        labelText="Choose a file"
+        labelText={texts.chooseAFile}
         disableLabelChanges
         accept={['.csv', '.txt', '.adi', '.adif']}
         on:change={({ detail }) => detail[0] && void store.takeFile(detail[0])}
       />
       {#if view.fileName}
-        <Button size="small" kind="ghost" on:click={() => void store.dropFile()}>Drop this file</Button>
+        <Button size="small" kind="ghost" on:click={() => void store.dropFile()}>{texts.dropThisFile}</Button>
       {/if}
     </p>
 
-    <h2>List of entities</h2>
+    <h2>{texts.listOfEntities}</h2>
     <p class="muted wide">
-      Edition <span class="mono">{reference.edition}</span> with {grouped(reference.entities)} entities is in use{#if reference.edition !== reference.shipped};
-        the one that came with Yokebar is of
-        <span class="mono">{reference.shipped}</span>{/if}. A newer one is checked before it takes its place.
+      {texts.edition} <span class="mono">{reference.edition}</span>
+      {texts.withEntitiesIsInUse(
+        grouped(reference.entities),
+      )}{#if reference.edition !== reference.shipped}{texts.theOneThatCameWith}
+        <span class="mono">{reference.shipped}</span>{/if}{texts.aNewerOneIsChecked}
     </p>
     <SavingInput
-      label="Publisher's address"
-      placeholder="none"
+      label={texts.publishersAddress}
+      placeholder={texts.none}
       value={reference.address ?? ''}
       saved={store.saving.saved('publisher')}
       fault={store.saving.fault('publisher', 'address')}
@@ -116,7 +120,7 @@
     />
     <div class="daily">
       <Checkbox
-        labelText="Look once a day"
+        labelText={texts.lookOnceADay}
         checked={reference.daily}
         on:check={({ detail }) =>
           detail !== reference.daily && void store.saveReference('daily', { daily: detail })}
@@ -127,7 +131,7 @@
         size="small"
         kind="tertiary"
         disabled={store.busy !== '' || !reference.address}
-        on:click={() => void store.look()}>Look now</Button
+        on:click={() => void store.look()}>{texts.lookNow}</Button
       >
       {#if reference.outcome && reference.lookedAt}
         <span class:trouble={reference.failed} role="status"
@@ -144,7 +148,7 @@
 {:else if store.problem}
   <p class="trouble" role="alert">{store.problem}</p>
 {:else}
-  <p class="muted">Reading…</p>
+  <p class="muted">{texts.reading}</p>
 {/if}
 
 <style>

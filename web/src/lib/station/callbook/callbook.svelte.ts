@@ -1,5 +1,6 @@
 import { api, got, Problem, type CallbookView, type ReferenceView } from '../../platform/api/client';
 import { Saving } from '../../platform/shared/saving.svelte';
+import { texts } from './texts';
 
 /** Callbooks and where newer lists come from. */
 export class CallbookStore {
@@ -36,7 +37,7 @@ export class CallbookStore {
   }
 
   test(): Promise<void> {
-    return this.#doing('Asking the callbook…', async () => {
+    return this.#doing(texts.askingTheCallbook, async () => {
       const proof = await got(
         api.POST('/api/hookups/{id}/test', { params: { path: { id: this.view?.hookup ?? '' } } }),
       );
@@ -48,7 +49,7 @@ export class CallbookStore {
   }
 
   takeFile(file: File): Promise<void> {
-    return this.#doing('Reading the file…', async () => {
+    return this.#doing(texts.readingTheFile, async () => {
       const body = new FormData();
       body.set('file', file);
       const answer = await fetch('/api/callbook/file', { method: 'POST', body });
@@ -58,12 +59,12 @@ export class CallbookStore {
       }
       const { callbook, leftOut } = content as { callbook: CallbookView; leftOut: number };
       this.view = callbook;
-      this.notice = leftOut === 0 ? 'Read.' : `Read; ${leftOut} lines without a call were left out.`;
+      this.notice = leftOut === 0 ? 'Read.' : texts.readLinesWithoutACall(leftOut);
     });
   }
 
   dropFile(): Promise<void> {
-    return this.#doing('Dropping the file…', async () => {
+    return this.#doing(texts.droppingTheFile, async () => {
       this.view = await got(api.DELETE('/api/callbook/file'));
     });
   }
@@ -81,7 +82,7 @@ export class CallbookStore {
   }
 
   look(): Promise<void> {
-    return this.#doing('Asking the publisher…', async () => {
+    return this.#doing(texts.askingThePublisher, async () => {
       this.reference = await got(api.POST('/api/reference/look'));
     });
   }

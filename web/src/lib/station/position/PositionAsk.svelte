@@ -2,14 +2,15 @@
   import { Button } from 'carbon-components-svelte';
   import { useStore } from '../../platform/page/stores';
   import { PositionStore } from './positions.svelte';
+  import { texts } from './texts';
 
   /** A browser that was at no position yet is asked, where there are several; until then it is at the first. */
   const positions = useStore(PositionStore);
 </script>
 
 {#if positions.mustAsk}
-  <div class="ask" role="region" aria-label="Which position">
-    <span>Which position is this browser at?</span>
+  <div class="ask" role="region" aria-label={texts.whichPosition}>
+    <span>{texts.whichPositionIsThisBrowser}</span>
     {#each positions.all as position (position.id)}
       <Button size="small" kind="tertiary" on:click={() => void positions.sitDown(position.id)}
         >{position.name}</Button

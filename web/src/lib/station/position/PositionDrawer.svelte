@@ -5,6 +5,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { PositionStore } from './positions.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const navigation = useStore(Navigation);
   const positions = useStore(PositionStore);
@@ -24,16 +25,16 @@
 </script>
 
 <Drawer
-  label="Position"
-  title="Where you are"
-  subtitle="What contacts made here are logged with"
+  label={texts.position}
+  title={texts.whereYouAre}
+  subtitle={texts.whatContactsMadeHereAre}
   onclose={() => navigation.close()}
 >
   {#if here}
     <div class="stack">
       <Select
         size="sm"
-        labelText="This browser is at"
+        labelText={texts.thisBrowserIsAt}
         selected={here.id}
         on:update={(event) => positions.sitDown(Number(event.detail))}
       >
@@ -43,8 +44,7 @@
       </Select>
       <PositionFields position={here} />
       <p class="muted">
-        Another browser can be at another position with its own radio. Contacts that programs send go to the
-        position of the radio they were made on.
+        {texts.anotherBrowserCanBeAt}
       </p>
       <form
         onsubmit={(event) => {
@@ -54,19 +54,21 @@
       >
         <TextInput
           size="sm"
-          labelText="New position"
-          placeholder="Tablet"
+          labelText={texts.newPosition}
+          placeholder={texts.tablet}
           bind:value={fresh}
           invalid={!!positions.saving.fault('position-new')}
           invalidText={positions.saving.fault('position-new')}
         />
-        <Button size="small" kind="tertiary" type="submit" disabled={!fresh.trim()}>Add and sit down</Button>
+        <Button size="small" kind="tertiary" type="submit" disabled={!fresh.trim()}
+          >{texts.addAndSitDown}</Button
+        >
       </form>
     </div>
   {:else if positions.problem}
     <p class="trouble" role="alert">{positions.problem}</p>
   {:else}
-    <p class="muted">Reading the positions…</p>
+    <p class="muted">{texts.readingThePositions}</p>
   {/if}
 </Drawer>
 

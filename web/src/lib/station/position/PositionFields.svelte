@@ -6,6 +6,7 @@
   import { StationStore } from '../profile/station.svelte';
   import { PositionStore } from './positions.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   /** Operator, place, radio and call of one position; each is saved as it is chosen. */
   let { position }: { position: Position } = $props();
@@ -21,50 +22,50 @@
   const problem = $derived(positions.saving.fault(`position-${position.id}`));
   const save = (draft: Parameters<typeof positions.save>[1]) => positions.save(position.id, draft);
   const calls = $derived([
-    { callSign: view?.ownCall ?? '', words: `${view?.ownCall ?? 'none yet'}, the station's own` },
+    { callSign: view?.ownCall ?? '', words: texts.theStationsOwn(view?.ownCall ?? texts.noneYet) },
     ...(view?.calls ?? []).map((c) => ({
       callSign: c.callSign,
-      words: [c.callSign, c.note, c.validNow ? '' : 'not valid today'].filter(Boolean).join(', '),
+      words: [c.callSign, c.note, c.validNow ? '' : texts.notValidToday].filter(Boolean).join(', '),
     })),
   ]);
 </script>
 
 <Select
   size="sm"
-  labelText="Operator"
+  labelText={texts.operator}
   selected={position.operatorId ?? 0}
   on:update={(event) => save({ operatorId: Number(event.detail) })}
 >
-  <SelectItem value={0} text="nobody in particular" />
+  <SelectItem value={0} text={texts.nobodyInParticular} />
   {#each view?.operators ?? [] as operator (operator.id)}
     <SelectItem value={operator.id} text={[operator.callSign, operator.name].filter(Boolean).join(', ')} />
   {/each}
 </Select>
 <Select
   size="sm"
-  labelText="Place"
+  labelText={texts.place}
   selected={position.placeId ?? 0}
   on:update={(event) => save({ placeId: Number(event.detail) })}
 >
-  <SelectItem value={0} text="no place chosen" />
+  <SelectItem value={0} text={texts.noPlaceChosen} />
   {#each view?.places ?? [] as place (place.id)}
     <SelectItem value={place.id} text={place.locator ? `${place.name}, ${place.locator}` : place.name} />
   {/each}
 </Select>
 <Select
   size="sm"
-  labelText="Radio"
+  labelText={texts.radio}
   selected={position.radioId ?? 0}
   on:update={(event) => save({ radioId: Number(event.detail) })}
 >
-  <SelectItem value={0} text={radios[0] ? `the first, ${radios[0].name}` : 'none'} />
+  <SelectItem value={0} text={radios[0] ? texts.theFirstName(radios[0].name) : texts.none} />
   {#each radios as radio (radio.id)}
     <SelectItem value={radio.id} text={radio.name} />
   {/each}
 </Select>
 <Select
   size="sm"
-  labelText="Call on the air"
+  labelText={texts.callOnTheAir}
   selected={position.chosenCall ?? view?.ownCall ?? ''}
   on:update={(event) => save({ ownCall: String(event.detail) })}
 >

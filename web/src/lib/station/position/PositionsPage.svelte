@@ -5,21 +5,21 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { PositionStore } from './positions.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const navigation = useStore(Navigation);
   const positions = useStore(PositionStore);
 </script>
 
-<h2>Positions</h2>
+<h2>{texts.positions}</h2>
 <p class="muted">
-  Where people sit: a desk, a tablet, a second operator. Every browser is at one of them and remembers which.
-  The radio in front of you follows the position.
+  {texts.wherePeopleSitADesk}
 </p>
 <div class="positions">
   {#each positions.all as position (position.id)}
     <section aria-label={position.name}>
       <SavingInput
-        label="Name"
+        label={texts.name}
         value={position.name}
         saved={positions.saving.saved(`position-${position.id}`)}
         fault={positions.saving.fault(`position-${position.id}`, 'name')}
@@ -28,19 +28,23 @@
       <PositionFields {position} />
       <div class="act">
         {#if positions.here?.id === position.id}
-          <span class="muted">This browser is here.</span>
+          <span class="muted">{texts.thisBrowserIsHere}</span>
         {:else}
           <Button kind="tertiary" size="small" on:click={() => positions.sitDown(position.id)}
-            >Sit here</Button
+            >{texts.sitHere}</Button
           >
-          <Button kind="ghost" size="small" on:click={() => positions.remove(position.id)}>Remove</Button>
+          <Button kind="ghost" size="small" on:click={() => positions.remove(position.id)}
+            >{texts.remove}</Button
+          >
         {/if}
       </div>
     </section>
   {/each}
 </div>
 <div class="act">
-  <Button kind="tertiary" size="small" on:click={() => navigation.open({ of: 'position' })}>Add one</Button>
+  <Button kind="tertiary" size="small" on:click={() => navigation.open({ of: 'position' })}
+    >{texts.addOne}</Button
+  >
 </div>
 
 <style>

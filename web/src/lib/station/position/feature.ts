@@ -4,6 +4,7 @@ import { Navigation } from '../../platform/page/navigation.svelte';
 import PositionAsk from './PositionAsk.svelte';
 import PositionDrawer from './PositionDrawer.svelte';
 import { PositionStore } from './positions.svelte';
+import { texts } from './texts';
 
 export const position: FeatureFactory = (stores) => {
   const navigation = stores.get(Navigation);
@@ -17,10 +18,10 @@ export const position: FeatureFactory = (stores) => {
     drawers: [{ of: 'position', id: 'none', component: PositionDrawer }],
     notices: [PositionAsk],
     actions: [
-      { label: 'Who and where I am', keys: 'p', run: () => navigation.open({ of: 'position' }) },
+      { label: texts.whoAndWhereIAm, keys: 'p', run: () => navigation.open({ of: 'position' }) },
       {
-        label: 'Positions',
-        words: 'browser tablet second operator',
+        label: texts.positions,
+        words: texts.browserTabletSecondOperator,
         run: () => navigation.go('station', 'positions'),
       },
     ],

@@ -4,6 +4,7 @@
   import SavingInput from '../../platform/shared/SavingInput.svelte';
   import OperatorsTable from './OperatorsTable.svelte';
   import type { StationStore } from './station.svelte';
+  import { texts } from './texts';
 
   let { station, view }: { station: StationStore; view: StationView } = $props();
 
@@ -23,11 +24,11 @@
   }
 </script>
 
-<h2>Own call</h2>
-<p class="muted">Contacts are logged with it unless a position uses another one.</p>
+<h2>{texts.ownCall}</h2>
+<p class="muted">{texts.contactsAreLoggedWithIt}</p>
 <div class="own">
   <SavingInput
-    label="Own call"
+    label={texts.ownCall}
     hideLabel
     value={view.ownCall ?? ''}
     mono
@@ -37,13 +38,13 @@
   />
 </div>
 
-<h2>Further calls</h2>
-<p class="muted">A call for an event, another country, a club. Days are whole days, UTC.</p>
+<h2>{texts.furtherCalls}</h2>
+<p class="muted">{texts.aCallForAnEvent}</p>
 <table class="list form">
   <thead>
     <tr
-      ><th>Call</th><th>First day</th><th>Last day</th><th>What for</th><th
-        ><span class="visually-hidden">Act</span></th
+      ><th>{texts.call}</th><th>{texts.firstDay}</th><th>{texts.lastDay}</th><th>{texts.whatFor}</th><th
+        ><span class="visually-hidden">{texts.act}</span></th
       ></tr
     >
   </thead>
@@ -56,7 +57,7 @@
       <tr>
         <td class="call"
           ><SavingInput
-            label="Call"
+            label={texts.call}
             hideLabel
             mono
             value={call.callSign}
@@ -67,9 +68,9 @@
         >
         <td class="day"
           ><SavingInput
-            label="First day"
+            label={texts.firstDay}
             hideLabel
-            placeholder="always"
+            placeholder={texts.always}
             value={call.validFrom ?? ''}
             {saved}
             fault={station.saving.fault(key, 'validFrom')}
@@ -78,9 +79,9 @@
         >
         <td class="day"
           ><SavingInput
-            label="Last day"
+            label={texts.lastDay}
             hideLabel
-            placeholder="for ever"
+            placeholder={texts.forEver}
             value={call.validUntil ?? ''}
             {saved}
             fault={station.saving.fault(key, 'validUntil')}
@@ -89,7 +90,7 @@
         >
         <td
           ><SavingInput
-            label="What for"
+            label={texts.whatFor}
             hideLabel
             value={call.note ?? ''}
             {saved}
@@ -97,17 +98,19 @@
           /></td
         >
         <td class="act">
-          <span class="muted">{call.validNow ? 'valid today' : 'not valid today'}</span>
-          <Button kind="ghost" size="small" on:click={() => station.removeCall(call.id)}>Remove</Button>
+          <span class="muted">{call.validNow ? texts.validToday : texts.notValidToday}</span>
+          <Button kind="ghost" size="small" on:click={() => station.removeCall(call.id)}
+            >{texts.remove}</Button
+          >
         </td>
       </tr>
     {/each}
     <tr>
       <td class="call"
         ><SavingInput
-          label="New call"
+          label={texts.newCall}
           hideLabel
-          placeholder="new call"
+          placeholder={texts.newCallInSentence}
           mono
           value={newCall.callSign}
           saved={false}
@@ -117,7 +120,7 @@
       >
       <td class="day"
         ><SavingInput
-          label="First day of the new call"
+          label={texts.firstDayOfTheNew}
           hideLabel
           placeholder="2026-05-01"
           value={newCall.validFrom}
@@ -128,7 +131,7 @@
       >
       <td class="day"
         ><SavingInput
-          label="Last day of the new call"
+          label={texts.lastDayOfTheNew}
           hideLabel
           placeholder="2026-05-01"
           value={newCall.validUntil}
@@ -139,7 +142,7 @@
       >
       <td
         ><SavingInput
-          label="What the new call is for"
+          label={texts.whatTheNewCallIs}
           hideLabel
           value={newCall.note}
           saved={false}
@@ -147,7 +150,8 @@
         /></td
       >
       <td class="act"
-        ><Button kind="tertiary" size="small" disabled={!newCall.callSign} on:click={addCall}>Add call</Button
+        ><Button kind="tertiary" size="small" disabled={!newCall.callSign} on:click={addCall}
+          >{texts.addCall}</Button
         ></td
       >
     </tr>

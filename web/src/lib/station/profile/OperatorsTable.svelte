@@ -4,6 +4,7 @@
   import SavedMark from '../../platform/shared/SavedMark.svelte';
   import SavingInput from '../../platform/shared/SavingInput.svelte';
   import type { StationStore } from './station.svelte';
+  import { texts } from './texts';
 
   let { station, view }: { station: StationStore; view: StationView } = $props();
 
@@ -26,26 +27,30 @@
 {#snippet licence(selected: string, choose: (id: string) => void)}
   <Select
     size="sm"
-    labelText="Licence"
+    labelText={texts.licence}
     hideLabel
     {selected}
     on:update={(event) => choose(String(event.detail))}
   >
-    <SelectItem value="" text="not watched" />
+    <SelectItem value="" text={texts.notWatched} />
     {#each view.licences as choice (choice.id)}
       <SelectItem value={choice.id} text={choice.name} />
     {/each}
   </Select>
 {/snippet}
 
-<h2>Operators</h2>
+<h2>{texts.operators}</h2>
 <p class="muted">
-  With a licence chosen, the Desk warns when the radio is set to a frequency it does not allow.
+  {texts.withALicenceChosenThe}
   {#if view.licencesProblem}<span class="trouble">{view.licencesProblem}</span>{/if}
 </p>
 <table class="list form">
   <thead>
-    <tr><th>Call</th><th>Name</th><th>Licence</th><th><span class="visually-hidden">Act</span></th></tr>
+    <tr
+      ><th>{texts.call}</th><th>{texts.name}</th><th>{texts.licence}</th><th
+        ><span class="visually-hidden">{texts.act}</span></th
+      ></tr
+    >
   </thead>
   <tbody>
     {#each view.operators as operator (operator.id)}
@@ -56,7 +61,7 @@
       <tr>
         <td class="call"
           ><SavingInput
-            label="Operator's call"
+            label={texts.operatorsCall}
             hideLabel
             mono
             value={operator.callSign}
@@ -67,7 +72,7 @@
         >
         <td
           ><SavingInput
-            label="Operator's name"
+            label={texts.operatorsName}
             hideLabel
             value={operator.name ?? ''}
             {saved}
@@ -81,9 +86,9 @@
     <tr>
       <td class="call"
         ><SavingInput
-          label="New operator's call"
+          label={texts.newOperatorsCall}
           hideLabel
-          placeholder="new operator"
+          placeholder={texts.newOperator}
           mono
           value={newOperator.callSign}
           saved={false}
@@ -93,7 +98,7 @@
       >
       <td
         ><SavingInput
-          label="New operator's name"
+          label={texts.newOperatorsName}
           hideLabel
           value={newOperator.name}
           saved={false}
@@ -103,7 +108,7 @@
       <td>{@render licence(newOperator.licence, (id) => (newOperator.licence = id))}</td>
       <td class="act"
         ><Button kind="tertiary" size="small" disabled={!newOperator.callSign} on:click={addOperator}
-          >Add operator</Button
+          >{texts.addOperator}</Button
         ></td
       >
     </tr>

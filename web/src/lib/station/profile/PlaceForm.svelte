@@ -3,6 +3,7 @@
   import type { PlaceDraft, PlaceView } from '../../platform/api/client';
   import SavingInput from '../../platform/shared/SavingInput.svelte';
   import type { StationStore } from './station.svelte';
+  import { texts } from './texts';
 
   let { place, station, onadded }: { place?: PlaceView; station: StationStore; onadded?: () => void } =
     $props();
@@ -60,25 +61,25 @@
   />
 {/snippet}
 
-<section class="place" aria-label={place?.name ?? 'New place'}>
+<section class="place" aria-label={place?.name ?? texts.newPlace}>
   <div class="row">
-    {@render field('name', place ? 'Name' : 'New place')}
+    {@render field('name', place ? 'Name' : texts.newPlace)}
     {@render field('locator', 'Locator')}
     {@render field('rig', 'Rig')}
     {@render field('antenna', 'Antenna')}
-    {@render field('powerW', 'Power, W', 'number')}
+    {@render field('powerW', texts.powerW, 'number')}
   </div>
   <div class="row second">
-    {@render field('comment', 'Comment of new contacts')}
-    {@render field('entityCode', 'Entity number', 'number', text(situation?.entityCode))}
-    {@render field('cqZone', 'CQ zone', 'number', text(situation?.cqZone))}
-    {@render field('ituZone', 'ITU zone', 'number', text(situation?.ituZone))}
+    {@render field('comment', texts.commentOfNewContacts)}
+    {@render field('entityCode', texts.entityNumber, 'number', text(situation?.entityCode))}
+    {@render field('cqZone', texts.cqZone, 'number', text(situation?.cqZone))}
+    {@render field('ituZone', texts.ituZone, 'number', text(situation?.ituZone))}
     {#if place}
       <p class="situation muted">
-        {situation ? `${situation.entity}, ${situation.continent}` : 'no entity without a call'}
+        {situation ? `${situation.entity}, ${situation.continent}` : texts.noEntityWithoutACall}
       </p>
     {:else}
-      <Button kind="tertiary" size="small" disabled={!fresh.name} on:click={add}>Add place</Button>
+      <Button kind="tertiary" size="small" disabled={!fresh.name} on:click={add}>{texts.addPlace}</Button>
     {/if}
   </div>
 </section>

@@ -3,16 +3,16 @@
   import type { StationView } from '../../platform/api/client';
   import PlaceForm from './PlaceForm.svelte';
   import type { StationStore } from './station.svelte';
+  import { texts } from './texts';
 
   let { station, view }: { station: StationStore; view: StationView } = $props();
 
   let adding = $state(false);
 </script>
 
-<h2>Places</h2>
+<h2>{texts.places}</h2>
 <p class="muted">
-  A new contact takes rig, antenna, power and comment from the place of its position, where its own record
-  does not say them. Entity and zones follow from the call until you set others.
+  {texts.aNewContactTakesRig}
 </p>
 <div class="places">
   {#each view.places as place (place.id)}
@@ -21,7 +21,9 @@
   {#if adding || view.places.length === 0}
     <PlaceForm {station} onadded={() => (adding = false)} />
   {:else}
-    <div><Button kind="tertiary" size="small" on:click={() => (adding = true)}>Add a place</Button></div>
+    <div>
+      <Button kind="tertiary" size="small" on:click={() => (adding = true)}>{texts.addAPlace}</Button>
+    </div>
   {/if}
 </div>
 

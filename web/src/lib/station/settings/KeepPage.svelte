@@ -4,6 +4,7 @@
   import { StationStore } from '../profile/station.svelte';
   import { PositionStore } from '../position/positions.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const station = useStore(StationStore);
   const positionsStore = useStore(PositionStore);
@@ -32,39 +33,42 @@
         problem = Problem.from(content).message;
       }
     } catch {
-      problem = 'Yokebar does not answer. Is it running?';
+      problem = texts.yokebarDoesNotAnswerIs;
     } finally {
       busy = false;
     }
   }
 </script>
 
-<h2>All settings in one file</h2>
+<h2>{texts.allSettingsInOneFile}</h2>
 <p class="muted">
-  Calls, operators, places, positions, radios, rotators, feeds, followed files, services, backups, goals and
-  views. Passwords and signing identities are never in it; give them again after moving to another computer.
+  {texts.callsOperatorsPlacesPositions}
 </p>
-<p class="act"><Button size="small" kind="tertiary" href="/api/settings" download>Save to a file</Button></p>
-<h2>Take over from a file</h2>
-<p class="muted">What has the same name is changed, what is new is added, nothing is removed.</p>
+<p class="act">
+  <Button size="small" kind="tertiary" href="/api/settings" download>{texts.saveToAFile}</Button>
+</p>
+<h2>{texts.takeOverFromAFile}</h2>
+<p class="muted">{texts.whatHasTheSameName}</p>
 <p class="act">
   <FileUploaderButton
     size="small"
     kind="tertiary"
-    labelText="Choose a settings file"
+    labelText={texts.chooseASettingsFile}
     disableLabelChanges
     accept={['.json']}
     on:change={(event) => void restore(event.detail[0])}
   />
-  {#if busy}<InlineLoading description="Taking it over…" />{/if}
+  {#if busy}<InlineLoading description={texts.takingItOver} />{/if}
 </p>
 <div role="status">
   {#if restored}
     <p>
-      Taken over: {Object.entries(restored.taken)
-        .filter(([, count]) => count > 0)
-        .map(([part, count]) => `${part} (${count})`)
-        .join(', ') || 'nothing'}.
+      {texts.takenOverWords(
+        Object.entries(restored.taken)
+          .filter(([, count]) => count > 0)
+          .map(([part, count]) => `${part} (${count})`)
+          .join(', ') || texts.nothing,
+      )}
     </p>
     {#each restored.problems as sentence (sentence)}<p class="trouble">{sentence}</p>{/each}
   {/if}

@@ -4,6 +4,7 @@
   import type { Finding } from '../../platform/api/client';
   import { SearchStore } from '../../sources/search/search.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   let {
     want,
@@ -59,13 +60,13 @@
 <p class="muted">{words}</p>
 {#if search.view.running}
   <div class="progress" role="status">
-    <progress max="1" value={search.progress} aria-label="Search"></progress>
-    <span class="muted">{search.view.now ?? 'Looking…'}</span>
+    <progress max="1" value={search.progress} aria-label={texts.search}></progress>
+    <span class="muted">{search.view.now ?? texts.looking}</span>
   </div>
 {/if}
-<form bind:this={form} onsubmit={add} aria-label={`Add a ${kind}`}>
+<form bind:this={form} onsubmit={add} aria-label={texts.addAKind(kind)}>
   {#if found.length > 0}
-    <div class="found" role="radiogroup" aria-label="What was found">
+    <div class="found" role="radiogroup" aria-label={texts.whatWasFound}>
       {#each found as finding, i (finding.address)}
         <label>
           <input type="radio" bind:group={chosen} value={i} />
@@ -73,10 +74,10 @@
         </label>
       {/each}
     </div>
-    <div class="name"><TextInput size="sm" labelText={`The ${kind} is called`} bind:value={name} /></div>
+    <div class="name"><TextInput size="sm" labelText={texts.theIsCalled(kind)} bind:value={name} /></div>
   {:else if !search.view.running}
     <p>
-      No {kind} answered.
+      {texts.noAnsweredKind(kind)}
       {#each search.found('NOTHING') as finding (finding.address)}
         <span class="muted">{finding.sentence} {finding.fix ?? ''}</span>
       {/each}
@@ -84,14 +85,14 @@
   {/if}
   <div class="act">
     {#if found.length > 0}
-      <Button size="small" type="submit" disabled={busy || !name.trim()}>Connect it</Button>
+      <Button size="small" type="submit" disabled={busy || !name.trim()}>{texts.connectIt}</Button>
     {/if}
     {#if search.view.running}
-      <Button size="small" kind="ghost" on:click={() => search.cancel()}>Stop looking</Button>
+      <Button size="small" kind="ghost" on:click={() => search.cancel()}>{texts.stopLooking}</Button>
     {:else}
-      <Button size="small" kind="ghost" on:click={() => search.start()}>Look again</Button>
+      <Button size="small" kind="ghost" on:click={() => search.start()}>{texts.lookAgain}</Button>
     {/if}
-    <Button size="small" kind="ghost" on:click={onskip}>Go on without</Button>
+    <Button size="small" kind="ghost" on:click={onskip}>{texts.goOnWithout}</Button>
   </div>
 </form>
 

@@ -12,6 +12,7 @@
   import { SearchStore } from '../../sources/search/search.svelte';
   import { PositionStore } from '../position/positions.svelte';
   import { useStore } from '../../platform/page/stores';
+  import { texts } from './texts';
 
   const firstSteps = useStore(FirstStepsOffer);
   const rotors = useStore(RotorStore);
@@ -22,11 +23,11 @@
 
   const way = untrack(() => new FirstStepsWay({ station, positions, radios, rotors, search }));
   const WORDS: Record<Step, string> = {
-    call: 'Your call',
-    place: 'Your place',
-    radio: 'A radio',
-    rotator: 'A rotator',
-    done: 'Ready',
+    call: texts.yourCall,
+    place: texts.yourPlace,
+    radio: texts.aRadio,
+    rotator: texts.aRotator,
+    done: texts.ready,
   };
 
   let call = $state('');
@@ -43,10 +44,10 @@
   }
 </script>
 
-<section class="view steps" aria-label="First steps">
+<section class="view steps" aria-label={texts.firstSteps}>
   <div class="view-head">
-    <h1>First steps</h1>
-    <span class="muted">A minute or two. Everything can be changed later under Station and Hookups.</span>
+    <h1>{texts.firstSteps}</h1>
+    <span class="muted">{texts.aMinuteOrTwoEverything}</span>
   </div>
   <ol>
     {#each STEPS as step, i (step)}
@@ -65,15 +66,15 @@
             void way.nameCall(call, name);
           }}
         >
-          <h2>Which call do you use?</h2>
-          <p class="muted">Contacts whose record names no call are logged with it.</p>
+          <h2>{texts.whichCallDoYouUse}</h2>
+          <p class="muted">{texts.contactsWhoseRecordNamesNo}</p>
           <div class="pair">
-            <TextInput size="sm" labelText="Your call" bind:value={call} />
-            <TextInput size="sm" labelText="Your name" bind:value={name} />
+            <TextInput size="sm" labelText={texts.yourCall} bind:value={call} />
+            <TextInput size="sm" labelText={texts.yourName} bind:value={name} />
           </div>
           <div class="act">
-            <Button size="small" type="submit" disabled={way.busy || !call.trim()}>Go on</Button>
-            <Button size="small" kind="ghost" on:click={() => way.next()}>Not now</Button>
+            <Button size="small" type="submit" disabled={way.busy || !call.trim()}>{texts.goOn}</Button>
+            <Button size="small" kind="ghost" on:click={() => way.next()}>{texts.notNow}</Button>
           </div>
         </form>
       {:else if way.step === 'place'}
@@ -83,25 +84,25 @@
             void way.addPlace(place, locator);
           }}
         >
-          <h2>Where are you?</h2>
-          <p class="muted">The locator gives distances and bearings; 4 characters do, 6 are better.</p>
+          <h2>{texts.whereAreYou}</h2>
+          <p class="muted">{texts.theLocatorGivesDistancesAnd}</p>
           <div class="pair">
-            <TextInput size="sm" labelText="Locator" placeholder="HM49kq" bind:value={locator} />
-            <TextInput size="sm" labelText="The place is called" bind:value={place} />
+            <TextInput size="sm" labelText={texts.locator} placeholder={texts.hm49kq} bind:value={locator} />
+            <TextInput size="sm" labelText={texts.thePlaceIsCalled} bind:value={place} />
           </div>
           <div class="act">
             <Button size="small" type="submit" disabled={way.busy || !place.trim() || !locator.trim()}
-              >Go on</Button
+              >{texts.goOn}</Button
             >
-            <Button size="small" kind="ghost" on:click={() => way.next()}>Not now</Button>
+            <Button size="small" kind="ghost" on:click={() => way.next()}>{texts.notNow}</Button>
           </div>
         </form>
       {:else if way.step === 'radio'}
         <DeviceStep
           want="RADIO"
-          title="Is a radio connected?"
-          words="Every serial port is tried at the usual speeds, each way of speaking for less than half a second. Nothing is transmitted."
-          suggestion="Radio"
+          title={texts.isARadioConnected}
+          words={texts.everySerialPortIsTried}
+          suggestion={texts.radio}
           busy={way.busy}
           onadd={(finding, name) => way.addRadio(finding, name)}
           onskip={() => way.next()}
@@ -109,34 +110,35 @@
       {:else if way.step === 'rotator'}
         <DeviceStep
           want="ROTATOR"
-          title="And a rotator?"
-          words="It was looked for at the same time. It does not turn by this."
-          suggestion="Rotator"
+          title={texts.andARotator}
+          words={texts.itWasLookedForAt}
+          suggestion={texts.rotator}
           busy={way.busy}
           onadd={(finding, name) => way.addRotor(finding, name)}
           onskip={() => way.next()}
         />
       {:else}
-        <h2>That is all it takes</h2>
+        <h2>{texts.thatIsAllItTakes}</h2>
         <ul class="sum">
           <li>
-            {station.view?.ownCall ? `Contacts are logged as ${station.view.ownCall}.` : 'No call yet.'}
+            {station.view?.ownCall ? texts.contactsAreLoggedAs(station.view.ownCall) : texts.noCallYet}
           </li>
           <li data-testid="radio-sum">
-            {#if radio?.now}{radio.name} is live on {megaHertz(radio.now.frequencyHz)} MHz.
-            {:else if radio}{radio.name} is being connected…
-            {:else}No radio; add one under Hookups when there is.{/if}
+            {#if radio?.now}{texts.isLiveOnMhz(radio.name, megaHertz(radio.now.frequencyHz))}
+            {:else if radio}{texts.isBeingConnected(radio.name)}
+            {:else}{texts.noRadioAddOneUnder}{/if}
           </li>
           <li data-testid="rotor-sum">
-            {#if rotor?.headingDegrees !== undefined}{rotor.name} is live and points to {Math.round(
-                rotor.headingDegrees,
-              )}°.
-            {:else if rotor}{rotor.name} is being connected…
-            {:else}No rotator.{/if}
+            {#if rotor?.headingDegrees !== undefined}{texts.isLiveAndPointsTo(
+                rotor.name,
+                Math.round(rotor.headingDegrees),
+              )}
+            {:else if rotor}{texts.isBeingConnected(rotor.name)}
+            {:else}{texts.noRotator}{/if}
           </li>
         </ul>
         <div class="act">
-          <Button size="small" on:click={() => firstSteps.done()}>To the Desk</Button>
+          <Button size="small" on:click={() => firstSteps.done()}>{texts.toTheDesk}</Button>
         </div>
       {/if}
       {#if way.problem}<p class="trouble" role="alert">{way.problem}</p>{/if}
@@ -144,7 +146,7 @@
   {/key}
   {#if way.step !== 'done'}
     <p class="leave">
-      <button class="more" onclick={() => firstSteps.done()}>I will set it up myself</button>
+      <button class="more" onclick={() => firstSteps.done()}>{texts.iWillSetItUp}</button>
     </p>
   {/if}
 </section>

@@ -1,6 +1,7 @@
 package yokebar.app.operate.net;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.FlushModeType;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -104,6 +105,9 @@ class CheckInEditing {
                         String.class)
                 .setParameter("call", call.text())
                 .setParameter("row", row)
+                // No other check-in of this line has that call, and before a flush all those of the session would be
+                // compared.
+                .setFlushMode(FlushModeType.COMMIT)
                 .setMaxResults(1)
                 .getResultStream()
                 .findFirst();

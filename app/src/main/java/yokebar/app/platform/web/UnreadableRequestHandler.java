@@ -44,6 +44,10 @@ class UnreadableRequestHandler {
             return "The request is not JSON: see line " + at.getLineNr() + ", character " + at.getColumnNr() + ".";
         }
         if (cause instanceof JacksonException wrong && !wrong.getPath().isEmpty()) {
+            // A number or a yes-no that is not there is read as null, and only the words of the exception tell that.
+            if (wrong.getOriginalMessage().startsWith("Cannot map `null` into")) {
+                return "\"" + path(wrong) + "\" is missing.";
+            }
             return "\"" + path(wrong) + "\" has a value of the wrong kind; /api/docs describes what is expected there.";
         }
         return "The request has no body, or one that cannot be read as JSON.";

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import yokebar.app.AppTest;
 
@@ -32,6 +33,13 @@ class UnreadableRequestTest extends AppTest {
     void aValueOfTheWrongKindIsNamed() throws Exception {
         assertThat(answer("{\"frequencyHz\": {\"hz\": 7}}"))
                 .startsWith("\"frequencyHz\" has a value of the wrong kind");
+    }
+
+    @Test
+    void aNumberThatIsNotThereIsNamed() throws Exception {
+        assertThat(sendJson("PUT", "/api/picture-replies/layouts", Map.of("name", "Plain"))
+                        .body())
+                .contains("\\\"width\\\" is missing.");
     }
 
     @Test

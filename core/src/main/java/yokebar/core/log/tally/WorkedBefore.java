@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 public final class WorkedBefore {
     private final Tally whole = new Tally(Scope.WHOLE_LOG, EnumSet.allOf(CreditKind.class));
     private final Map<Scope, Tally> scoped = new HashMap<>();
-    private final TreeSet<String> calls = new TreeSet<>();
+    private final CallList calls = new CallList();
     /** The calls of stations that were worked under another than the one issued, by that. */
     private final Map<String, Set<String>> otherCalls = new HashMap<>();
 
@@ -101,28 +101,12 @@ public final class WorkedBefore {
 
     /** Calls that hold a part anywhere, at most as many as asked for; those that end with it before the others. */
     public synchronized List<String> callsWith(String part, int max) {
-        List<String> ending = new ArrayList<>();
-        List<String> others = new ArrayList<>();
-        for (String call : calls) {
-            if (call.endsWith(part)) {
-                ending.add(call);
-            } else if (others.size() < max && call.contains(part)) {
-                others.add(call);
-            }
-            if (ending.size() == max) {
-                return ending;
-            }
-        }
-        ending.addAll(others.subList(0, Math.min(others.size(), max - ending.size())));
-        return ending;
+        return calls.with(part, max);
     }
 
     /** Calls that begin so, in alphabetical order, at most as many as asked for. */
     public synchronized List<String> callsFrom(String start, int max) {
-        return calls.tailSet(start).stream()
-                .takeWhile(call -> call.startsWith(start))
-                .limit(max)
-                .toList();
+        return calls.from(start, max);
     }
 
     /** Every call a station was worked under, and the one it was issued, whether that was worked or not. */

@@ -1,6 +1,7 @@
 package yokebar.app.operate.net.roster;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.FlushModeType;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -119,6 +120,9 @@ public class NetRoster {
         return db.createQuery("from MemberRow where netId = :net and callSign = :call", MemberRow.class)
                 .setParameter("net", netId)
                 .setParameter("call", call)
+                // Stations are only added one at a time, and before a flush all check-ins of the session would be
+                // compared.
+                .setFlushMode(FlushModeType.COMMIT)
                 .getResultStream()
                 .findFirst()
                 .orElse(null);
