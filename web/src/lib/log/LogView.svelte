@@ -110,11 +110,7 @@
       >
         <ChartBar size={16} /> <span>{texts.statistics}</span>
       </a>
-      <button
-        class="tool"
-        onclick={() => navigation.open({ of: 'changes' })}
-        title={texts.whatWasChangedToBe}
-      >
+      <button class="tool" onclick={() => navigation.open({ of: 'changes' })} title={texts.changesHint}>
         <Undo size={16} /> <span>{texts.changes}</span>
       </button>
       <LogMenus onsearch={(wanted) => search(wanted, 0)} />

@@ -141,7 +141,7 @@ export const texts = {
   searchTheLog: 'Search the log',
   wordsBand20mDate2024: 'Words, band:20m, date:2024-05.. ( / )',
   countsByBandModeYear: 'Counts by band, mode, year …',
-  whatWasChangedToBe: 'What was changed, to be taken back',
+  changesHint: 'What was changed, to be taken back',
   reading: 'Reading…',
   ofFound: (found: TextPart, contacts: TextPart) => `${found} of ${contacts}`,
   newWaiting: (waiting: TextPart) => `${waiting} new`,

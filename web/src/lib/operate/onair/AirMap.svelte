@@ -68,6 +68,9 @@
   const dot = (at: { latitudeDegrees?: number; longitudeDegrees?: number }): [number, number] =>
     projection([at.longitudeDegrees ?? 0, at.latitudeDegrees ?? 0]) ?? [-99, -99];
 
+  const hears = ({ call, snrDb }: { call: string; snrDb?: number }) =>
+    texts.hearsItCall(call, snrDb === undefined ? '' : `, ${snrDb} dB`);
+
   function turn() {
     round = !round;
     memory.setItem(KEPT, round ? 'round' : 'flat');
@@ -99,12 +102,7 @@
               })}
             />
             <path class="hearer" transform={`translate(${dot(hearer).join(' ')})`} d="M-4 3L0 -4L4 3Z"
-              ><title
-                >{texts.hearsItCall(
-                  hearer.call,
-                  hearer.snrDb === undefined ? '' : `, ${hearer.snrDb} dB`,
-                )}</title
-              ></path
+              ><title>{hears(hearer)}</title></path
             >
           {/if}
         {/each}
@@ -149,13 +147,7 @@
     >
     <span class="sign"
       ><svg width="12" height="12"
-        ><rect class="open" x="2" y="2" width="8" height="8" /><rect
-          class="full"
-          x="2"
-          y="6"
-          width="8"
-          height="4"
-        /></svg
+        ><rect class="open" x="2" y="2" width="8" height="8" /><path class="full" d="M2 6h8v4H2Z" /></svg
       >
       {texts.isNeeded}</span
     >

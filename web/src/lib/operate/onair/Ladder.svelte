@@ -124,9 +124,7 @@
       <button onclick={() => zoom(0.6)} aria-label={texts.closerOnBand(band)}>+</button>
       <button onclick={() => zoom(1.6)} aria-label={texts.furtherOnBand(band)}>−</button>
       <button onclick={() => show(fitted(here, whole))} title={texts.showAllStations}>{texts.fit}</button>
-      <button aria-pressed={following} onclick={follow} title={texts.keepTheRadioInView}
-        >{texts.follow}</button
-      >
+      <button aria-pressed={following} onclick={follow} title={texts.radioInView}>{texts.follow}</button>
       {#if onclose}<button onclick={onclose} aria-label={texts.closeTheLadderOf(band)}>×</button>{/if}
     </div>
   </header>

@@ -132,7 +132,7 @@ export const texts = {
 
   // Ladder
   showAllStations: 'Show all stations',
-  keepTheRadioInView: 'Keep the radio in view',
+  radioInView: 'Keep the radio in view',
   ladderBand: (band: TextPart) => `Ladder ${band}`,
   withoutRoomForTheirCalls: (value: TextPart) => `${value} without room for their calls; zoom in`,
   stationsValue: (value: TextPart) => `${value} stations`,

@@ -51,22 +51,15 @@
       </p>
       <p class="muted">
         {#if partner.entity}
-          {texts.zonesAndName(
-            partner.entity.name,
-            partner.entity.continent,
-            partner.entity.cqZone,
-            partner.entity.ituZone,
-          )}
-        {:else}
-          {texts.atSeaInTheAir}
-        {/if}
+          {@const entity = partner.entity}
+          {texts.zonesAndName(entity.name, entity.continent, entity.cqZone, entity.ituZone)}
+        {:else}{texts.atSeaInTheAir}{/if}
       </p>
       {#if typed?.dupe}<p class="dupe"><strong>{typed.dupe}</strong></p>{/if}
       {#each typed?.wants ?? [] as want (want)}<p class="bring wanted">{want}</p>{/each}
       {#each typed?.brings ?? [] as bring (bring)}<p class="bring">{bring}</p>{/each}
       <p class="times">
-        {#if partner.contacts === 0}
-          {texts.notWorkedBefore}
+        {#if partner.contacts === 0}{texts.notWorkedBefore}
         {:else}
           {worked}{#if partner.lastConfirmed}<span class="muted"
               >{texts.lastOfDate(utcDate(partner.lastConfirmed))}</span

@@ -27,11 +27,9 @@
 {:else}
   <p class="muted">
     {#if kind === 'KEPT'}
-      {texts.backupsHoldTheKeyThat}<span class="mono">secrets.key</span
-      >{texts.sealedWithYourPassphraseOn}
+      {texts.backupsHoldTheKeyThat}<span class="mono">secrets.key</span>{texts.sealedWithYourPassphraseOn}
     {:else}
-      {texts.backupsDoNotHoldThe}<span class="mono">secrets.key</span
-      >{texts.onAnotherComputerEachPassword}
+      {texts.backupsDoNotHoldThe}<span class="mono">secrets.key</span>{texts.onAnotherComputerEachPassword}
     {/if}
   </p>
 {/if}
