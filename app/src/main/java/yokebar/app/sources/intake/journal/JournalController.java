@@ -78,6 +78,7 @@ class JournalController {
     /**
      * A field of a record.
      *
+     * @param arrived what the record says
      * @param logged what the log says; null for nothing
      * @param same whether it says the same
      */
