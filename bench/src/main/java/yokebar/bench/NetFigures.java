@@ -1,6 +1,8 @@
 package yokebar.bench;
 
+import com.sun.management.OperatingSystemMXBean;
 import java.io.IOException;
+import java.lang.management.ManagementFactory;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -13,6 +15,7 @@ public final class NetFigures {
     private static final int CHECK_INS_OF_A_SESSION = 1000;
     private static final int CHECK_INS = 300;
     private static final int CALLS_A_LINE = 50;
+    private static final double QUIET_LOAD = 0.05;
 
     private final RunningYokebar yokebar;
 
@@ -28,6 +31,9 @@ public final class NetFigures {
         try (RunningYokebar yokebar = new RunningYokebar(home)) {
             Waiting.until("the index", 200, () -> !yokebar.send("GET", "api/log/index", "")
                     .contains("\"ready\":false"));
+            // What else begins after a start: services look through the whole log.
+            OperatingSystemMXBean system = ManagementFactory.getPlatformMXBean(OperatingSystemMXBean.class);
+            Waiting.until("a quiet application", 2000, () -> system.getProcessCpuLoad() < QUIET_LOAD);
             new NetFigures(yokebar).run();
         }
     }

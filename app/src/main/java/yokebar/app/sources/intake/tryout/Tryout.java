@@ -15,7 +15,7 @@ final class Tryout {
     private final String id;
     private final String name;
     private final Path file;
-    private final boolean ours;
+    private final boolean ownCopy;
     private final long bytes;
     private volatile TryoutOptions options = TryoutOptions.PLAIN;
     private volatile TryoutPicture picture;
@@ -85,12 +85,12 @@ final class Tryout {
             @Nullable Long changeId,
             @Nullable String sentence) {}
 
-    /** @param ours whether the file is a copy of ours, to be deleted when it is no longer needed */
-    Tryout(String id, String name, Path file, boolean ours, long bytes) {
+    /** @param ownCopy whether the file is a copy made here, to be deleted when it is no longer needed */
+    Tryout(String id, String name, Path file, boolean ownCopy, long bytes) {
         this.id = id;
         this.name = name;
         this.file = file;
-        this.ours = ours;
+        this.ownCopy = ownCopy;
         this.bytes = bytes;
         this.picture = new TryoutPicture(
                 State.READING,
@@ -117,8 +117,8 @@ final class Tryout {
         return file;
     }
 
-    boolean ours() {
-        return ours;
+    boolean ownCopy() {
+        return ownCopy;
     }
 
     long bytes() {

@@ -214,7 +214,7 @@ class Tryouts implements SmartLifecycle {
 
     private void forget(String id) {
         Tryout tryout = known.remove(id);
-        if (tryout != null && tryout.ours()) {
+        if (tryout != null && tryout.ownCopy()) {
             delete(tryout.file());
         }
     }
