@@ -82,7 +82,7 @@ class Tryouts implements SmartLifecycle {
         known.values().forEach(Tryout::cancel);
         worker.shutdown();
         readers.shutdown();
-        known.values().stream().filter(Tryout::ours).forEach(tryout -> delete(tryout.file()));
+        known.values().stream().filter(Tryout::ownCopy).forEach(tryout -> delete(tryout.file()));
     }
 
     @Override
