@@ -18,6 +18,9 @@
     void store.chosenId;
     body?.querySelector('.chosen')?.scrollIntoView({ block: 'nearest' });
   });
+  $effect(() => {
+    if (store.addedId !== undefined) body?.lastElementChild?.scrollIntoView({ block: 'nearest' });
+  });
 </script>
 
 {#if sheet.checkIns.length === 0}

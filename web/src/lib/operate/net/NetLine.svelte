@@ -32,7 +32,11 @@
       candidates.map((one) => ({ part, call: one.call, name: one.name, because: because(one) })),
     ) ?? [],
   );
-  const chosen = $derived(store.sheet?.checkIns.find((one) => one.id === store.chosenId));
+  /** Which check-in a line without a call is about. */
+  const about = $derived.by(() => {
+    const id = store.chosenId ?? store.sheet?.turnId;
+    return store.sheet?.checkIns.find((one) => one.id === id);
+  });
   const problems = $derived(store.problem ? [store.problem] : (store.view?.problems ?? []));
 
   const marks = $derived(MARKS.map((mark) => store.sheet?.words[mark.field] ?? ''));
@@ -122,13 +126,11 @@
     {:else if problems.length > 0}
       <span class="trouble">{problems.join(' ')}</span>
     {:else if store.text !== ''}
-      <span class="muted"
-        >{store.view === undefined || store.view.stations > 0
-          ? texts.enterChecksIn
-          : texts.enterAppliesThisTo(
-              chosen ? (chosen.call ?? chosen.heard) : texts.theStationWhoseTurnIt,
-            )}</span
-      >
+      <span class="muted">
+        {#if store.view === undefined || store.view.stations > 0}{texts.enterChecksIn}
+        {:else if about}{texts.enterAppliesThisTo(about.call ?? about.heard)}
+        {:else}{texts.chooseAStationFirst}{/if}
+      </span>
     {:else}
       <span class="muted"
         >{#if !store.sheet?.netControl}<kbd>↑↓</kbd> {texts.chooseThen} <kbd>*</kbd> {texts.worked}{:else}<kbd

@@ -43,6 +43,8 @@ export class SheetStore {
   refused = $state.raw<{ text: string; sentence: string }[]>([]);
   /** The check-in that keys and lines without a call are about; undefined for the one whose turn it is. */
   chosenId = $state<number | undefined>(undefined);
+  /** The check-in that was typed here last. */
+  addedId = $state<number | undefined>(undefined);
   /** Somebody wants the cursor in the line; whoever gives it takes this back. */
   focusAsked = $state(false);
   /** The check-in that is being edited in place. */
@@ -159,7 +161,10 @@ export class SheetStore {
       try {
         const path = { id: sessionId };
         const answer = await got(api.POST('/api/net-sessions/{id}/entries', { params: { path }, body }));
-        if (sessionId === this.#id) this.#take(answer);
+        if (sessionId === this.#id) {
+          this.#take(answer);
+          this.addedId = Math.max(0, ...answer.sheet.checkIns.map((one) => one.id));
+        }
         this.problem = '';
       } catch (e) {
         if (e instanceof NoAnswer) {

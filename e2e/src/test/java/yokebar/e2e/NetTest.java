@@ -87,6 +87,7 @@ class NetTest extends BrowserTest {
             }
         }
         assertThat(rows()).hasCount(CHECK_INS);
+        assertThat(rows().last()).isInViewport();
         List<String> expected = new ArrayList<>();
         for (int i = 0; i < CHECK_INS; i++) {
             expected.add(call(i));
