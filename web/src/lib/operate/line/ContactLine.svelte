@@ -172,6 +172,7 @@
     top: 2px;
     border-top: 1px solid var(--yb-line-strong);
     color: var(--yb-ink-2);
+    line-height: 14px;
     overflow: hidden;
     white-space: nowrap;
   }

@@ -23,6 +23,11 @@ import tools.jackson.databind.JsonNode;
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class ContactLineTest extends LoggingTest {
     private static final int CONTACTS = 30;
+    private static final String LABELS_ARE_WHOLE =
+            """
+            [...document.querySelectorAll('.labels span')]
+              .every((label) => label.offsetTop + label.offsetHeight <= label.parentElement.clientHeight)
+            """;
     private static final String[] TUNINGS = {"14025", "7012.5", "21030", "10105"};
     private static final String[] BANDS = {"20m", "40m", "15m", "30m"};
     private static final String[] NAMES = {"ana", "bo", "carla", "dimas"};
@@ -91,6 +96,7 @@ class ContactLineTest extends LoggingTest {
         Locator says = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Contact line"));
         assertThat(says.getByText("Paraguay")).isVisible();
         assertThat(says.getByText("new station")).isVisible();
+        Until.itIs("what each word is stands whole below it", () -> (Boolean) page.evaluate(LABELS_ARE_WHOLE));
         Locator card = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Partner"));
         assertThat(card.getByText("new entity, Paraguay")).isVisible();
         page.keyboard().press("Escape");
