@@ -80,7 +80,7 @@
       </div>
     {/if}
     {#if runs}
-      <NetClock {sheet} onidentified={() => store.identified()} />
+      <div class="clock"><NetClock {sheet} onidentified={() => store.identified()} /></div>
     {:else}
       <div class="ended" role="status">
         <span>
@@ -127,6 +127,8 @@
     display: flex;
     flex-direction: column;
     gap: 8px;
+    /* What is scrolled to is not to be hidden by the clock or the line. */
+    scroll-padding: 80px 0 100px;
   }
 
   .sheet .view-head {
@@ -173,6 +175,13 @@
     color: var(--yb-ink);
     font-size: 13px;
     cursor: pointer;
+  }
+
+  .clock {
+    position: sticky;
+    top: -24px;
+    z-index: 1;
+    background: var(--yb-ground);
   }
 
   .foot {
