@@ -34,7 +34,7 @@
 <div class="composer">
   <figure>
     {#if store.preview}
-      <img src={store.preview} alt={texts.replyToWhom(draft.call || 'everybody')} />
+      <img src={store.preview} alt={texts.replyToWhom(draft.call || texts.everybody)} />
     {:else}
       <p class="muted">{texts.drawingThePicture}</p>
     {/if}

@@ -59,13 +59,29 @@ export class ReplyStore {
   /** Begins a reply to a received picture, or to the station in the contact line. */
   begin(details: PictureDetails | undefined, callInLine: string | undefined): void {
     const picture = details?.picture;
-    this.draft.receivedId = picture?.id;
-    this.draft.contactId = picture?.contactId;
+    const contactId = picture?.contactId;
     const call = picture?.call ?? picture?.waitsFor ?? callInLine;
-    if (call !== undefined && call !== this.draft.call) {
+    const other = call !== undefined && (call !== this.draft.call || contactId !== this.draft.contactId);
+    this.draft.receivedId = picture?.id;
+    this.draft.contactId = contactId;
+    if (other) {
       Object.assign(this.draft, { call, name: '', reportSent: USUAL_REPORT, reportReceived: '', words: '' });
+      if (contactId !== undefined) void this.#takeFrom(contactId);
     }
     this.changed();
+  }
+
+  /** Takes what is logged of the contact: both reports are put into it again with the reply. */
+  async #takeFrom(contactId: number): Promise<void> {
+    await this.#act(async () => {
+      const { fields } = await got(api.GET('/api/contacts/{id}', { params: { path: { id: contactId } } }));
+      if (contactId !== this.draft.contactId) return;
+      // What was typed meanwhile stands.
+      this.draft.name ||= fields['NAME'] ?? '';
+      this.draft.reportReceived ||= fields['RST_RCVD'] ?? '';
+      if (this.draft.reportSent === USUAL_REPORT) this.draft.reportSent = fields['RST_SENT'] ?? USUAL_REPORT;
+      this.changed();
+    });
   }
 
   useLayout(name: string): void {

@@ -43,6 +43,17 @@ describe('ReplyStore', () => {
     expect(store.draft.words).toBe('Thanks');
   });
 
+  it('begins with the name and the reports of the contact, which are not to be overwritten', async () => {
+    server.on('GET /api/contacts/7', { fields: { NAME: 'Ana', RST_SENT: '59', RST_RCVD: '57' } });
+    store.begin({ picture: { id: 9, call: 'ZP5QXA', contactId: 7 } } as never, undefined);
+    await vi.waitFor(() =>
+      expect(store.draft).toMatchObject({ name: 'Ana', reportSent: '59', reportReceived: '57' }),
+    );
+    server.on('GET /api/contacts/8', { fields: {} });
+    store.begin({ picture: { id: 10, call: 'ZP5QXA', contactId: 8 } } as never, undefined);
+    expect(store.draft).toMatchObject({ name: '', reportSent: '595', reportReceived: '' });
+  });
+
   it('answers the station in the contact line when no picture is chosen', () => {
     store.begin(undefined, 'OZ1QAB');
     expect(store.draft).toMatchObject({ call: 'OZ1QAB', reportSent: '595' });

@@ -119,6 +119,7 @@ export const texts = {
   whereYourPictureProgramKeeps: 'Where your picture program keeps its pictures.',
 
   // ReplyComposer
+  everybody: 'everybody',
   name: 'Name',
   reportSent: 'Report sent',
   reportReceived: 'Report received',
