@@ -11,6 +11,7 @@ import org.h2.mvstore.FileStore;
 import org.h2.mvstore.MVStore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -29,7 +30,7 @@ public class Compaction implements SmartLifecycle {
     static final int MOSTLY_DEAD_PERCENT = 40;
     /** While the application runs, the file is looked at so often. */
     private static final int LOOK_EVERY_MS = 5_000;
-    /** A smaller file is left as it is while the application runs. */
+
     private static final long LARGE_BYTES = 16L << 20;
 
     private static final int HALF_DEAD_PERCENT = 60;
@@ -42,11 +43,19 @@ public class Compaction implements SmartLifecycle {
     private static final int AT_ONCE_BYTES = 16 << 20;
 
     private final DataSource database;
+    private final long largeBytes;
     private volatile boolean running;
     private volatile long writtenBefore = -1;
 
+    @Autowired
     Compaction(DataSource database) {
+        this(database, LARGE_BYTES);
+    }
+
+    /** @param largeBytes a smaller file is left as it is while the application runs */
+    Compaction(DataSource database, long largeBytes) {
         this.database = database;
+        this.largeBytes = largeBytes;
     }
 
     @Override
@@ -119,7 +128,7 @@ public class Compaction implements SmartLifecycle {
             long written = file.getWriteCount();
             boolean calm = writtenBefore >= 0 && written - writtenBefore <= FEW_WRITES;
             writtenBefore = written;
-            if (calm && file.size() >= LARGE_BYTES && livePercent(store, file) < HALF_DEAD_PERCENT) {
+            if (calm && file.size() >= largeBytes && livePercent(store, file) < HALF_DEAD_PERCENT) {
                 long before = file.size();
                 store.compact(TARGET_PERCENT, AT_ONCE_BYTES);
                 checkpoint(connection);

@@ -17,6 +17,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
 class CompactionTest {
+    private static final long LARGE_BYTES = 8L << 20;
+
     @TempDir
     private Path folder;
 
@@ -92,18 +94,17 @@ class CompactionTest {
             statement.execute("create table t (id int primary key, a varchar(400), b varchar(400))");
             statement.execute("create index t_a on t (a)");
             statement.execute("create index t_b on t (b)");
-            for (int i = 0; Files.size(file) < 24L << 20; i++) {
+            for (int i = 0; Files.size(file) < 2 * LARGE_BYTES; i++) {
                 statement.execute("insert into t values (" + i + ", random_uuid() || repeat('x', 300), random_uuid())");
             }
         }
-        long before = Files.size(file);
         int rows = count(durable);
-        Compaction compaction = new Compaction(durable);
+        Compaction compaction = new Compaction(durable, LARGE_BYTES);
         compaction.start();
         // What was written a moment ago is kept for a crash; that moment is shorter here.
         await().atMost(Duration.ofSeconds(30)).pollInSameThread().untilAsserted(() -> {
             compaction.compactWhenCalm();
-            assertThat(Files.size(file)).isLessThan(before / 2);
+            assertThat(Files.size(file)).isLessThan(LARGE_BYTES);
         });
         assertThat(count(durable)).isEqualTo(rows);
     }
