@@ -1,0 +1,43 @@
+package yokebar.core.operate.contest;
+
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.mode.Mode;
+import yokebar.core.basics.mode.ModeGroup;
+
+/** The modes that contests tell apart; radioteletype counts as a mode of its own. */
+public enum ContestMode {
+    CW("CW"),
+    PHONE("PH"),
+    RTTY("RY"),
+    DIGITAL("DG");
+
+    private final String cabrillo;
+
+    ContestMode(String cabrillo) {
+        this.cabrillo = cabrillo;
+    }
+
+    public static ContestMode of(Mode mode) {
+        if (mode.name().equals("RTTY")) {
+            return RTTY;
+        }
+        ModeGroup group = mode.group();
+        return group == ModeGroup.CW ? CW : group == ModeGroup.PHONE ? PHONE : DIGITAL;
+    }
+
+    /** The mode of a name in any case, or null. */
+    public static @Nullable ContestMode named(String name) {
+        for (ContestMode mode : values()) {
+            if (mode.name().equals(name.toUpperCase(Locale.ROOT))) {
+                return mode;
+            }
+        }
+        return null;
+    }
+
+    /** As the Cabrillo 3.0 specification writes it in a contact's line. */
+    public String cabrillo() {
+        return cabrillo;
+    }
+}

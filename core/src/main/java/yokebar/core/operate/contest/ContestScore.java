@@ -1,0 +1,307 @@
+package yokebar.core.operate.contest;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeSet;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.band.Band;
+import yokebar.core.basics.geo.Locator;
+import yokebar.core.basics.geo.Path;
+
+/**
+ * Counts the contacts of one contest. Contacts may come in any order, be changed and taken out again; each time only what
+ * depends on that contact is counted anew, and the result is the same as counting all of them in the order they were made. Of two
+ * that began in the same second the one with the lower number in the log was first. Not safe for use by several threads.
+ */
+public final class ContestScore {
+    private static final Comparator<Entry> BY_TIME =
+            Comparator.comparing((Entry e) -> e.contact.start()).thenComparingLong(e -> e.contact.id());
+
+    private final ContestDefinition definition;
+    private final Map<Fact, String> own;
+    private final int powerFactor;
+    private final Map<Long, Entry> entries = new HashMap<>();
+    /** Contacts that would be dupes of each other, by what they have in common. */
+    private final Map<String, TreeSet<Entry>> repeats = new HashMap<>();
+
+    private final List<Holders> multipliers = new ArrayList<>();
+    private final List<Holders> bonuses = new ArrayList<>();
+    private final Map<Band, BandCount> bands = new EnumMap<>(Band.class);
+
+    /**
+     * @param own what is known of the own station
+     * @param power the power class, such as {@code LOW}; one the definition has no factor for counts once
+     */
+    public ContestScore(ContestDefinition definition, Map<Fact, String> own, String power) {
+        this.definition = definition;
+        this.own = own;
+        powerFactor = definition.score().powerFactors().getOrDefault(power, 1);
+        definition.multipliers().forEach(value -> multipliers.add(new Holders(value)));
+        definition.bonuses().forEach(bonus -> bonuses.add(new Holders(bonus.value())));
+    }
+
+    /** One contact with what it comes to at present. */
+    private static final class Entry {
+        private final ContestContact contact;
+        private final long worth;
+        private Outcome outcome;
+
+        Entry(ContestContact contact, Outcome outcome, long worth) {
+            this.contact = contact;
+            this.outcome = outcome;
+            this.worth = worth;
+        }
+    }
+
+    /** What the contacts of one band come to. */
+    private static final class BandCount {
+        private int counting;
+        private int dupes;
+        private long points;
+    }
+
+    /** Who has brought the values of something that counts, the first one first. */
+    private final class Holders {
+        private final CountedValue value;
+        private final Map<String, TreeSet<Entry>> byKey = new HashMap<>();
+
+        Holders(CountedValue value) {
+            this.value = value;
+        }
+
+        void change(Entry entry, boolean counts) {
+            String key = key(entry.contact);
+            if (key == null) {
+                return;
+            }
+            TreeSet<Entry> holders = byKey.computeIfAbsent(key, k -> new TreeSet<>(BY_TIME));
+            if (counts) {
+                holders.add(entry);
+            } else {
+                holders.remove(entry);
+            }
+            if (holders.isEmpty()) {
+                byKey.remove(key);
+            }
+        }
+
+        boolean firstIs(Entry entry) {
+            String key = key(entry.contact);
+            TreeSet<Entry> holders = key == null ? null : byKey.get(key);
+            return holders != null && holders.first() == entry;
+        }
+
+        int firstOn(Band band) {
+            return (int) byKey.values().stream()
+                    .filter(holders -> holders.first().contact.band() == band)
+                    .count();
+        }
+
+        private @Nullable String key(ContestContact contact) {
+            String counted = contact.facts().get(value.of());
+            return counted == null || !meets(value.when(), contact) ? null : join(counted, value.each(), contact);
+        }
+    }
+
+    /** Adds a contact, or puts it in place of the one with the same id. */
+    public void put(ContestContact contact) {
+        remove(contact.id());
+        Entry entry = new Entry(contact, outcome(contact), worth(contact));
+        entries.put(contact.id(), entry);
+        if (entry.outcome == Outcome.COUNTS) {
+            // Until it is settled nothing of it is counted yet.
+            entry.outcome = Outcome.DUPE;
+            bands.computeIfAbsent(contact.band(), b -> new BandCount()).dupes++;
+            TreeSet<Entry> group = repeats.computeIfAbsent(repeatKey(contact), k -> new TreeSet<>(BY_TIME));
+            group.add(entry);
+            settle(group);
+        }
+    }
+
+    /** Takes a contact out; nothing happens when it is not there. */
+    public void remove(long id) {
+        Entry entry = entries.remove(id);
+        if (entry == null) {
+            return;
+        }
+        String key = repeatKey(entry.contact);
+        TreeSet<Entry> group = repeats.get(key);
+        if (group == null || !group.remove(entry)) {
+            return;
+        }
+        count(entry, false);
+        BandCount band = band(entry);
+        band.dupes--;
+        if (band.counting + band.dupes == 0) {
+            bands.remove(entry.contact.band());
+        }
+        if (group.isEmpty()) {
+            repeats.remove(key);
+        } else {
+            settle(group);
+        }
+    }
+
+    /** What a contact is worth at present; null when it is not there. */
+    public @Nullable Verdict verdict(long id) {
+        Entry entry = entries.get(id);
+        if (entry == null) {
+            return null;
+        }
+        if (entry.outcome != Outcome.COUNTS) {
+            return new Verdict(entry.outcome, 0, List.of(), 0);
+        }
+        List<String> brought = multipliers.stream()
+                .filter(holders -> holders.firstIs(entry))
+                .map(holders -> holders.value.name())
+                .toList();
+        long bonus = 0;
+        for (int i = 0; i < bonuses.size(); i++) {
+            bonus += bonuses.get(i).firstIs(entry) ? definition.bonuses().get(i).points() : 0;
+        }
+        return new Verdict(Outcome.COUNTS, entry.worth, brought, bonus);
+    }
+
+    /** All of it at present. */
+    public Score score() {
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        multipliers.forEach(holders -> counts.put(holders.value.name(), holders.byKey.size()));
+        long bonus = 0;
+        for (int i = 0; i < bonuses.size(); i++) {
+            bonus += (long) bonuses.get(i).byKey.size()
+                    * definition.bonuses().get(i).points();
+        }
+        List<Score.BandScore> byBand = byBand();
+        int counting = byBand.stream().mapToInt(Score.BandScore::contacts).sum();
+        int dupes = byBand.stream().mapToInt(Score.BandScore::dupes).sum();
+        long points = byBand.stream().mapToLong(Score.BandScore::points).sum();
+        return new Score(
+                counting,
+                dupes,
+                entries.size() - counting - dupes,
+                points,
+                counts,
+                bonus,
+                points * factor(counts) * powerFactor + bonus,
+                byBand);
+    }
+
+    private long factor(Map<String, Integer> counts) {
+        return switch (definition.score().multiplyBy()) {
+            case NOTHING -> 1;
+            case SUM -> counts.values().stream().mapToLong(Integer::longValue).sum();
+            case PRODUCT ->
+                counts.values().stream().mapToLong(Integer::longValue).reduce(1, (a, b) -> a * b);
+        };
+    }
+
+    private List<Score.BandScore> byBand() {
+        return definition.bands().stream()
+                .filter(bands::containsKey)
+                .map(band -> {
+                    BandCount count = Objects.requireNonNull(bands.get(band));
+                    return new Score.BandScore(band, count.counting, count.dupes, count.points, firstOn(band));
+                })
+                .toList();
+    }
+
+    private Map<String, Integer> firstOn(Band band) {
+        Map<String, Integer> first = new LinkedHashMap<>();
+        multipliers.forEach(holders -> first.put(holders.value.name(), holders.firstOn(band)));
+        return first;
+    }
+
+    /** Decides anew which contacts of a group count. */
+    private void settle(TreeSet<Entry> group) {
+        Instant again = Instant.MIN;
+        for (Entry entry : group) {
+            boolean counts = !entry.contact.start().isBefore(again);
+            if (counts) {
+                again = definition.repeats().after() == null
+                        ? Instant.MAX
+                        : entry.contact.start().plus(definition.repeats().after());
+            }
+            count(entry, counts);
+        }
+    }
+
+    private void count(Entry entry, boolean counts) {
+        if (counts == (entry.outcome == Outcome.COUNTS)) {
+            return;
+        }
+        entry.outcome = counts ? Outcome.COUNTS : Outcome.DUPE;
+        int sign = counts ? 1 : -1;
+        BandCount band = band(entry);
+        band.counting += sign;
+        band.dupes -= sign;
+        band.points += sign * entry.worth;
+        for (Holders holders : multipliers) {
+            holders.change(entry, counts);
+        }
+        for (Holders holders : bonuses) {
+            holders.change(entry, counts);
+        }
+    }
+
+    private BandCount band(Entry entry) {
+        return Objects.requireNonNull(bands.get(entry.contact.band()));
+    }
+
+    private Outcome outcome(ContestContact contact) {
+        if (definition.periodOf(contact.start()) == 0) {
+            return Outcome.OUTSIDE_PERIODS;
+        }
+        if (!definition.bands().contains(contact.band())) {
+            return Outcome.OTHER_BAND;
+        }
+        if (!definition.modes().contains(contact.mode())) {
+            return Outcome.OTHER_MODE;
+        }
+        boolean counts = definition.counting().isEmpty()
+                || definition.counting().stream().anyMatch(conditions -> meets(conditions, contact));
+        return counts ? Outcome.COUNTS : Outcome.NOT_COUNTED;
+    }
+
+    private long worth(ContestContact contact) {
+        for (PointRule rule : definition.points()) {
+            if (meets(rule.when(), contact)) {
+                return rule.pointsPerKm() == 0 ? rule.points() : rule.pointsPerKm() * kilometres(contact);
+            }
+        }
+        return 0;
+    }
+
+    /** Begun kilometres count as whole ones, at least one; none where a locator is missing. */
+    private long kilometres(ContestContact contact) {
+        Locator here = Locator.read(own.getOrDefault(Fact.LOCATOR, ""));
+        Locator there = Locator.read(contact.facts().getOrDefault(Fact.LOCATOR, ""));
+        if (here == null || there == null) {
+            return 0;
+        }
+        return Math.max(
+                1, (long) Math.ceil(Path.between(here.centre(), there.centre()).distanceKm()));
+    }
+
+    private boolean meets(List<Condition> conditions, ContestContact contact) {
+        return conditions.stream().allMatch(condition -> condition.holds(contact.facts(), own));
+    }
+
+    private String repeatKey(ContestContact contact) {
+        return join(contact.call().text(), definition.repeats().each(), contact);
+    }
+
+    private static String join(String what, List<Fact> each, ContestContact contact) {
+        StringBuilder key = new StringBuilder(what);
+        for (Fact fact : each) {
+            key.append('|').append(contact.facts().getOrDefault(fact, ""));
+        }
+        return key.toString();
+    }
+}
