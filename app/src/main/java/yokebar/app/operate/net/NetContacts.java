@@ -1,12 +1,8 @@
 package yokebar.app.operate.net;
 
-import java.util.List;
 import org.springframework.stereotype.Service;
+import yokebar.app.operate.entry.EntryCompletion;
 import yokebar.app.sources.intake.TypedContacts;
-import yokebar.app.station.callbook.Callbook;
-import yokebar.app.station.position.ContactSetting;
-import yokebar.app.station.position.Positions;
-import yokebar.app.station.reference.ReferenceData;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.channel.Channel;
 import yokebar.core.basics.mode.Mode;
@@ -14,40 +10,21 @@ import yokebar.core.basics.mode.Modes;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.AdifFrequency;
 import yokebar.core.log.contact.AdifTime;
-import yokebar.core.log.contact.Provenance;
-import yokebar.core.log.contact.Source;
 import yokebar.core.log.index.LogFields;
 
 /** Makes the contact of a check-in: what was typed, where it was, what the position, the call and the callbook add. */
 @Service
 class NetContacts {
-    private final Positions positions;
-    private final ReferenceData reference;
-    private final Callbook callbook;
+    private final EntryCompletion completion;
 
-    NetContacts(Positions positions, ReferenceData reference, Callbook callbook) {
-        this.positions = positions;
-        this.reference = reference;
-        this.callbook = callbook;
+    NetContacts(EntryCompletion completion) {
+        this.completion = completion;
     }
 
     /** @param now where the session is, for what the check-in does not know of its own moment */
     TypedContacts.Typed of(NetSessionRow session, CheckInRow row, NetChannel.At now) {
-        AdifFields typed = typed(session, row, now);
-        AdifFields placed = reference.placed(typed, row.at);
-        ContactSetting setting = positions.settingAt(session.positionId);
-        AdifFields complete = setting.complete(placed);
-        Callbook.Completed known = callbook.complete(complete);
-        Provenance provenance = Provenance.of(Source.OPERATOR)
-                .with(added(placed, typed), Source.ENTITY)
-                .with(added(complete, placed), Source.STATION)
-                .with(known.added(), Source.CALLBOOK);
-        return new TypedContacts.Typed(
-                known.record(), row.heard + " in " + session.netName, setting.placeId(), provenance);
-    }
-
-    private static List<String> added(AdifFields after, AdifFields before) {
-        return after.names().stream().filter(name -> before.get(name) == null).toList();
+        return completion.complete(
+                typed(session, row, now), row.at, session.positionId, row.heard + " in " + session.netName);
     }
 
     private static AdifFields typed(NetSessionRow session, CheckInRow row, NetChannel.At now) {

@@ -7,6 +7,7 @@
             "log :: change",
             "log :: search",
             "log :: store",
+            "operate.entry",
             "platform.live",
             "platform.rejection",
             "platform.storage",

@@ -82,7 +82,20 @@ public class TypedContacts {
             @Nullable Long placeId,
             Provenance provenance,
             @Nullable Long sameAs) {
-        Typed contact = new Typed(record, line, placeId, provenance);
+        return log(new Typed(record, line, placeId, provenance), sender, sameAs);
+    }
+
+    /**
+     * Stores a typed contact durably before it returns.
+     *
+     * @param sender where it was typed, in words
+     * @throws Rejection when no contact can be made of it
+     */
+    public Logged log(Typed contact, String sender) {
+        return log(contact, sender, null);
+    }
+
+    private Logged log(Typed contact, String sender, @Nullable Long sameAs) {
         Outcome outcome = intake.take(PATH, List.of(contact.arrival(sender, clock.instant(), sameAs)))
                 .get(0);
         Long contactId = outcome.contactId();

@@ -26,19 +26,6 @@ public final class CabrilloReader implements RecordReader {
     private static final int LOWEST_VHF_MHZ = 50;
     private static final Map<String, String> MODES =
             Map.of("CW", "CW", "PH", "SSB", "FM", "FM", "RY", "RTTY", "DG", "DATA");
-    /** Bands above 30 MHz are given by name. */
-    private static final Map<String, String> BANDS = Map.ofEntries(
-            Map.entry("50", "6m"),
-            Map.entry("70", "4m"),
-            Map.entry("144", "2m"),
-            Map.entry("222", "1.25m"),
-            Map.entry("432", "70cm"),
-            Map.entry("902", "33cm"),
-            Map.entry("1.2G", "23cm"),
-            Map.entry("2.3G", "13cm"),
-            Map.entry("3.4G", "9cm"),
-            Map.entry("5.7G", "6cm"),
-            Map.entry("10G", "3cm"));
 
     private final BufferedReader lines;
     private String contest = "";
@@ -130,8 +117,9 @@ public final class CabrilloReader implements RecordReader {
     }
 
     private static void frequency(String word, AdifFields.Builder fields) {
-        if (BANDS.containsKey(word)) {
-            fields.put("BAND", BANDS.get(word));
+        Band named = CabrilloBands.named(word);
+        if (named != null) {
+            fields.put("BAND", named.adifName());
             return;
         }
         try {

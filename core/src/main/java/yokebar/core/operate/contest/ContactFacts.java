@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.util.ArrayDeque;
+import java.util.Arrays;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -151,9 +152,12 @@ public final class ContactFacts {
     }
 
     private static List<String> words(@Nullable String text) {
-        return text == null || text.isBlank()
+        return text == null
                 ? List.of()
-                : List.of(text.strip().toUpperCase(Locale.ROOT).split("\\s+"));
+                : Arrays.stream(text.toUpperCase(Locale.ROOT).split("\\s+"))
+                        // A hyphen stands in contest logs for what was not received.
+                        .filter(word -> !word.isEmpty() && !word.equals("-"))
+                        .toList();
     }
 
     private static @Nullable String elsewhere(ExchangeField field, Contact contact) {

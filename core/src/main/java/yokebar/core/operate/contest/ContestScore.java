@@ -169,6 +169,17 @@ public final class ContestScore {
         return new Verdict(Outcome.COUNTS, entry.worth, brought, bonus);
     }
 
+    /** What a contact that is not there would be worth. */
+    public Verdict wouldBe(ContestContact contact) {
+        if (entries.containsKey(contact.id())) {
+            throw new IllegalArgumentException("contact " + contact.id() + " is counted already");
+        }
+        put(contact);
+        Verdict verdict = Objects.requireNonNull(verdict(contact.id()));
+        remove(contact.id());
+        return verdict;
+    }
+
     /** All of it at present. */
     public Score score() {
         Map<String, Integer> counts = new LinkedHashMap<>();

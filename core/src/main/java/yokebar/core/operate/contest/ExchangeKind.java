@@ -16,7 +16,7 @@ public enum ExchangeKind {
     LOCATOR("[A-R]{2}\\d{2}([A-X]{2}(\\d{2})?)?", "GRIDSQUARE", 6),
     NUMBER("\\d{1,6}", null, 4),
     NAME("[A-Z][A-Z.-]{0,19}", "NAME", 10),
-    WORD("[A-Z0-9/.-]{1,20}", null, 6);
+    WORD("[A-Z0-9][A-Z0-9/.-]{0,19}", null, 6);
 
     private final Pattern shape;
     private final @Nullable String adifField;
@@ -49,9 +49,13 @@ public enum ExchangeKind {
     }
 
     /** The ADIF field that says the same of any contact, or null. */
-    @Nullable
-    String adifField() {
+    public @Nullable String adifField() {
         return adifField;
+    }
+
+    /** Whether it tells who the other station is or where, which is so outside of the contest, too. */
+    public boolean saysWhoOrWhere() {
+        return this == CQ_ZONE || this == ITU_ZONE || this == STATE || this == LOCATOR || this == NAME;
     }
 
     /** The usual width in a line of the Cabrillo log, characters. */

@@ -49,7 +49,7 @@ public record Fact(String name) {
             PERIOD);
 
     /** What stands in a field of the exchange. */
-    static Fact exchange(String field) {
+    public static Fact exchange(String field) {
         return new Fact(EXCHANGE + field);
     }
 

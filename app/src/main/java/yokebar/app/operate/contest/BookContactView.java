@@ -1,0 +1,17 @@
+package yokebar.app.operate.contest;
+
+import java.time.Instant;
+
+/**
+ * A contact of a contest book.
+ *
+ * @param contactId of the contact in the log
+ * @param start when it began, UTC
+ * @param call of the other station
+ * @param band such as {@code 20m}
+ * @param mode such as {@code CW} or {@code PHONE}
+ * @param received the exchange as it was received
+ * @param worth what it brings
+ */
+record BookContactView(
+        long contactId, Instant start, String call, String band, String mode, String received, WorthView worth) {}

@@ -1,0 +1,223 @@
+package yokebar.app.operate.contest;
+
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.station.position.Positions;
+import yokebar.app.station.profile.Station;
+import yokebar.app.station.reference.ReferenceData;
+import yokebar.core.basics.call.Call;
+import yokebar.core.basics.entity.Situation;
+import yokebar.core.basics.geo.Locator;
+import yokebar.core.operate.contest.ContactFacts;
+import yokebar.core.operate.contest.ContestDefinition;
+import yokebar.core.operate.contest.ExchangeField;
+import yokebar.core.operate.contest.Fact;
+
+/** The contest books: begun, corrected, taken away. Their contacts stay in the log whatever becomes of them. */
+@Service
+class ContestBooks {
+    private static final int LOCATOR_CHARACTERS = 6;
+    private static final DateTimeFormatter MOMENT =
+            DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
+
+    private final EntityManager db;
+    private final ContestDefinitions definitions;
+    private final BookScores scores;
+    private final Station station;
+    private final Positions positions;
+    private final ReferenceData reference;
+    private final ApplicationEventPublisher events;
+
+    ContestBooks(
+            EntityManager db,
+            ContestDefinitions definitions,
+            BookScores scores,
+            Station station,
+            Positions positions,
+            ReferenceData reference,
+            ApplicationEventPublisher events) {
+        this.db = db;
+        this.definitions = definitions;
+        this.scores = scores;
+        this.station = station;
+        this.positions = positions;
+        this.reference = reference;
+        this.events = events;
+    }
+
+    /** The latest contest first. */
+    @Transactional(readOnly = true)
+    List<BookView> views() {
+        return db
+                .createQuery("from BookRow order by startsAt desc, id desc", BookRow.class)
+                .getResultStream()
+                .toList()
+                .stream()
+                .map(ContestBooks::view)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    BookRow find(long id) {
+        BookRow book = db.find(BookRow.class, id);
+        if (book == null) {
+            throw Rejection.notThere("There is no contest book " + id + ".");
+        }
+        return book;
+    }
+
+    static BookView view(BookRow row) {
+        List<String> exchange = ContestDefinitions.checked(row.definition).exchange().stream()
+                .map(ExchangeField::name)
+                .toList();
+        return BookView.of(row, exchange);
+    }
+
+    @Transactional
+    BookView add(BookDraft draft) {
+        ContestDefinitions.Known known = definitions.named(text(draft.contest()));
+        BookRow book = new BookRow();
+        book.contest = known.definition().name();
+        book.definition = known.text();
+        book.startsAt = known.definition().from();
+        book.endsAt = known.definition().until();
+        book.ownCall = ownCall(draft.ownCall()).text();
+        refuseOverlap(book);
+        fill(book, known.definition(), draft);
+        db.persist(book);
+        events.publishEvent(new ContestUpdated());
+        return view(book);
+    }
+
+    /** Corrects what is sent and the power class; contest and call stay. */
+    @Transactional
+    BookView correct(long id, BookDraft draft) {
+        BookRow book = find(id);
+        fill(book, ContestDefinitions.checked(book.definition), draft);
+        db.flush();
+        events.publishEvent(new ContestUpdated());
+        return view(book);
+    }
+
+    /** Takes a book away; its contacts stay in the log. */
+    @Transactional
+    void remove(long id) {
+        db.remove(find(id));
+        scores.forget(id);
+        events.publishEvent(new ContestUpdated());
+    }
+
+    private void fill(BookRow book, ContestDefinition definition, BookDraft draft) {
+        String power = text(draft.power()).toUpperCase(Locale.ROOT);
+        Map<String, Integer> factors = definition.score().powerFactors();
+        if (!factors.isEmpty() && !factors.containsKey(power)) {
+            throw new Rejection("power", "Say with how much power: " + String.join(", ", factors.keySet()) + ".");
+        }
+        book.power = factors.isEmpty() ? "" : power;
+        book.sent = sent(book, definition, draft.sent() == null ? Map.of() : draft.sent());
+    }
+
+    /** What is sent, as it was given, or as the call and the place say it. All that is wrong is told at once. */
+    private Map<String, String> sent(BookRow book, ContestDefinition definition, Map<String, String> given) {
+        Map<String, String> sent = new HashMap<>();
+        List<Rejection.Field> faults = new ArrayList<>();
+        Call call = new Call(book.ownCall);
+        ContactFacts facts = new ContactFacts(definition, reference.entities());
+        Map<Fact, String> own = facts.own(call, book.startsAt, null, Map.of());
+        for (ExchangeField field : facts.sentBy(own)) {
+            if (!ContestDefinitions.isGiven(field)) {
+                continue;
+            }
+            String word = text(given.get(field.name())).toUpperCase(Locale.ROOT);
+            String value = word.isEmpty() ? usual(field, call, book.startsAt) : word;
+            if (value == null) {
+                faults.add(new Rejection.Field(
+                        "sent." + field.name(), "Say what you send as " + field.name() + choice(field) + "."));
+            } else if (!field.takes(value)) {
+                faults.add(new Rejection.Field(
+                        "sent." + field.name(),
+                        "\"" + value + "\" is not a " + field.kind().written() + choice(field) + "."));
+            } else {
+                sent.put(field.name(), value);
+            }
+        }
+        if (!faults.isEmpty()) {
+            throw new Rejection(faults);
+        }
+        return sent;
+    }
+
+    private static String choice(ExchangeField field) {
+        return field.allowed().isEmpty() ? "" : ": one of " + String.join(", ", field.allowed());
+    }
+
+    private @Nullable String usual(ExchangeField field, Call call, Instant at) {
+        Situation where = reference
+                .entities()
+                .of(call, LocalDate.ofInstant(at, ZoneOffset.UTC))
+                .orElse(null);
+        return switch (field.kind()) {
+            case CQ_ZONE -> where == null ? null : Integer.toString(where.cqZone());
+            case ITU_ZONE -> where == null ? null : Integer.toString(where.ituZone());
+            case LOCATOR -> locator();
+            default -> null;
+        };
+    }
+
+    private @Nullable String locator() {
+        String grid = positions.settingAt(null).fields().get("MY_GRIDSQUARE");
+        Locator here = grid == null ? null : Locator.read(grid);
+        return here == null
+                ? null
+                : here.text()
+                        .substring(0, Math.min(LOCATOR_CHARACTERS, here.text().length()))
+                        .toUpperCase(Locale.ROOT);
+    }
+
+    private Call ownCall(@Nullable String typed) {
+        if (text(typed).isEmpty()) {
+            return station.ownCall()
+                    .orElseThrow(
+                            () -> new Rejection("ownCall", "The station has no call yet; set it on the Station page."));
+        }
+        Call call = Call.read(text(typed));
+        if (call == null) {
+            throw new Rejection("ownCall", "\"" + typed + "\" cannot be a call.");
+        }
+        return call;
+    }
+
+    /** A contact is in one book at most. */
+    private void refuseOverlap(BookRow book) {
+        db.createQuery("from BookRow where ownCall = :call and startsAt < :until and endsAt > :from", BookRow.class)
+                .setParameter("call", book.ownCall)
+                .setParameter("from", book.startsAt)
+                .setParameter("until", book.endsAt)
+                .getResultStream()
+                .findFirst()
+                .ifPresent(other -> {
+                    throw new Rejection(
+                            "contest",
+                            "The book of " + other.contest + " has the contacts of " + other.ownCall + " from "
+                                    + MOMENT.format(other.startsAt) + " to " + MOMENT.format(other.endsAt)
+                                    + " UTC already; a contact is in one book at most.");
+                });
+    }
+
+    private static String text(@Nullable String typed) {
+        return typed == null ? "" : typed.strip();
+    }
+}

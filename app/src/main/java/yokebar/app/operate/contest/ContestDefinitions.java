@@ -1,0 +1,131 @@
+package yokebar.app.operate.contest;
+
+import jakarta.persistence.EntityManager;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Objects;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.platform.rejection.Rejection;
+import yokebar.core.operate.contest.ContestDefinition;
+import yokebar.core.operate.contest.ContestMode;
+import yokebar.core.operate.contest.DefinitionReader;
+import yokebar.core.operate.contest.ExchangeField;
+import yokebar.core.operate.contest.ExchangeKind;
+import yokebar.core.operate.contest.ShippedDefinitions;
+
+/** The definitions of contests: those that ship, and those that were written here. */
+@Service
+class ContestDefinitions {
+    private final EntityManager db;
+    private final List<Known> shipped;
+
+    ContestDefinitions(EntityManager db) {
+        this.db = db;
+        shipped = ShippedDefinitions.texts().values().stream()
+                .map(text -> known(text, true))
+                .toList();
+    }
+
+    /** A definition with the text it was read from. */
+    record Known(ContestDefinition definition, String text, boolean ships) {}
+
+    /** All of them, the next to begin first among those that have not ended, in the order of their dates. */
+    @Transactional(readOnly = true)
+    List<DefinitionView> views() {
+        List<Known> all = new ArrayList<>(shipped);
+        db.createQuery("from DefinitionRow", DefinitionRow.class)
+                .getResultStream()
+                .map(row -> known(row.text, false))
+                .forEach(all::add);
+        return all.stream()
+                .sorted(Comparator.comparing(known -> known.definition().from()))
+                .map(ContestDefinitions::view)
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    Known named(String name) {
+        return shipped.stream()
+                .filter(known -> known.definition().name().equals(name))
+                .findFirst()
+                .or(() -> db.createQuery("from DefinitionRow where name = :name", DefinitionRow.class)
+                        .setParameter("name", name)
+                        .getResultStream()
+                        .map(row -> known(row.text, false))
+                        .findFirst())
+                .orElseThrow(() -> new Rejection("contest", "There is no contest called \"" + name + "\"."));
+    }
+
+    /** Stores a definition, in place of the one of that name that was written here before; books keep the rules they began with. */
+    @Transactional
+    DefinitionProblems save(String text) {
+        DefinitionReader.Result read = DefinitionReader.read(text);
+        ContestDefinition definition = read.definition();
+        if (definition == null) {
+            return new DefinitionProblems(
+                    null,
+                    read.problems().stream()
+                            .map(problem -> new DefinitionProblems.ProblemView(
+                                    problem.line(), problem.field(), problem.sentence()))
+                            .toList());
+        }
+        String name = definition.name();
+        if (shipped.stream().anyMatch(known -> known.definition().name().equalsIgnoreCase(name))) {
+            throw new Rejection("name", "The contest " + name + " ships with Yokebar. Give yours another name.");
+        }
+        DefinitionRow row = db.createQuery("from DefinitionRow where name = :name", DefinitionRow.class)
+                .setParameter("name", name)
+                .getResultStream()
+                .findFirst()
+                .orElseGet(DefinitionRow::new);
+        row.name = name;
+        row.text = text;
+        db.persist(row);
+        return new DefinitionProblems(name, List.of());
+    }
+
+    /** Reads a text that was checked when it was stored. */
+    static ContestDefinition checked(String text) {
+        DefinitionReader.Result read = DefinitionReader.read(text);
+        return Objects.requireNonNull(
+                read.definition(), () -> "a stored definition cannot be read: " + read.problems());
+    }
+
+    private static Known known(String text, boolean ships) {
+        return new Known(checked(text), text, ships);
+    }
+
+    private static DefinitionView view(Known known) {
+        ContestDefinition definition = known.definition();
+        return new DefinitionView(
+                definition.name(),
+                known.ships(),
+                definition.from(),
+                definition.until(),
+                definition.bands().stream().map(band -> band.adifName()).toList(),
+                definition.modes().stream().map(ContestDefinitions::written).toList(),
+                definition.exchange().stream().map(ContestDefinitions::view).toList(),
+                List.copyOf(definition.score().powerFactors().keySet()),
+                known.text());
+    }
+
+    private static DefinitionView.ExchangeFieldView view(ExchangeField field) {
+        return new DefinitionView.ExchangeFieldView(
+                field.name(),
+                field.kind().written(),
+                isGiven(field),
+                field.allowed().stream().toList());
+    }
+
+    /** Reports are heard and serials counted; everything else an operator can say beforehand. */
+    static boolean isGiven(ExchangeField field) {
+        return field.kind() != ExchangeKind.REPORT && field.kind() != ExchangeKind.SERIAL;
+    }
+
+    private static String written(ContestMode mode) {
+        return mode == ContestMode.PHONE ? mode.name().toLowerCase(Locale.ROOT) : mode.name();
+    }
+}

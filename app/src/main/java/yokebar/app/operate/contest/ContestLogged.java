@@ -1,0 +1,14 @@
+package yokebar.app.operate.contest;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What became of a contest line.
+ *
+ * @param contactId of the contact in the log
+ * @param call of the other station
+ * @param fresh false when the contact was in the log already
+ * @param sentence what became of it, in words
+ * @param changeId to take it back with; null when it changed nothing
+ */
+record ContestLogged(long contactId, String call, boolean fresh, String sentence, @Nullable Long changeId) {}

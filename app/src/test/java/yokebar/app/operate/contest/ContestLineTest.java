@@ -1,0 +1,97 @@
+package yokebar.app.operate.contest;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
+
+/** The contest line over HTTP. */
+class ContestLineTest extends ContestTest {
+    @Test
+    void theLineSaysWhatItIsWorthBeforeItIsLogged() throws Exception {
+        JsonNode half = ok(type("read", "w1qab", ""));
+        assertThat(half.path("call").asString()).isEqualTo("W1QAB");
+        assertThat(half.path("country").asString()).isEqualTo("United States of America");
+        assertThat(half.path("missing")).extracting(JsonNode::asString).containsExactly("serial", "zone");
+        assertThat(half.path("send").asString()).isEqualTo("599 1 14");
+        assertThat(half.path("worth").path("points").asInt()).isEqualTo(3);
+        assertThat(half.path("worth").path("multipliers").toString()).isEqualTo("[\"zones\"]");
+        assertThat(count("contact")).isZero();
+    }
+
+    @Test
+    void aLineIsLoggedWithTheWholeExchange() throws Exception {
+        log("w1qab 12 5");
+        Map<String, Object> row = jdbc.queryForMap("select * from contact");
+        assertThat(row)
+                .containsEntry("CALL_SIGN", "W1QAB")
+                .containsEntry("BAND", "20m")
+                .containsEntry("CQ_ZONE", 5);
+        String log = wholeLog();
+        assertThat(log)
+                .contains("<STX:1>1", "<STX_STRING:4>1 14", "<SRX:2>12", "<SRX_STRING:4>12 5", "<RST_RCVD:3>599")
+                .contains("<CONTEST_ID:13>HARBOUR-HOURS");
+        assertThat(score().path("score").asInt()).isEqualTo(3);
+        assertThat(ok(type("read", "w1qab 13 5", "")).path("worth").path("dupe").asBoolean())
+                .isTrue();
+        assertThat(ok(type("read", "w1qab 13 5", "")).path("send").asString()).isEqualTo("599 2 14");
+    }
+
+    @Test
+    void aLineThatIsSentAgainIsLoggedOnce() throws Exception {
+        ok(type("log", "w1qab 12 5", "one"));
+        ok(type("log", "w1qab 12 5", "one"));
+        assertThat(count("contact")).isEqualTo(1);
+    }
+
+    @Test
+    void anIncompleteLineIsNotLoggedAndSaysWhatIsMissing() throws Exception {
+        assertThat(type("log", "w1qab 12", "1").body()).contains("Still missing: zone.");
+        assertThat(type("log", "12 5", "2").body()).contains("Type a call and the exchange.");
+        assertThat(type("log", "w1qab 12 5 @@", "3").body()).contains("\\\"@@\\\" fits no part of the exchange.");
+        assertThat(sendJson("POST", path("/line/log"), Map.of("text", "w1qab 12 5", "key", "4"))
+                        .body())
+                .contains("No radio says where you are; give the frequency and the mode.");
+        assertThat(sendJson("POST", path("/line/log"), Map.of("text", "w1qab 12 5"))
+                        .statusCode())
+                .isEqualTo(422);
+        assertThat(count("contact")).isZero();
+    }
+
+    @Test
+    void serialsAreUniqueWhenSeveralLogAtOnce() throws Exception {
+        ExecutorService positions = Executors.newFixedThreadPool(3);
+        try {
+            List<Callable<Integer>> lines = new ArrayList<>();
+            for (int i = 0; i < 30; i++) {
+                String text =
+                        "dl" + i % 10 + "q" + (char) ('a' + i % 26) + (char) ('a' + i / 10) + " " + (i + 1) + " 14";
+                lines.add(() -> type("log", text, text).statusCode());
+            }
+            for (Future<Integer> line : positions.invokeAll(lines)) {
+                assertThat(line.get()).isEqualTo(200);
+            }
+        } finally {
+            positions.shutdownNow();
+        }
+        Map<Integer, Integer> serials = new HashMap<>();
+        for (String part : wholeLog().split("<STX:\\d>")) {
+            String digits = part.replaceFirst("(?s)^(\\d*).*$", "$1");
+            if (!digits.isEmpty()) {
+                serials.merge(Integer.parseInt(digits), 1, Integer::sum);
+            }
+        }
+        assertThat(serials.keySet())
+                .containsExactlyElementsOf(IntStream.rangeClosed(1, 30).boxed().toList());
+        assertThat(serials.values()).containsOnly(1);
+    }
+}

@@ -1,0 +1,112 @@
+package yokebar.app.operate.contest;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import tools.jackson.databind.JsonNode;
+import yokebar.app.AppTest;
+
+/** A contest that runs now, with a book of it, over HTTP. */
+abstract class ContestTest extends AppTest {
+    static final Instant START = Instant.now().truncatedTo(ChronoUnit.HOURS).minus(Duration.ofHours(2));
+
+    static final String DEFINITION =
+            """
+            name: Harbour Hours
+            cabrillo name: HARBOUR-HOURS
+            periods:
+              - {from: %s, until: %s}
+            bands: [40m, 20m]
+            modes: [CW, phone]
+            exchange:
+              - {name: report, kind: report}
+              - {name: serial, kind: serial}
+              - {name: zone, kind: cq zone}
+            work again: {each: [band]}
+            points:
+              - {when: {continent: same}, points: 1}
+              - {points: 3}
+            multipliers:
+              - {name: zones, of: cq zone, each: [band]}
+            score:
+              power: {QRP: 3, LOW: 1}
+            """
+                    .formatted(START, START.plus(Duration.ofHours(6)));
+
+    long bookId;
+
+    @BeforeEach
+    void beginABook() throws Exception {
+        assertThat(ok(define(DEFINITION)).path("problems")).isEmpty();
+        bookId = ok(begin("Harbour Hours", Map.of())).path("id").asLong();
+    }
+
+    HttpResponse<String> define(String text) throws Exception {
+        return send(request("/api/contest-definitions")
+                .header("Content-Type", "text/plain")
+                .POST(HttpRequest.BodyPublishers.ofString(text)));
+    }
+
+    HttpResponse<String> begin(String contest, Map<String, String> sent) throws Exception {
+        return sendJson("POST", "/api/contest-books", Map.of("contest", contest, "power", "LOW", "sent", sent));
+    }
+
+    String path(String more) {
+        return "/api/contest-books/" + bookId + more;
+    }
+
+    JsonNode score() throws Exception {
+        return get(path("/score"));
+    }
+
+    HttpResponse<String> type(String to, String text, String key) throws Exception {
+        Map<String, Object> request = new HashMap<>(Map.of("text", text, "frequency", "14.025", "mode", "CW"));
+        request.put("key", key);
+        return sendJson("POST", path("/line/" + to), request);
+    }
+
+    JsonNode log(String text) throws Exception {
+        return ok(type("log", text, text));
+    }
+
+    /** As a record of some program, so many minutes after the start. */
+    static String worked(String call, int minutes, String mhz, String mode, String serial, String zone) {
+        Instant at = START.plus(Duration.ofMinutes(minutes));
+        return record(
+                "call",
+                call,
+                "qso_date",
+                DateTimeFormatter.BASIC_ISO_DATE
+                        .withZone(ZoneOffset.UTC)
+                        .format(at)
+                        .substring(0, 8),
+                "time_on",
+                DateTimeFormatter.ofPattern("HHmmss").withZone(ZoneOffset.UTC).format(at),
+                "freq",
+                mhz,
+                "mode",
+                mode,
+                "rst_rcvd",
+                "599",
+                "rst_sent",
+                "599",
+                "stx",
+                Integer.toString(minutes),
+                "srx_string",
+                serial + " " + zone);
+    }
+
+    static JsonNode ok(HttpResponse<String> answer) {
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        return JSON.readTree(answer.body());
+    }
+}
