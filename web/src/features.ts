@@ -1,4 +1,5 @@
 import { log } from './lib/log/feature';
+import { contest } from './lib/operate/contest/feature';
 import { desk } from './lib/operate/desk/feature';
 import { line } from './lib/operate/line/feature';
 import { net } from './lib/operate/net/feature';
@@ -37,6 +38,7 @@ export const FEATURES: FeatureFactory[] = [
   partner,
   onAir,
   net,
+  contest,
   picture,
   desk,
   services,

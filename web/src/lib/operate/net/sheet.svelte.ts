@@ -1,19 +1,19 @@
 import {
   api,
   got,
-  NoAnswer,
   Problem,
   type CheckIn,
   type CheckInDraft,
   type NetEntryView,
   type NetSheet,
 } from '../../platform/api/client';
-import { remembered, tabMemory, type Memory } from '../../platform/shared/memory';
+import { LatestQuestion } from '../../platform/shared/latest-question';
+import { tabMemory, type Memory } from '../../platform/shared/memory';
+import { UnsentLines } from '../../platform/shared/unsent-lines.svelte';
 import { texts } from './texts';
 
 const TEXT_KEY = 'yokebar-net-line';
 const UNSENT_KEY = 'yokebar-net-unsent';
-const RETRY_MS = 2000;
 const DIAL_RESTS_MS = 500;
 
 export type SheetAction = 'NEXT_TURN' | 'GIVE_TURN' | 'SKIP_TURN' | 'MOVE_UP' | 'TOGGLE_WORKED';
@@ -37,8 +37,6 @@ export class SheetStore {
   /** What the operator should know of the last entry. */
   notices = $state.raw<string[]>([]);
   problem = $state('');
-  /** Lines on their way, the oldest first. */
-  unsent = $state.raw<Unsent[]>([]);
   /** Lines that were refused while the next one was being typed already, with the reason. */
   refused = $state.raw<{ text: string; sentence: string }[]>([]);
   /** The check-in that keys and lines without a call are about; undefined for the one whose turn it is. */
@@ -52,15 +50,23 @@ export class SheetStore {
 
   #id: number | undefined;
   #memory: Memory;
-  #reading = false;
-  #stale = false;
-  #sending: Promise<void> | undefined;
+  #question = new LatestQuestion();
+  #lines: UnsentLines<Unsent>;
   #dialRests: ReturnType<typeof setTimeout> | undefined;
 
   constructor(memory: Memory = tabMemory) {
     this.#memory = memory;
     this.text = memory.getItem(TEXT_KEY) ?? '';
-    this.unsent = remembered<Unsent[]>(memory, UNSENT_KEY, []);
+    this.#lines = new UnsentLines(memory, UNSENT_KEY, {
+      send: (line) => this.#sendLine(line),
+      refuse: (line, sentence) => this.#refuse(line.body.text, sentence),
+      report: (problem) => (this.problem = problem),
+    });
+  }
+
+  /** Lines on their way, the oldest first. */
+  get unsent(): Unsent[] {
+    return this.#lines.waiting;
   }
 
   /** Shows a session. */
@@ -74,7 +80,7 @@ export class SheetStore {
     }
     await this.load();
     this.#read();
-    void this.#send();
+    void this.#lines.send();
   }
 
   async load(): Promise<void> {
@@ -137,44 +143,22 @@ export class SheetStore {
     const text = this.text.trim();
     if (text === '' || this.#id === undefined) return Promise.resolve();
     const body = { text, key: crypto.randomUUID(), checkInId: this.chosenId };
-    this.#keep([...this.unsent, { sessionId: this.#id, body }]);
+    const sent = this.#lines.add({ sessionId: this.#id, body });
     this.type('');
-    return this.#send();
+    return sent;
+  }
+
+  async #sendLine({ sessionId, body }: Unsent): Promise<void> {
+    const path = { id: sessionId };
+    const answer = await got(api.POST('/api/net-sessions/{id}/entries', { params: { path }, body }));
+    if (sessionId === this.#id) {
+      this.#take(answer);
+      this.addedId = Math.max(0, ...answer.sheet.checkIns.map((one) => one.id));
+    }
   }
 
   dismissRefused(): void {
     this.refused = [];
-  }
-
-  /** Sends what waits, in order, until nothing does or the server does not answer; then it is tried again a little later. */
-  #send(): Promise<void> {
-    this.#sending ??= this.#sendAll().finally(() => {
-      this.#sending = undefined;
-      if (this.unsent.length > 0) setTimeout(() => void this.#send(), RETRY_MS);
-    });
-    return this.#sending;
-  }
-
-  async #sendAll(): Promise<void> {
-    for (let next = this.unsent[0]; next !== undefined; next = this.unsent[0]) {
-      const { sessionId, body } = next;
-      try {
-        const path = { id: sessionId };
-        const answer = await got(api.POST('/api/net-sessions/{id}/entries', { params: { path }, body }));
-        if (sessionId === this.#id) {
-          this.#take(answer);
-          this.addedId = Math.max(0, ...answer.sheet.checkIns.map((one) => one.id));
-        }
-        this.problem = '';
-      } catch (e) {
-        if (e instanceof NoAnswer) {
-          this.problem = e.message;
-          return;
-        }
-        this.#refuse(body.text, e instanceof Problem ? e.message : String(e));
-      }
-      this.#keep(this.unsent.slice(1));
-    }
   }
 
   /** A refused line comes back to be corrected, unless the next one is being typed. */
@@ -185,11 +169,6 @@ export class SheetStore {
     } else {
       this.refused = [...this.refused, { text, sentence }];
     }
-  }
-
-  #keep(unsent: Unsent[]): void {
-    this.unsent = unsent;
-    this.#memory.setItem(UNSENT_KEY, JSON.stringify(unsent));
   }
 
   actOn(action: SheetAction): Promise<void> {
@@ -286,33 +265,17 @@ export class SheetStore {
     }
   }
 
-  /** One question at a time; what is typed meanwhile is asked about afterwards. */
   #read(): void {
-    if (this.text.trim() === '' || this.#id === undefined) {
+    const id = this.#id;
+    const text = this.text;
+    if (text.trim() === '' || id === undefined) {
+      this.#question.drop();
       this.view = undefined;
       return;
     }
-    if (this.#reading) {
-      this.#stale = true;
-      return;
-    }
-    this.#reading = true;
-    const asked = this.text;
-    got(
-      api.POST('/api/net-sessions/{id}/read', { params: { path: { id: this.#id } }, body: { text: asked } }),
-    )
-      .then((view) => {
-        if (asked === this.text) this.view = view;
-      })
-      .catch(() => {
-        // The line can be sent off without knowing what it means.
-      })
-      .finally(() => {
-        this.#reading = false;
-        if (this.#stale) {
-          this.#stale = false;
-          this.#read();
-        }
-      });
+    this.#question.ask(
+      () => got(api.POST('/api/net-sessions/{id}/read', { params: { path: { id } }, body: { text } })),
+      (view) => (this.view = view),
+    );
   }
 }

@@ -53,6 +53,15 @@ final class DemoApi {
         return sendJson(path, "POST", body);
     }
 
+    /** Something that is no JSON, such as a definition. */
+    void postText(String path, String text) throws IOException, InterruptedException {
+        accepted(
+                path,
+                send(request(path)
+                        .header("Content-Type", "text/plain")
+                        .POST(HttpRequest.BodyPublishers.ofString(text))));
+    }
+
     void put(String path, Object body) throws IOException, InterruptedException {
         sendJson(path, "PUT", body);
     }

@@ -47,6 +47,7 @@ public final class DemoSetup {
         }
         furnishStation();
         importHistory();
+        new DemoContest(api, standIns.world()).add();
         pictures().receive(standIns.hfRadio().front());
         // The same contacts come as datagrams, too: each is one contact all the same.
         api.post(

@@ -33,6 +33,7 @@ record WorthView(boolean counts, boolean dupe, String reason, long points, List<
             case OUTSIDE_PERIODS -> "outside the times of the contest";
             case OTHER_BAND -> "not on a band of the contest";
             case OTHER_MODE -> "not in a mode of the contest";
+            case NO_EXCHANGE -> "no exchange received";
             case NOT_COUNTED -> "these stations do not work each other";
         };
     }

@@ -53,6 +53,14 @@ class ContestBookTest extends ContestTest {
     }
 
     @Test
+    void anOrdinaryContactMeanwhileDoesNotCount() throws Exception {
+        importText(worked("W1QAB", 3, "14.025", "CW", "", ""));
+        assertThat(get(path("/contacts")).path(0).path("worth").path("reason").asString())
+                .isEqualTo("no exchange received");
+        assertThat(score().path("others").asInt()).isEqualTo(1);
+    }
+
+    @Test
     void aWrongPowerClassIsCorrectedInOneLineAndExportedAgain() throws Exception {
         importText(worked("W1QAB", 2, "14.025", "CW", "12", "5"));
         assertThat(text(path("/cabrillo")))

@@ -136,9 +136,11 @@ public final class ContactFacts {
     private Map<ExchangeField, String> received(Contact contact, Map<Fact, String> facts) {
         Map<ExchangeField, String> received = new LinkedHashMap<>();
         List<ExchangeField> fields = sentBy(facts);
+        // Every contact has a zone, from its call; only one of this contest has it because it was sent.
+        boolean ofThisContest = definition.cabrilloName().equalsIgnoreCase(contact.detail("CONTEST_ID"));
         Deque<String> words = new ArrayDeque<>(words(contact.detail("SRX_STRING")));
         for (ExchangeField field : fields) {
-            String known = elsewhere(field, contact);
+            String known = elsewhere(field, contact, ofThisContest);
             String word = words.peek();
             // Most programs keep the report apart; a zone such as 14 would pass for one.
             boolean reportApart = field.kind() == ExchangeKind.REPORT && known != null && words.size() < fields.size();
@@ -160,9 +162,10 @@ public final class ContactFacts {
                         .toList();
     }
 
-    private static @Nullable String elsewhere(ExchangeField field, Contact contact) {
+    private static @Nullable String elsewhere(ExchangeField field, Contact contact, boolean ofThisContest) {
         String adifField = field.kind().adifField();
-        String value = adifField == null ? null : contact.detail(adifField);
+        String value =
+                adifField == null || field.kind().saysWhoOrWhere() && !ofThisContest ? null : contact.detail(adifField);
         String word = value == null ? "" : value.strip().toUpperCase(Locale.ROOT);
         return field.takes(word) ? word : null;
     }

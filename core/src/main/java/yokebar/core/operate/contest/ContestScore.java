@@ -2,6 +2,7 @@ package yokebar.core.operate.contest;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -9,7 +10,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.geo.Locator;
@@ -26,6 +29,9 @@ public final class ContestScore {
 
     private final ContestDefinition definition;
     private final Map<Fact, String> own;
+    /** What is received in the contest and nowhere else. */
+    private final Set<Fact> exchanged;
+
     private final int powerFactor;
     private final Map<Long, Entry> entries = new HashMap<>();
     /** Contacts that would be dupes of each other, by what they have in common. */
@@ -42,6 +48,10 @@ public final class ContestScore {
     public ContestScore(ContestDefinition definition, Map<Fact, String> own, String power) {
         this.definition = definition;
         this.own = own;
+        exchanged = definition.exchange().stream()
+                .filter(field -> field.kind() != ExchangeKind.REPORT)
+                .map(field -> Fact.exchange(field.name()))
+                .collect(Collectors.toSet());
         powerFactor = definition.score().powerFactors().getOrDefault(power, 1);
         definition.multipliers().forEach(value -> multipliers.add(new Holders(value)));
         definition.bonuses().forEach(bonus -> bonuses.add(new Holders(bonus.value())));
@@ -274,6 +284,10 @@ public final class ContestScore {
         }
         if (!definition.modes().contains(contact.mode())) {
             return Outcome.OTHER_MODE;
+        }
+        if (!exchanged.isEmpty()
+                && Collections.disjoint(exchanged, contact.facts().keySet())) {
+            return Outcome.NO_EXCHANGE;
         }
         boolean counts = definition.counting().isEmpty()
                 || definition.counting().stream().anyMatch(conditions -> meets(conditions, contact));

@@ -8,6 +8,8 @@ public enum Outcome {
     OUTSIDE_PERIODS,
     OTHER_BAND,
     OTHER_MODE,
+    /** Nothing of the exchange was received but a report: it was an ordinary contact. */
+    NO_EXCHANGE,
     /** The rules say that these two stations do not work each other. */
     NOT_COUNTED
 }

@@ -42,6 +42,13 @@ class ContactFactsTest {
     }
 
     @Test
+    void aZoneIsReceivedOnlyInAContactOfTheContest() {
+        assertThat(facts("lantern-weekend", "W1QAA", "CQZ", "4")).doesNotContainKey(Fact.exchange("zone"));
+        assertThat(facts("lantern-weekend", "W1QAA", "CQZ", "4", "CONTEST_ID", "Lantern-Weekend"))
+                .containsEntry(Fact.exchange("zone"), "4");
+    }
+
+    @Test
     void aZoneThatLooksLikeAReportIsAZone() {
         assertThat(facts("lantern-weekend", "DL1QAA", "RST_RCVD", "599", "SRX_STRING", "14"))
                 .containsEntry(Fact.exchange("report"), "599")

@@ -1,0 +1,101 @@
+package yokebar.standins.demo;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import yokebar.standins.world.Station;
+import yokebar.standins.world.World;
+
+/** A contest of the club's own that runs today, and what the club has worked in it so far. */
+final class DemoContest {
+    private static final int WORKED = 64;
+    private static final List<String> FREQUENCIES = List.of("7.021", "14.024", "21.027");
+    private static final DateTimeFormatter DATE =
+            DateTimeFormatter.ofPattern("yyyyMMdd").withZone(ZoneOffset.UTC);
+    private static final DateTimeFormatter TIME =
+            DateTimeFormatter.ofPattern("HHmmss").withZone(ZoneOffset.UTC);
+
+    private final DemoApi api;
+    private final World world;
+    private final Random random = new Random(17);
+
+    DemoContest(DemoApi api, World world) {
+        this.api = api;
+        this.world = world;
+    }
+
+    void add() throws IOException, InterruptedException {
+        Instant from = Instant.now().truncatedTo(ChronoUnit.HOURS).minus(Duration.ofHours(3));
+        api.postText("api/contest-definitions", definition(from, from.plus(Duration.ofHours(24))));
+        api.upload("api/imports", "lamplighter.adi", worked(from).getBytes(StandardCharsets.UTF_8), Map.of());
+        api.post("api/contest-books", Map.of("contest", "Lamplighter Day", "power", "LOW"));
+    }
+
+    private static String definition(Instant from, Instant until) {
+        return """
+                # Everybody works everybody by key; the zones multiply on each band.
+                name: Lamplighter Day
+                cabrillo name: LAMPLIGHTER-DAY
+                periods:
+                  - {from: %s, until: %s}
+                bands: [40m, 20m, 15m]
+                modes: [CW]
+                exchange:
+                  - {name: report, kind: report}
+                  - {name: serial, kind: serial}
+                  - {name: zone, kind: cq zone}
+                work again: {each: [band]}
+                points:
+                  - {when: {entity: same}, points: 1}
+                  - {when: {continent: other}, points: 5}
+                  - {points: 2}
+                multipliers:
+                  - {name: zones, of: cq zone, each: [band]}
+                  - {name: entities, of: entity, each: [band]}
+                score:
+                  power: {QRP: 3, LOW: 2, HIGH: 1}
+                """
+                .formatted(from, until);
+    }
+
+    /** A contact every two and a half minutes since the contest began; now and then a station once more. */
+    private String worked(Instant from) {
+        StringBuilder text = new StringBuilder("<EOH>\n");
+        for (int i = 1; i <= WORKED; i++) {
+            Instant at = from.plusSeconds(i * 150L - random.nextInt(60));
+            Station station =
+                    world.stations().get(random.nextInt(world.stations().size() / 8));
+            field(text, "CALL", station.call());
+            field(text, "QSO_DATE", DATE.format(at));
+            field(text, "TIME_ON", TIME.format(at));
+            field(text, "FREQ", FREQUENCIES.get(i * FREQUENCIES.size() / (WORKED + 1)));
+            field(text, "MODE", "CW");
+            field(text, "STATION_CALLSIGN", "CU9QYB");
+            field(text, "CONTEST_ID", "LAMPLIGHTER-DAY");
+            field(text, "RST_SENT", "599");
+            field(text, "RST_RCVD", "599");
+            field(text, "STX", Integer.toString(i));
+            field(text, "STX_STRING", i + " 14");
+            field(text, "SRX_STRING", 1 + random.nextInt(180) + " " + station.cqZone());
+            text.append("<EOR>\n");
+        }
+        return text.toString();
+    }
+
+    private static void field(StringBuilder text, String name, String value) {
+        text.append('<')
+                .append(name)
+                .append(':')
+                .append(value.length())
+                .append('>')
+                .append(value)
+                .append(' ');
+    }
+}

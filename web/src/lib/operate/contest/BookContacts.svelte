@@ -1,0 +1,59 @@
+<script lang="ts">
+  import type { ContestContact, ContestScore } from '../../platform/api/client';
+  import { useStore } from '../../platform/page/stores';
+  import { Navigation } from '../../platform/page/navigation.svelte';
+  import { grouped, utcDate, utcMinute } from '../../platform/shared/format';
+  import { texts } from './texts';
+  import { worthWords } from './worth';
+
+  let { contacts, score }: { contacts: ContestContact[]; score: ContestScore } = $props();
+
+  const navigation = useStore(Navigation);
+  const all = $derived(score.contacts + score.dupes + score.others);
+</script>
+
+{#if contacts.length === 0}
+  <p class="muted">{texts.noContactInTheBookYet}</p>
+{:else}
+  <table class="list" aria-label={texts.contacts}>
+    <thead>
+      <tr>
+        <th>{texts.time}</th>
+        <th>{texts.call}</th>
+        <th>{texts.band}</th>
+        <th>{texts.mode}</th>
+        <th>{texts.received}</th>
+        <th>{texts.brings}</th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each contacts as one (one.contactId)}
+        <tr class:lost={!one.worth.counts}>
+          <td class="mono"><span class="muted">{utcDate(one.start)}</span> {utcMinute(one.start)}</td>
+          <td>
+            <button class="more mono" onclick={() => (navigation.openContact = one.contactId)}
+              >{one.call}</button
+            >
+          </td>
+          <td>{one.band}</td>
+          <td>{one.mode}</td>
+          <td class="mono">{one.received}</td>
+          <td>{one.worth.counts ? worthWords(one.worth).join(' · ') : one.worth.reason}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  {#if contacts.length < all}
+    <p class="muted">{texts.theLatest(grouped(contacts.length), grouped(all))}</p>
+  {/if}
+{/if}
+
+<style>
+  td {
+    height: 28px;
+  }
+
+  .lost td {
+    color: var(--yb-ink-2);
+  }
+</style>

@@ -1,0 +1,155 @@
+import {
+  api,
+  got,
+  Problem,
+  type ContestContact,
+  type ContestLineRequest,
+  type ContestLineView,
+  type ContestScore,
+} from '../../platform/api/client';
+import { LatestQuestion } from '../../platform/shared/latest-question';
+import { tabMemory, type Memory } from '../../platform/shared/memory';
+import { UnsentLines } from '../../platform/shared/unsent-lines.svelte';
+
+const TEXT_KEY = 'yokebar-contest-line';
+const UNSENT_KEY = 'yokebar-contest-unsent';
+const CHANNEL_KEY = 'yokebar-contest-channel';
+
+/** A line that was sent off and is not answered yet. */
+interface Unsent {
+  bookId: number;
+  body: ContestLineRequest;
+}
+
+/** The contest book that is open: its score, its latest contacts, and the line in which contacts are typed. */
+export class OpenBookStore {
+  score = $state.raw<ContestScore | undefined>(undefined);
+  contacts = $state.raw<ContestContact[]>([]);
+  text = $state('');
+  /** Where there is no radio: as people write it, such as 14025. */
+  frequency = $state('');
+  mode = $state('');
+  /** What the line means so far; undefined until the server has said so. */
+  view = $state.raw<ContestLineView | undefined>(undefined);
+  problem = $state('');
+  /** What became of the last line. */
+  notice = $state('');
+  /** Lines that were refused while the next one was being typed already, with the reason. */
+  refused = $state.raw<{ text: string; sentence: string }[]>([]);
+
+  #id: number | undefined;
+  #memory: Memory;
+  #position: () => number | undefined;
+  #question = new LatestQuestion();
+  #lines: UnsentLines<Unsent>;
+
+  /** @param position where this browser is */
+  constructor(position: () => number | undefined, memory: Memory = tabMemory) {
+    this.#position = position;
+    this.#memory = memory;
+    this.text = memory.getItem(TEXT_KEY) ?? '';
+    [this.frequency = '', this.mode = ''] = (memory.getItem(CHANNEL_KEY) ?? '').split(' ');
+    this.#lines = new UnsentLines(memory, UNSENT_KEY, {
+      send: (line) => this.#send(line),
+      refuse: (line, sentence) => this.#refuse(line.body.text ?? '', sentence),
+      report: (problem) => (this.problem = problem),
+    });
+  }
+
+  /** Lines on their way, the oldest first. */
+  get unsent(): Unsent[] {
+    return this.#lines.waiting;
+  }
+
+  /** Shows a book. */
+  async open(id: number): Promise<void> {
+    if (this.#id !== id) {
+      this.#id = id;
+      this.score = undefined;
+      this.contacts = [];
+      this.notice = '';
+    }
+    await this.load();
+    void this.#lines.send();
+  }
+
+  /** Reads the open book again; what the line is worth may be different then, too. */
+  async load(): Promise<void> {
+    const id = this.#id;
+    if (id === undefined) return;
+    const params = { path: { id } };
+    try {
+      const [score, contacts] = await Promise.all([
+        got(api.GET('/api/contest-books/{id}/score', { params })),
+        got(api.GET('/api/contest-books/{id}/contacts', { params })),
+      ]);
+      if (id === this.#id) {
+        this.score = score;
+        this.contacts = contacts;
+      }
+    } catch (e) {
+      this.problem = e instanceof Problem ? e.message : String(e);
+    }
+    this.read();
+  }
+
+  type(text: string): void {
+    this.text = text;
+    this.problem = '';
+    this.#memory.setItem(TEXT_KEY, text);
+    this.read();
+  }
+
+  /** Says where contacts are made, where there is no radio. */
+  tune(frequency: string, mode: string): void {
+    this.frequency = frequency;
+    this.mode = mode;
+    this.#memory.setItem(CHANNEL_KEY, `${frequency} ${mode}`);
+    this.read();
+  }
+
+  /** Sends the line off; it is free for the next at once. */
+  enter(): Promise<void> {
+    const text = this.text.trim();
+    if (text === '' || this.#id === undefined) return Promise.resolve();
+    const body = { ...this.#request(text), key: crypto.randomUUID() };
+    const sent = this.#lines.add({ bookId: this.#id, body });
+    this.type('');
+    return sent;
+  }
+
+  dismissRefused(): void {
+    this.refused = [];
+  }
+
+  async #send({ bookId, body }: Unsent): Promise<void> {
+    const params = { path: { id: bookId } };
+    const logged = await got(api.POST('/api/contest-books/{id}/line/log', { params, body }));
+    this.notice = logged.sentence;
+  }
+
+  /** A refused line comes back to be corrected, unless the next one is being typed. */
+  #refuse(text: string, sentence: string): void {
+    if (this.text === '') {
+      this.type(text);
+      this.problem = sentence;
+    } else {
+      this.refused = [...this.refused, { text, sentence }];
+    }
+  }
+
+  #request(text: string): ContestLineRequest {
+    return { text, positionId: this.#position(), frequency: this.frequency, mode: this.mode };
+  }
+
+  /** Asks what the line means; on an empty line, what is to be sent next and where. */
+  read(): void {
+    const id = this.#id;
+    if (id === undefined) return;
+    const body = this.#request(this.text);
+    this.#question.ask(
+      () => got(api.POST('/api/contest-books/{id}/line/read', { params: { path: { id } }, body })),
+      (view) => (this.view = view),
+    );
+  }
+}

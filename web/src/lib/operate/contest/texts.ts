@@ -1,0 +1,84 @@
+import type { TextPart } from '../../platform/shared/text-part';
+
+/** What this part of the page says. */
+export const texts = {
+  // BookContacts
+  contacts: 'Contacts',
+  noContactInTheBookYet:
+    'No contact in the book yet. Type a call and the exchange on the line below, and press Enter.',
+  time: 'UTC',
+  call: 'Call',
+  band: 'Band',
+  mode: 'Mode',
+  received: 'Received',
+  points: 'Points',
+  brings: 'Brings',
+  newOne: (name: TextPart) => `${name} +1`,
+  bonus: (points: TextPart) => `bonus ${points}`,
+  theLatest: (shown: TextPart, all: TextPart) => `The latest ${shown} of ${all}.`,
+
+  // BookForm
+  newBook: 'New contest book',
+  correctBook: 'What you send',
+  contest: 'Contest',
+  yourCall: 'Your call',
+  power: 'Power',
+  sentField: (name: TextPart) => `You send: ${name}`,
+  fromTheStation: 'from the station’s settings',
+  begin: 'Begin',
+  save: 'Save',
+  cancel: 'Cancel',
+
+  // BookList
+  contestBooks: 'Contests',
+  aBookCounts:
+    'A book counts the contacts of one contest by its rules, whichever way they come into the log.',
+  readingTheBooks: 'Reading the contest books…',
+  noBookYet: 'No contest book yet. Begin one for the contest you take part in.',
+  beginABook: 'Begin a book',
+  fromUntil: 'From – until (UTC)',
+  state: 'State',
+
+  // BookSheet
+  contestBook: 'Contest book',
+  readingTheBook: 'Reading the contest book…',
+  allBooks: 'All books',
+  thereIsNoSuchBook: 'There is no such contest book.',
+  change: 'Change what I send',
+  exportCabrillo: 'Cabrillo log',
+  takeAway: 'Delete book…',
+  takeAwayTheBook: 'Delete the book? Its contacts stay in the log.',
+  deleteBook: 'Delete book',
+  runsUntil: (when: TextPart) => `runs until ${when} UTC`,
+  beginsAt: (when: TextPart) => `begins ${when} UTC`,
+  isOver: 'over',
+
+  // ContestLine
+  contestLine: 'Contest line',
+  aCallAndTheExchange: (fields: TextPart) => `call   ${fields}`,
+  frequency: 'Frequency (kHz)',
+  noRadio: 'No radio at this position: say where you are.',
+  youSend: 'You send',
+  dupe: 'Worked before',
+  doesNotCount: (reason: TextPart) => `Does not count: ${reason}`,
+  stillMissing: (fields: TextPart) => `still missing: ${fields}`,
+  enterLogs: 'Enter logs it',
+  dismiss: 'Dismiss',
+  willBeSent: (problem: TextPart, lines: TextPart) => `${problem} ${lines} will be sent when it does.`,
+
+  // ScoreBoard
+  score: 'Score',
+  dupes: 'Dupes',
+  pointsTimes: (points: TextPart) => `${points} points`,
+  multiplier: (count: TextPart, name: TextPart) => `${count} ${name}`,
+  plusBonus: (bonus: TextPart) => `+ ${bonus} bonus`,
+  notCounted: (contacts: TextPart) => `${contacts} of this time not counted for another reason`,
+  byBand: 'By band',
+
+  // feature
+  contests: 'Contest',
+  openAContestBook: 'Open or begin a contest book',
+  scoreMultiplierSerial: 'score multiplier serial cabrillo book',
+  logTheContact: 'Log the contact',
+  emptyTheLine: 'Empty the line',
+};

@@ -1,0 +1,71 @@
+import { NoAnswer, Problem } from '../api/client';
+import { remembered, type Memory } from './memory';
+
+const RETRY_MS = 2000;
+
+/** What becomes of the lines. */
+interface Ways<Line> {
+  /** Sends one; what was answered is stored. */
+  send: (line: Line) => Promise<unknown>;
+  /** The server does not want a line as it is. */
+  refuse: (line: Line, sentence: string) => void;
+  /** Why nothing is answered at present; empty when it is. */
+  report: (problem: string) => void;
+}
+
+/**
+ * Typed lines on their way to the server: one after the other, again and again until it answers. They survive a reload of the
+ * page. Each has a key of its own, so that a second try does no harm.
+ */
+export class UnsentLines<Line> {
+  /** The oldest first. */
+  waiting = $state.raw<Line[]>([]);
+
+  #memory: Memory;
+  #key: string;
+  #ways: Ways<Line>;
+  #sending: Promise<void> | undefined;
+
+  /** @param key under which they are remembered */
+  constructor(memory: Memory, key: string, ways: Ways<Line>) {
+    this.#memory = memory;
+    this.#key = key;
+    this.#ways = ways;
+    this.waiting = remembered<Line[]>(memory, key, []);
+  }
+
+  add(line: Line): Promise<void> {
+    this.#keep([...this.waiting, line]);
+    return this.send();
+  }
+
+  /** Sends what waits, in order, until nothing does or the server does not answer; then it is tried again a little later. */
+  send(): Promise<void> {
+    this.#sending ??= this.#sendAll().finally(() => {
+      this.#sending = undefined;
+      if (this.waiting.length > 0) setTimeout(() => void this.send(), RETRY_MS);
+    });
+    return this.#sending;
+  }
+
+  async #sendAll(): Promise<void> {
+    for (let next = this.waiting[0]; next !== undefined; next = this.waiting[0]) {
+      try {
+        await this.#ways.send(next);
+        this.#ways.report('');
+      } catch (e) {
+        if (e instanceof NoAnswer) {
+          this.#ways.report(e.message);
+          return;
+        }
+        this.#ways.refuse(next, e instanceof Problem ? e.message : String(e));
+      }
+      this.#keep(this.waiting.slice(1));
+    }
+  }
+
+  #keep(lines: Line[]): void {
+    this.waiting = lines;
+    this.#memory.setItem(this.#key, JSON.stringify(lines));
+  }
+}
