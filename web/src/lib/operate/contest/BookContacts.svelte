@@ -27,12 +27,16 @@
       </tr>
     </thead>
     <tbody>
-      {#each contacts as one (one.contactId)}
+      {#each contacts as one, i (one.contactId)}
         <tr class:lost={!one.worth.counts}>
-          <td class="mono"><span class="muted">{utcDate(one.start)}</span> {utcMinute(one.start)}</td>
+          <td class="mono">
+            {utcMinute(one.start)}
+            {#if i === 0 || utcDate(one.start) !== utcDate(contacts[i - 1]?.start ?? '')}
+              <span class="muted">{utcDate(one.start)}</span>
+            {/if}
+          </td>
           <td>
-            <button class="more mono" onclick={() => (navigation.openContact = one.contactId)}
-              >{one.call}</button
+            <button class="more mono" onclick={() => navigation.showContact(one.contactId)}>{one.call}</button
             >
           </td>
           <td>{one.band}</td>

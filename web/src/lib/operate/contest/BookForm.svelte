@@ -37,10 +37,6 @@
     const soon = books.definitions?.find((one) => Date.parse(one.until) > Date.now());
     if (form.contest === '' && soon) form.contest = soon.name;
   });
-  $effect(() => {
-    const powers = definition?.powers ?? [];
-    if (definition && !powers.includes(form.power)) form.power = powers.at(-1) ?? '';
-  });
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
@@ -84,6 +80,7 @@
       invalid={!!fault('power')}
       invalidText={fault('power')}
     >
+      <SelectItem value="" text={texts.choose} />
       {#each definition.powers as power (power)}<SelectItem value={power} text={power} />{/each}
     </Select>
   {/if}

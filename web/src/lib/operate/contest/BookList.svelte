@@ -55,13 +55,13 @@
         </tbody>
       </table>
     {/if}
-    {#if beginning}
-      <BookForm onsaved={begun} onclose={() => (beginning = false)} />
-    {:else}
-      <p class="act">
+    <div class="act">
+      {#if beginning}
+        <BookForm onsaved={begun} onclose={() => (beginning = false)} />
+      {:else}
         <Button size="small" kind="tertiary" on:click={() => (beginning = true)}>{texts.beginABook}</Button>
-      </p>
-    {/if}
+      {/if}
+    </div>
   {/if}
 </section>
 

@@ -56,7 +56,7 @@
     {/if}
     {#if store.score}
       <ScoreBoard score={store.score} />
-      <BookContacts contacts={store.contacts} score={store.score} />
+      <div class="contacts"><BookContacts contacts={store.contacts} score={store.score} /></div>
     {:else if !store.problem}
       <p class="muted">{texts.readingTheBook}</p>
     {/if}
@@ -69,7 +69,7 @@
     display: flex;
     flex-direction: column;
     gap: 12px;
-    scroll-padding-bottom: 120px;
+    padding-bottom: 4px;
   }
 
   .sheet .view-head {
@@ -90,12 +90,17 @@
     background: var(--yb-panel);
   }
 
+  /* The score and the line stay in sight; in a low window everything scrolls. */
+  .contacts {
+    flex: 1;
+    min-height: 140px;
+    overflow: auto;
+  }
+
   .foot {
-    position: sticky;
-    bottom: -24px;
+    flex: none;
     margin-top: auto;
     padding: 8px 0 4px;
     border-top: 1px solid var(--yb-line-strong);
-    background: var(--yb-ground);
   }
 </style>

@@ -12,6 +12,7 @@
 
   const store = useStore(OpenBookStore);
   const MODES = ['', 'CW', 'SSB', 'FM', 'RTTY', 'FT8'];
+  const modes = $derived(MODES.includes(store.mode) ? MODES : [...MODES, store.mode]);
   let input = $state<HTMLInputElement | null>(null);
 
   onMount(() => input?.focus());
@@ -56,7 +57,7 @@
         selected={store.mode}
         on:update={(event) => store.tune(store.frequency, String(event.detail))}
       >
-        {#each MODES as mode (mode)}<SelectItem value={mode} text={mode} />{/each}
+        {#each modes as mode (mode)}<SelectItem value={mode} text={mode} />{/each}
       </Select>
       {#if view && !view.band}<span class="muted">{texts.noRadio}</span>{/if}
     {/if}

@@ -18,6 +18,8 @@ const CHANNEL_KEY = 'yokebar-contest-channel';
 /** A line that was sent off and is not answered yet. */
 interface Unsent {
   bookId: number;
+  /** When it was sent off, ms since 1970. */
+  at: number;
   body: ContestLineRequest;
 }
 
@@ -26,7 +28,7 @@ export class OpenBookStore {
   score = $state.raw<ContestScore | undefined>(undefined);
   contacts = $state.raw<ContestContact[]>([]);
   text = $state('');
-  /** Where there is no radio: as people write it, such as 14025. */
+  /** As people write it, such as 14025: where the radio was last, or what was typed where there is none. */
   frequency = $state('');
   mode = $state('');
   /** What the line means so far; undefined until the server has said so. */
@@ -102,10 +104,14 @@ export class OpenBookStore {
 
   /** Says where contacts are made, where there is no radio. */
   tune(frequency: string, mode: string): void {
+    this.#keepChannel(frequency, mode);
+    this.read();
+  }
+
+  #keepChannel(frequency: string, mode: string): void {
     this.frequency = frequency;
     this.mode = mode;
     this.#memory.setItem(CHANNEL_KEY, `${frequency} ${mode}`);
-    this.read();
   }
 
   /** Sends the line off; it is free for the next at once. */
@@ -113,7 +119,7 @@ export class OpenBookStore {
     const text = this.text.trim();
     if (text === '' || this.#id === undefined) return Promise.resolve();
     const body = { ...this.#request(text), key: crypto.randomUUID() };
-    const sent = this.#lines.add({ bookId: this.#id, body });
+    const sent = this.#lines.add({ bookId: this.#id, at: Date.now(), body });
     this.type('');
     return sent;
   }
@@ -122,8 +128,9 @@ export class OpenBookStore {
     this.refused = [];
   }
 
-  async #send({ bookId, body }: Unsent): Promise<void> {
+  async #send({ bookId, at, body: typed }: Unsent): Promise<void> {
     const params = { path: { id: bookId } };
+    const body = { ...typed, agoMs: Math.max(0, Date.now() - at) };
     const logged = await got(api.POST('/api/contest-books/{id}/line/log', { params, body }));
     this.notice = logged.sentence;
   }
@@ -139,7 +146,7 @@ export class OpenBookStore {
   }
 
   #request(text: string): ContestLineRequest {
-    return { text, positionId: this.#position(), frequency: this.frequency, mode: this.mode };
+    return { text, positionId: this.#position(), frequency: this.frequency, mode: this.mode, agoMs: 0 };
   }
 
   /** Asks what the line means; on an empty line, what is to be sent next and where. */
@@ -149,7 +156,13 @@ export class OpenBookStore {
     const body = this.#request(this.text);
     this.#question.ask(
       () => got(api.POST('/api/contest-books/{id}/line/read', { params: { path: { id } }, body })),
-      (view) => (this.view = view),
+      (view) => {
+        this.view = view;
+        // When the radio goes away, contacts are still made where it was.
+        if (view.fromRadio && view.frequencyHz !== undefined) {
+          this.#keepChannel(String(view.frequencyHz / 1000), view.mode ?? '');
+        }
+      },
     );
   }
 }

@@ -23,6 +23,7 @@ export const texts = {
   contest: 'Contest',
   yourCall: 'Your call',
   power: 'Power',
+  choose: 'Choose…',
   sentField: (name: TextPart) => `You send: ${name}`,
   fromTheStation: 'from the station’s settings',
   begin: 'Begin',
@@ -30,7 +31,7 @@ export const texts = {
   cancel: 'Cancel',
 
   // BookList
-  contestBooks: 'Contests',
+  contestBooks: 'Contest books',
   aBookCounts:
     'A book counts the contacts of one contest by its rules, whichever way they come into the log.',
   readingTheBooks: 'Reading the contest books…',

@@ -9,7 +9,7 @@ import java.time.Instant;
  * @param start when it began, UTC
  * @param call of the other station
  * @param band such as {@code 20m}
- * @param mode such as {@code CW} or {@code PHONE}
+ * @param mode such as {@code CW} or {@code phone}
  * @param received the exchange as it was received
  * @param worth what it brings
  */

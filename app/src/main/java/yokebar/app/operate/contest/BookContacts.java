@@ -43,7 +43,7 @@ class BookContacts {
                 contact.start(),
                 contact.call().text(),
                 contact.band().adifName(),
-                seen.mode().name(),
+                seen.mode().written(),
                 String.join(" ", received(counted, seen).values()),
                 WorthView.of(Objects.requireNonNull(counted.score().verdict(id))));
     }

@@ -4,7 +4,6 @@ import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Objects;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -106,7 +105,7 @@ class ContestDefinitions {
                 definition.from(),
                 definition.until(),
                 definition.bands().stream().map(band -> band.adifName()).toList(),
-                definition.modes().stream().map(ContestDefinitions::written).toList(),
+                definition.modes().stream().map(ContestMode::written).toList(),
                 definition.exchange().stream().map(ContestDefinitions::view).toList(),
                 List.copyOf(definition.score().powerFactors().keySet()),
                 known.text());
@@ -123,9 +122,5 @@ class ContestDefinitions {
     /** Reports are heard and serials counted; everything else an operator can say beforehand. */
     static boolean isGiven(ExchangeField field) {
         return field.kind() != ExchangeKind.REPORT && field.kind() != ExchangeKind.SERIAL;
-    }
-
-    private static String written(ContestMode mode) {
-        return mode == ContestMode.PHONE ? mode.name().toLowerCase(Locale.ROOT) : mode.name();
     }
 }

@@ -1,6 +1,7 @@
 package yokebar.app.operate.contest;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -35,6 +36,10 @@ import yokebar.core.operate.contest.ExchangeKind;
 class ContestLine {
     private static final int LONGEST_LINE = 200;
     private static final int MAX_REMEMBERED = 200;
+    /** A line that waited longer was made where the radio was then. */
+    private static final long LATE_MS = 5_000;
+
+    private static final long LONGEST_WAIT_MS = Duration.ofHours(12).toMillis();
 
     private final BookScores scores;
     private final Positions positions;
@@ -90,7 +95,7 @@ class ContestLine {
     }
 
     private ContestLogged store(BookRow book, ContestLineRequest request) {
-        Instant now = clock.instant();
+        Instant now = clock.instant().minusMillis(Math.max(0, Math.min(request.agoMs(), LONGEST_WAIT_MS)));
         Channel channel = channel(request);
         AdifFields record = scores.ask(book, counted -> {
             ContestLineView view = view(book, counted, request, now);
@@ -218,19 +223,23 @@ class ContestLine {
     }
 
     private Channel channel(ContestLineRequest request) {
+        Channel given = given(request);
         var radio = positions.reading(request.positionId()).orElse(null);
         Long hz = radio == null ? null : radio.state().transmitHz();
-        if (radio != null && hz != null) {
-            var set = radio.state().mode();
-            return new Channel(
-                    hz, Band.of(hz), set == null ? null : radio.mapping().toLog(set, hz), true);
+        if (radio == null || hz == null || request.agoMs() > LATE_MS && given.band() != null) {
+            return given;
         }
+        var set = radio.state().mode();
+        return new Channel(hz, Band.of(hz), set == null ? null : radio.mapping().toLog(set, hz), true);
+    }
+
+    private static Channel given(ContestLineRequest request) {
         String frequency =
                 request.frequency() == null ? "" : request.frequency().strip();
-        Long typed = frequency.isEmpty() ? null : WrittenFrequency.read(frequency);
-        Band band = typed == null ? null : Band.of(typed);
+        Long hz = frequency.isEmpty() ? null : WrittenFrequency.read(frequency);
+        Band band = hz == null ? null : Band.of(hz);
         Mode mode = request.mode() == null ? null : Modes.read(request.mode(), null);
-        return new Channel(band == null ? null : typed, band, mode, false);
+        return new Channel(band == null ? null : hz, band, mode, false);
     }
 
     private static String text(ContestLineRequest request) {

@@ -2,6 +2,7 @@ package yokebar.app.operate.contest;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -47,6 +48,17 @@ class ContestLineTest extends ContestTest {
     }
 
     @Test
+    void aLineThatWaitedForAnAnswerIsLoggedWhenItWasTyped() throws Exception {
+        Instant typed = Instant.now().minusSeconds(600);
+        Map<String, Object> line =
+                Map.of("text", "w1qab 12 5", "frequency", "14.025", "mode", "CW", "key", "late", "agoMs", 600_000);
+        ok(sendJson("POST", path("/line/log"), line));
+        Instant start =
+                Instant.parse(get(path("/contacts")).path(0).path("start").asString());
+        assertThat(start).isBetween(typed.minusSeconds(2), typed.plusSeconds(30));
+    }
+
+    @Test
     void aLineThatIsSentAgainIsLoggedOnce() throws Exception {
         ok(type("log", "w1qab 12 5", "one"));
         ok(type("log", "w1qab 12 5", "one"));
@@ -58,10 +70,10 @@ class ContestLineTest extends ContestTest {
         assertThat(type("log", "w1qab 12", "1").body()).contains("Still missing: zone.");
         assertThat(type("log", "12 5", "2").body()).contains("Type a call and the exchange.");
         assertThat(type("log", "w1qab 12 5 @@", "3").body()).contains("\\\"@@\\\" fits no part of the exchange.");
-        assertThat(sendJson("POST", path("/line/log"), Map.of("text", "w1qab 12 5", "key", "4"))
+        assertThat(sendJson("POST", path("/line/log"), Map.of("text", "w1qab 12 5", "key", "4", "agoMs", 0))
                         .body())
                 .contains("No radio says where you are; give the frequency and the mode.");
-        assertThat(sendJson("POST", path("/line/log"), Map.of("text", "w1qab 12 5"))
+        assertThat(sendJson("POST", path("/line/log"), Map.of("text", "w1qab 12 5", "agoMs", 0))
                         .statusCode())
                 .isEqualTo(422);
         assertThat(count("contact")).isZero();

@@ -69,7 +69,8 @@ abstract class ContestTest extends AppTest {
     }
 
     HttpResponse<String> type(String to, String text, String key) throws Exception {
-        Map<String, Object> request = new HashMap<>(Map.of("text", text, "frequency", "14.025", "mode", "CW"));
+        Map<String, Object> request =
+                new HashMap<>(Map.of("text", text, "frequency", "14.025", "mode", "CW", "agoMs", 0));
         request.put("key", key);
         return sendJson("POST", path("/line/" + to), request);
     }

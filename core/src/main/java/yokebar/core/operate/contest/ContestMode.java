@@ -36,6 +36,11 @@ public enum ContestMode {
         return null;
     }
 
+    /** As people write it. */
+    public String written() {
+        return this == PHONE || this == DIGITAL ? name().toLowerCase(Locale.ROOT) : name();
+    }
+
     /** As the Cabrillo 3.0 specification writes it in a contact's line. */
     public String cabrillo() {
         return cabrillo;

@@ -33,8 +33,11 @@ public final class DefinitionReader {
     private static final String OWN = "own ";
     private static final String BANDS =
             Arrays.stream(Band.values()).map(Band::adifName).collect(Collectors.joining(", "));
-    private static final String MODES = written(ContestMode.values());
-    private static final String SCORES = written(MultiplyBy.values());
+    private static final String MODES =
+            Arrays.stream(ContestMode.values()).map(ContestMode::written).collect(Collectors.joining(", "));
+    private static final String SCORES = Arrays.stream(MultiplyBy.values())
+            .map(value -> value.name().toLowerCase(Locale.ROOT))
+            .collect(Collectors.joining(", "));
     private static final String KINDS =
             Arrays.stream(ExchangeKind.values()).map(ExchangeKind::written).collect(Collectors.joining(", "));
 
@@ -329,11 +332,5 @@ public final class DefinitionReader {
 
     private String factNames() {
         return Fact.known(exchange).stream().map(Fact::name).collect(Collectors.joining(", "));
-    }
-
-    private static String written(Enum<?>[] values) {
-        return Arrays.stream(values)
-                .map(value -> value.name().toLowerCase(Locale.ROOT))
-                .collect(Collectors.joining(", "));
     }
 }

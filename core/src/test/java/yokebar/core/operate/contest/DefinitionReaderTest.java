@@ -51,7 +51,7 @@ class DefinitionReaderTest {
             value = {
                 "bands: [40m, 20m]|bands: [40m, 7m]|5|\"7m\" is not known here; there are 2190m",
                 "bands: [40m, 20m]|band: 40m|1|The field \"bands\" is missing.",
-                "modes: CW|modes: MORSE|6|\"MORSE\" is not known here; there are cw, phone, rtty, digital.",
+                "modes: CW|modes: MORSE|6|\"MORSE\" is not known here; there are CW, phone, RTTY, digital.",
                 "2027-01-02T12:00Z|2027-02-30T12:00Z|4|\"2027-02-30T12:00Z\" is not a time in UTC",
                 "2027-01-02T12:00Z|2027-01-02T14:00Z|4|A period ends after it begins.",
                 "kind: word|kind: wrd|9|An exchange has fields of these kinds: report, serial,",
