@@ -9,7 +9,7 @@
   let { contacts, score }: { contacts: ContestContact[]; score: ContestScore } = $props();
 
   const navigation = useStore(Navigation);
-  const all = $derived(score.contacts + score.dupes + score.others);
+  const all = $derived(score.contacts + score.dupes);
 </script>
 
 {#if contacts.length === 0}

@@ -3,6 +3,7 @@
   import { onMount } from 'svelte';
   import type { ContestBook } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
+  import RefusedLines from '../../platform/shared/RefusedLines.svelte';
   import { counted, kiloHertz } from '../../platform/shared/format';
   import { OpenBookStore } from './book.svelte';
   import { texts } from './texts';
@@ -34,12 +35,7 @@
 </script>
 
 <div class="line">
-  {#each store.refused as one (one.text)}
-    <p class="refused" role="alert">
-      <span class="mono">{one.text}</span> <span class="trouble">{one.sentence}</span>
-      <button class="more" onclick={() => store.dismissRefused()}>{texts.dismiss}</button>
-    </p>
-  {/each}
+  <RefusedLines lines={store.lines} />
   <div class="where">
     {#if view?.fromRadio}
       <span><span class="mono">{kiloHertz(view.frequencyHz)}</span> kHz {view.mode ?? ''}</span>
@@ -77,12 +73,16 @@
     spellcheck="false"
   />
   <p id="contest-line-says" role="status">
-    {#if store.unsent.length > 0 && store.problem}
-      <span class="trouble">{texts.willBeSent(store.problem, counted(store.unsent.length, 'line'))}</span>
+    {#if store.lines.waiting.length > 0 && store.problem}
+      <span class="trouble"
+        >{texts.willBeSent(store.problem, counted(store.lines.waiting.length, 'line'))}</span
+      >
     {:else if problems.length > 0}
       <span class="trouble">{problems.join(' ')}</span>
     {:else if store.text === ''}
       <span class="muted">{store.notice}</span>
+    {:else if view?.tunes && view.fromRadio}
+      <span class="muted">{texts.enterTunes}</span>
     {:else if view?.call}
       <span class="mono">{view.call}</span>
       <span>{view.country}</span>

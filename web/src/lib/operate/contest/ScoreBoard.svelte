@@ -6,19 +6,18 @@
   let { score }: { score: ContestScore } = $props();
 
   const names = $derived(Object.keys(score.multipliers));
+  const parts = $derived([
+    counted(score.points, 'point'),
+    ...names.map((name) => texts.multiplier(grouped(score.multipliers[name] ?? 0), name)),
+    ...(score.bonus > 0 ? [texts.bonus(grouped(score.bonus))] : []),
+  ]);
 </script>
 
 <div class="board">
   <div class="total" role="status" aria-label={texts.score}>
     <span class="muted">{texts.score}</span>
     <strong class="mono">{grouped(score.score)}</strong>
-    <span>
-      {texts.pointsTimes(grouped(score.points))}
-      {#each names as name (name)}
-        · {texts.multiplier(grouped(score.multipliers[name] ?? 0), name)}
-      {/each}
-      {#if score.bonus > 0}{texts.plusBonus(grouped(score.bonus))}{/if}
-    </span>
+    <span>{parts.join(' · ')}</span>
     {#if score.others > 0}
       <span class="muted">{texts.notCounted(counted(score.others, 'contact'))}</span>
     {/if}
@@ -72,6 +71,10 @@
 
   td {
     height: 26px;
+  }
+
+  th {
+    text-transform: capitalize;
   }
 
   .number {

@@ -36,14 +36,14 @@ export class OpenBookStore {
   problem = $state('');
   /** What became of the last line. */
   notice = $state('');
-  /** Lines that were refused while the next one was being typed already, with the reason. */
-  refused = $state.raw<{ text: string; sentence: string }[]>([]);
+
+  /** Lines that were typed and are on their way. */
+  readonly lines: UnsentLines<Unsent>;
 
   #id: number | undefined;
   #memory: Memory;
   #position: () => number | undefined;
   #question = new LatestQuestion();
-  #lines: UnsentLines<Unsent>;
 
   /** @param position where this browser is */
   constructor(position: () => number | undefined, memory: Memory = tabMemory) {
@@ -51,16 +51,12 @@ export class OpenBookStore {
     this.#memory = memory;
     this.text = memory.getItem(TEXT_KEY) ?? '';
     [this.frequency = '', this.mode = ''] = (memory.getItem(CHANNEL_KEY) ?? '').split(' ');
-    this.#lines = new UnsentLines(memory, UNSENT_KEY, {
+    this.lines = new UnsentLines(memory, UNSENT_KEY, {
       send: (line) => this.#send(line),
-      refuse: (line, sentence) => this.#refuse(line.body.text ?? '', sentence),
+      text: (line) => line.body.text ?? '',
+      takeBack: (text, sentence) => this.#takeBack(text, sentence),
       report: (problem) => (this.problem = problem),
     });
-  }
-
-  /** Lines on their way, the oldest first. */
-  get unsent(): Unsent[] {
-    return this.#lines.waiting;
   }
 
   /** Shows a book. */
@@ -72,7 +68,7 @@ export class OpenBookStore {
       this.notice = '';
     }
     await this.load();
-    void this.#lines.send();
+    void this.lines.send();
   }
 
   /** Reads the open book again; what the line is worth may be different then, too. */
@@ -118,14 +114,21 @@ export class OpenBookStore {
   enter(): Promise<void> {
     const text = this.text.trim();
     if (text === '' || this.#id === undefined) return Promise.resolve();
+    if (this.view?.tunes && this.view.fromRadio) return this.#tuneRadio(text);
     const body = { ...this.#request(text), key: crypto.randomUUID() };
-    const sent = this.#lines.add({ bookId: this.#id, at: Date.now(), body });
+    const sent = this.lines.add({ bookId: this.#id, at: Date.now(), body });
     this.type('');
     return sent;
   }
 
-  dismissRefused(): void {
-    this.refused = [];
+  async #tuneRadio(text: string): Promise<void> {
+    this.type('');
+    const body = { text, positionId: this.#position(), typedForMs: 0, sticking: {} };
+    try {
+      await got(api.POST('/api/line/tune', { body }));
+    } catch (e) {
+      this.problem = e instanceof Problem ? e.message : String(e);
+    }
   }
 
   async #send({ bookId, at, body: typed }: Unsent): Promise<void> {
@@ -135,14 +138,11 @@ export class OpenBookStore {
     this.notice = logged.sentence;
   }
 
-  /** A refused line comes back to be corrected, unless the next one is being typed. */
-  #refuse(text: string, sentence: string): void {
-    if (this.text === '') {
-      this.type(text);
-      this.problem = sentence;
-    } else {
-      this.refused = [...this.refused, { text, sentence }];
-    }
+  #takeBack(text: string, sentence: string): boolean {
+    if (this.text !== '') return false;
+    this.type(text);
+    this.problem = sentence;
+    return true;
   }
 
   #request(text: string): ContestLineRequest {

@@ -20,6 +20,7 @@ function view(more: Partial<ContestLineView> = {}): ContestLineView {
     missing: [],
     send: '599 1 14',
     fromRadio: false,
+    tunes: false,
     problems: [],
     ...more,
   };
@@ -76,6 +77,18 @@ describe('OpenBookStore', () => {
     expect(server.sent[LOG]).toMatchObject({ frequency: '7025.5', mode: 'CW' });
   });
 
+  it('tunes the radio to a frequency instead of logging it', async () => {
+    server
+      .on('POST /api/contest-books/3/line/read', view({ fromRadio: true, tunes: true }))
+      .on('POST /api/line/tune', { there: true });
+    store.type('14030');
+    await vi.waitFor(() => expect(store.view?.tunes).toBe(true));
+    await store.enter();
+    expect(server.sent['POST /api/line/tune']).toMatchObject({ text: '14030', positionId: 1 });
+    expect(server.sent[LOG]).toBeUndefined();
+    expect(store.text).toBe('');
+  });
+
   it('brings a refused line back with the reason', async () => {
     server.on(LOG, { detail: 'Still missing: zone.' }, 422);
     store.type('w1qab 12');
@@ -87,13 +100,13 @@ describe('OpenBookStore', () => {
   it('says of a line that nobody answered how long ago it was typed, over a reload too', async () => {
     store.type('w1qab 12 5');
     await store.enter();
-    expect(store.unsent).toHaveLength(1);
+    expect(store.lines.waiting).toHaveLength(1);
     const later = Date.now() + 60_000;
     vi.spyOn(Date, 'now').mockReturnValue(later);
     server.on(LOG, { contactId: 7, call: 'W1QAB', fresh: true, sentence: '' });
     const reloaded = book();
     await reloaded.open(3);
-    await vi.waitFor(() => expect(reloaded.unsent).toEqual([]));
+    await vi.waitFor(() => expect(reloaded.lines.waiting).toEqual([]));
     expect((server.sent[LOG] as { agoMs: number }).agoMs).toBeGreaterThan(50_000);
     vi.restoreAllMocks();
   });

@@ -64,22 +64,20 @@ export const texts = {
   doesNotCount: (reason: TextPart) => `Does not count: ${reason}`,
   stillMissing: (fields: TextPart) => `still missing: ${fields}`,
   enterLogs: 'Enter logs it',
-  dismiss: 'Dismiss',
+  enterTunes: 'Enter tunes the radio',
   willBeSent: (problem: TextPart, lines: TextPart) => `${problem} ${lines} will be sent when it does.`,
 
   // ScoreBoard
   score: 'Score',
   dupes: 'Dupes',
-  pointsTimes: (points: TextPart) => `${points} points`,
   multiplier: (count: TextPart, name: TextPart) => `${count} ${name}`,
-  plusBonus: (bonus: TextPart) => `+ ${bonus} bonus`,
-  notCounted: (contacts: TextPart) => `${contacts} of this time not counted for another reason`,
+  notCounted: (contacts: TextPart) => `${contacts} of this time do not count`,
   byBand: 'By band',
 
   // feature
   contests: 'Contest',
   openAContestBook: 'Open or begin a contest book',
   scoreMultiplierSerial: 'score multiplier serial cabrillo book',
-  logTheContact: 'Log the contact',
+  logTheContact: 'Log the contact; on a frequency or a mode, tune the radio',
   emptyTheLine: 'Empty the line',
 };

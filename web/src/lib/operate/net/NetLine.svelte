@@ -3,6 +3,7 @@
   import LikelyCalls from '../line/LikelyCalls.svelte';
   import type { NetEntryView } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
+  import RefusedLines from '../../platform/shared/RefusedLines.svelte';
   import { counted } from '../../platform/shared/format';
   import { MARKS } from './marks';
   import { SheetStore, type SheetAction } from './sheet.svelte';
@@ -96,12 +97,7 @@
     {choice}
     ontake={(index) => likely[index] && take(likely[index])}
   />
-  {#each store.refused as one (one.text)}
-    <p class="refused" role="alert">
-      <span class="mono">{one.text}</span> <span class="trouble">{one.sentence}</span>
-      <button class="more" onclick={() => store.dismissRefused()}>{texts.dismiss}</button>
-    </p>
-  {/each}
+  <RefusedLines lines={store.lines} />
   <input
     bind:this={input}
     class="mono entry-input"
@@ -119,9 +115,9 @@
     spellcheck="false"
   />
   <p id="net-line-says" role="status">
-    {#if store.unsent.length > 0 && problems.length > 0}
+    {#if store.lines.waiting.length > 0 && problems.length > 0}
       <span class="trouble"
-        >{texts.willBeSentWhenIt(problems.join(' '), counted(store.unsent.length, 'line'))}</span
+        >{texts.willBeSentWhenIt(problems.join(' '), counted(store.lines.waiting.length, 'line'))}</span
       >
     {:else if problems.length > 0}
       <span class="trouble">{problems.join(' ')}</span>

@@ -37,8 +37,6 @@ export class SheetStore {
   /** What the operator should know of the last entry. */
   notices = $state.raw<string[]>([]);
   problem = $state('');
-  /** Lines that were refused while the next one was being typed already, with the reason. */
-  refused = $state.raw<{ text: string; sentence: string }[]>([]);
   /** The check-in that keys and lines without a call are about; undefined for the one whose turn it is. */
   chosenId = $state<number | undefined>(undefined);
   /** The check-in that was typed here last. */
@@ -48,25 +46,23 @@ export class SheetStore {
   /** The check-in that is being edited in place. */
   editedId = $state<number | undefined>(undefined);
 
+  /** Lines that were typed and are on their way. */
+  readonly lines: UnsentLines<Unsent>;
+
   #id: number | undefined;
   #memory: Memory;
   #question = new LatestQuestion();
-  #lines: UnsentLines<Unsent>;
   #dialRests: ReturnType<typeof setTimeout> | undefined;
 
   constructor(memory: Memory = tabMemory) {
     this.#memory = memory;
     this.text = memory.getItem(TEXT_KEY) ?? '';
-    this.#lines = new UnsentLines(memory, UNSENT_KEY, {
+    this.lines = new UnsentLines(memory, UNSENT_KEY, {
       send: (line) => this.#sendLine(line),
-      refuse: (line, sentence) => this.#refuse(line.body.text, sentence),
+      text: (line) => line.body.text,
+      takeBack: (text, sentence) => this.#takeBack(text, sentence),
       report: (problem) => (this.problem = problem),
     });
-  }
-
-  /** Lines on their way, the oldest first. */
-  get unsent(): Unsent[] {
-    return this.#lines.waiting;
   }
 
   /** Shows a session. */
@@ -80,7 +76,7 @@ export class SheetStore {
     }
     await this.load();
     this.#read();
-    void this.#lines.send();
+    void this.lines.send();
   }
 
   async load(): Promise<void> {
@@ -143,7 +139,7 @@ export class SheetStore {
     const text = this.text.trim();
     if (text === '' || this.#id === undefined) return Promise.resolve();
     const body = { text, key: crypto.randomUUID(), checkInId: this.chosenId };
-    const sent = this.#lines.add({ sessionId: this.#id, body });
+    const sent = this.lines.add({ sessionId: this.#id, body });
     this.type('');
     return sent;
   }
@@ -157,18 +153,11 @@ export class SheetStore {
     }
   }
 
-  dismissRefused(): void {
-    this.refused = [];
-  }
-
-  /** A refused line comes back to be corrected, unless the next one is being typed. */
-  #refuse(text: string, sentence: string): void {
-    if (this.text === '') {
-      this.type(text);
-      this.problem = sentence;
-    } else {
-      this.refused = [...this.refused, { text, sentence }];
-    }
+  #takeBack(text: string, sentence: string): boolean {
+    if (this.text !== '') return false;
+    this.type(text);
+    this.problem = sentence;
+    return true;
   }
 
   actOn(action: SheetAction): Promise<void> {

@@ -65,9 +65,9 @@ describe('SheetStore', () => {
     store.type('zp5');
     await sent;
     expect(store.text).toBe('zp5');
-    expect(store.refused).toEqual([{ text: 'cu9!', sentence: 'That cannot be.' }]);
-    store.dismissRefused();
-    expect(store.refused).toEqual([]);
+    expect(store.lines.refused).toEqual([{ text: 'cu9!', sentence: 'That cannot be.' }]);
+    store.lines.dismissRefused();
+    expect(store.lines.refused).toEqual([]);
   });
 
   it('keeps lines that nobody answered, over a reload too, and sends them in order with the keys they had', async () => {
@@ -76,11 +76,11 @@ describe('SheetStore', () => {
     store.type('zp5qxa');
     await store.enter();
     expect(store.problem).toBe('Yokebar does not answer. Is it running?');
-    const keys = store.unsent.map((line) => line.body.key);
+    const keys = store.lines.waiting.map((line) => line.body.key);
     server.on('POST /api/net-sessions/4/entries', { sheet: sheet({}, 'CU2QYC', 'ZP5QXA'), notices: [] });
     const again = new SheetStore(kept);
     await again.open(4);
-    await vi.waitFor(() => expect(again.unsent).toEqual([]));
+    await vi.waitFor(() => expect(again.lines.waiting).toEqual([]));
     const last = server.sent['POST /api/net-sessions/4/entries'] as { text: string; key: string };
     expect(last).toMatchObject({ text: 'zp5qxa', key: keys[1] });
     expect(again.problem).toBe('');

@@ -80,7 +80,6 @@ export const texts = {
   callsOrPartsOfThem: (list: TextPart) => `Calls or parts of them …   via zp5qxa   ${list}   ; note`,
   chooseAStationFirst: 'Type a call, or choose first which station this is about.',
   enterAppliesThisTo: (call: TextPart) => `Enter applies this to ${call}.`,
-  dismiss: 'Dismiss',
   willBeSentWhenIt: (list: TextPart, lines: TextPart) => `${list} ${lines} will be sent when it does.`,
   chooseThen: 'choose, then',
   nextTurn: 'next turn',

@@ -8,6 +8,9 @@ export const texts = {
   // Pages
   pagesTitle: (title: TextPart) => `${title} pages`,
 
+  // RefusedLines
+  dismiss: 'Dismiss',
+
   // SavedMark
   saved: 'Saved',
 

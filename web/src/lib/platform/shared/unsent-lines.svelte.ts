@@ -7,8 +7,10 @@ const RETRY_MS = 2000;
 interface Ways<Line> {
   /** Sends one; what was answered is stored. */
   send: (line: Line) => Promise<unknown>;
-  /** The server does not want a line as it is. */
-  refuse: (line: Line, sentence: string) => void;
+  /** What was typed. */
+  text: (line: Line) => string;
+  /** Puts a refused line back to be corrected, with the reason; false when the next one is being typed already. */
+  takeBack: (text: string, sentence: string) => boolean;
   /** Why nothing is answered at present; empty when it is. */
   report: (problem: string) => void;
 }
@@ -20,6 +22,8 @@ interface Ways<Line> {
 export class UnsentLines<Line> {
   /** The oldest first. */
   waiting = $state.raw<Line[]>([]);
+  /** Lines that were refused while the next one was being typed already, with the reason. */
+  refused = $state.raw<{ text: string; sentence: string }[]>([]);
 
   #memory: Memory;
   #key: string;
@@ -58,10 +62,18 @@ export class UnsentLines<Line> {
           this.#ways.report(e.message);
           return;
         }
-        this.#ways.refuse(next, e instanceof Problem ? e.message : String(e));
+        this.#refuse(this.#ways.text(next), e instanceof Problem ? e.message : String(e));
       }
       this.#keep(this.waiting.slice(1));
     }
+  }
+
+  #refuse(text: string, sentence: string): void {
+    if (!this.#ways.takeBack(text, sentence)) this.refused = [...this.refused, { text, sentence }];
+  }
+
+  dismissRefused(): void {
+    this.refused = [];
   }
 
   #keep(lines: Line[]): void {

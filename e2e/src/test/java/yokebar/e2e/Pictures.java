@@ -3,14 +3,12 @@ package yokebar.e2e;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.regex.Pattern;
@@ -47,6 +45,7 @@ public final class Pictures {
             page.keyboard().press("Escape");
             page.keyboard().press("Escape");
             onAir(page, folder);
+            contest(page, folder);
             nets(page, folder);
             slowScan(page, folder);
             radioInTrouble(page, folder);
@@ -99,6 +98,21 @@ public final class Pictures {
         backstage("node/rate", "{\"spots\":\"0.7\"}");
         page.navigate(page.url().replaceAll("#.*", "#/desk"));
         page.getByTestId("heading").waitFor();
+    }
+
+    /** In the middle of a contest, with a call on the line. */
+    private static void contest(Page page, Path folder) {
+        page.navigate(page.url().replaceAll("#.*", "#/contest"));
+        page.getByText("Lamplighter Day").click();
+        Locator line = page.getByLabel("Contest line", new Page.GetByLabelOptions().setExact(true));
+        line.fill("21.027 cw");
+        page.getByText("Enter tunes the radio").waitFor();
+        page.keyboard().press("Enter");
+        page.getByText("kHz CW").waitFor();
+        line.fill("zs6qab 118");
+        page.locator("#contest-line-says").getByText("points").waitFor();
+        take(page, folder, "contest");
+        page.keyboard().press("Escape");
     }
 
     /** The repeater net in its first round. */
@@ -165,13 +179,6 @@ public final class Pictures {
                 .click();
         page.getByText("was not taken").first().waitFor();
         take(page, folder, "intake");
-        page.getByRole(
-                        AriaRole.LINK,
-                        new Page.GetByRoleOptions().setName("Import").setExact(true))
-                .click();
-        page.locator("input[type=file]").setInputFiles(portableLog());
-        page.getByText("How it is taken in").waitFor();
-        take(page, folder, "import");
         page.getByRole(AriaRole.BANNER).getByText("Wavelet 2").click();
         page.getByRole(
                         AriaRole.BUTTON,
@@ -211,21 +218,6 @@ public final class Pictures {
                 .click();
         page.getByText("they logged").first().waitFor();
         take(page, folder, "near-misses");
-    }
-
-    /** Made with a tablet on the caldera rim. */
-    private static FilePayload portableLog() {
-        StringBuilder text = new StringBuilder("Caldera rim\n<ADIF_VER:5>3.1.4 <EOH>\n");
-        for (int i = 0; i < 34; i++) {
-            String call = "EA" + i % 8 + "Q" + (char) ('A' + i % 26) + (char) ('A' + i / 3);
-            String mode = i == 20 ? "NOISE" : "CW";
-            text.append("<CALL:6>").append(call).append(" <QSO_DATE:8>202610").append("%02d".formatted(10 + i / 4));
-            text.append(" <TIME_ON:4>").append("%02d%02d".formatted(9 + i % 9, i));
-            text.append(" <BAND:3>20m <MODE:").append(mode.length()).append('>').append(mode);
-            text.append(" <STATION_CALLSIGN:6>").append(i < 30 ? "CU9QYB" : "CU9QLZ");
-            text.append(i % 5 == 0 ? " <QSL_RCVD:1>Y" : "").append(" <EOR>\n");
-        }
-        return new FilePayload("caldera-rim.adi", "text/plain", text.toString().getBytes(StandardCharsets.UTF_8));
     }
 
     /** The radio's cable is pulled for the picture and put back. */

@@ -1,6 +1,7 @@
 package yokebar.app.operate.contest;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,6 +12,7 @@ import org.springframework.stereotype.Service;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.operate.contest.ContestCabrillo;
 import yokebar.core.operate.contest.ContestContact;
+import yokebar.core.operate.contest.ContestMode;
 import yokebar.core.operate.contest.ExchangeField;
 import yokebar.core.operate.contest.ExchangeKind;
 import yokebar.core.operate.contest.Fact;
@@ -24,16 +26,27 @@ class BookContacts {
         this.scores = scores;
     }
 
-    /** The latest first, at most so many. */
+    /** Those on the bands and in the modes of the contest, the latest first, at most so many. */
     List<BookContactView> latest(BookRow book, int max) {
         return scores.ask(book, counted -> {
-            List<Map.Entry<Long, Contact>> all = counted.inOrder();
-            List<BookContactView> latest = new ArrayList<>();
-            for (int i = all.size() - 1; i >= 0 && latest.size() < max; i--) {
-                latest.add(view(counted, all.get(i).getKey(), all.get(i).getValue()));
-            }
-            return latest;
+            List<Map.Entry<Long, Contact>> all = inContest(counted);
+            Collections.reverse(all);
+            return all.stream()
+                    .limit(max)
+                    .map(entry -> view(counted, entry.getKey(), entry.getValue()))
+                    .toList();
         });
+    }
+
+    /** In the order they were made; what was done elsewhere meanwhile is nobody's business here. */
+    private static List<Map.Entry<Long, Contact>> inContest(CountedBook counted) {
+        return counted.inOrder().stream()
+                .filter(entry ->
+                        counted.definition().bands().contains(entry.getValue().band()))
+                .filter(entry -> counted.definition()
+                        .modes()
+                        .contains(ContestMode.of(entry.getValue().mode())))
+                .collect(Collectors.toCollection(ArrayList::new));
     }
 
     private static BookContactView view(CountedBook counted, long id, Contact contact) {
@@ -57,12 +70,8 @@ class BookContacts {
                 header.put("CATEGORY-POWER", book.power);
             }
             header.put("CLAIMED-SCORE", Long.toString(counted.score().score().score()));
-            List<ContestCabrillo.Row> rows = counted.inOrder().stream()
-                    .filter(entry -> counted.definition()
-                            .bands()
-                            .contains(entry.getValue().band()))
+            List<ContestCabrillo.Row> rows = inContest(counted).stream()
                     .map(entry -> row(book, counted, entry.getKey(), entry.getValue()))
-                    .filter(row -> counted.definition().modes().contains(row.mode()))
                     .toList();
             return ContestCabrillo.text(counted.definition(), header, rows);
         });

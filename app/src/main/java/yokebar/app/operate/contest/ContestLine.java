@@ -30,6 +30,7 @@ import yokebar.core.log.contact.Reading;
 import yokebar.core.operate.contest.ContestEntry;
 import yokebar.core.operate.contest.ExchangeField;
 import yokebar.core.operate.contest.ExchangeKind;
+import yokebar.core.operate.line.LineText;
 
 /** The contest line: reads what is typed while it is typed, and logs it. */
 @Service
@@ -126,8 +127,10 @@ class ContestLine {
     private ContestLineView view(BookRow book, CountedBook counted, ContestLineRequest request, Instant now) {
         Channel channel = channel(request);
         ContestEntry entry = entry(counted, request, channel, now);
+        boolean tunes = entry.call() == null && LineText.read(text(request)).tunes();
         List<String> problems = new ArrayList<>();
-        entry.unread().forEach(word -> problems.add("\"" + word + "\" fits no part of the exchange."));
+        List<String> unread = tunes ? List.of() : entry.unread();
+        unread.forEach(word -> problems.add("\"" + word + "\" fits no part of the exchange."));
         WorthView worth = null;
         String country = "";
         if (entry.call() != null && channel.band() != null && channel.mode() != null) {
@@ -148,6 +151,7 @@ class ContestLine {
                 channel.mode() == null ? null : channel.mode().label(),
                 channel.fromRadio(),
                 worth,
+                tunes,
                 problems);
     }
 

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param mode null when neither a radio nor the line says
  * @param fromRadio whether frequency and mode come from the radio
  * @param worth what it would bring; null while there is no call or no frequency
+ * @param tunes whether it is a frequency or a mode to tune the radio to, and no contact
  * @param problems what has to be corrected before it can be logged
  */
 record ContestLineView(
@@ -30,4 +31,5 @@ record ContestLineView(
         @Nullable String mode,
         boolean fromRadio,
         @Nullable WorthView worth,
+        boolean tunes,
         List<String> problems) {}
