@@ -102,6 +102,10 @@ public final class Pictures {
 
     /** In the middle of a contest, with a call on the line. */
     private static void contest(Page page, Path folder) {
+        // The station that was chosen on the air is still on the contact line.
+        for (String key : new String[] {"c", "Escape", "Escape"}) {
+            page.keyboard().press(key);
+        }
         page.navigate(page.url().replaceAll("#.*", "#/contest"));
         page.getByText("Lamplighter Day").click();
         Locator line = page.getByLabel("Contest line", new Page.GetByLabelOptions().setExact(true));

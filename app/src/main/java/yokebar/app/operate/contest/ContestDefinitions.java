@@ -47,6 +47,9 @@ class ContestDefinitions {
 
     @Transactional(readOnly = true)
     Known named(String name) {
+        if (name.isEmpty()) {
+            throw new Rejection("contest", "Choose a contest.");
+        }
         return shipped.stream()
                 .filter(known -> known.definition().name().equals(name))
                 .findFirst()
