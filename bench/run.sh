@@ -1,9 +1,9 @@
 #!/bin/sh
-# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log nets pictures sources
-# services air guard.
+# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log nets contest pictures
+# sources services air guard.
 set -eu
 cd "$(dirname "$0")/.."
-which=${*:-adi intake latency startup radio who log nets pictures sources services air guard}
+which=${*:-adi intake latency startup radio who log nets contest pictures sources services air guard}
 mvn -q -B install -DskipTests -pl .,core,links,standins,web,app,e2e,bench/blank-app,bench
 jars() { mvn -q -pl bench dependency:build-classpath -Dmdep.outputFile=/dev/stdout -Dmdep.includeScope=test; }
 classpath="bench/target/classes:$(jars)"
@@ -19,6 +19,7 @@ for name in $which; do
     log) java -Xmx700m -cp "$classpath" yokebar.bench.LogFigures | grep '^log' ;;
     # Uses the log that "log" makes.
     nets) java -Xmx700m -cp "$classpath" yokebar.bench.NetFigures | grep '^nets' ;;
+    contest) java -cp "$classpath" yokebar.bench.ContestFigures ;;
     pictures) java -Xmx700m -cp "$classpath" yokebar.bench.PictureFigures | grep '^pictures' ;;
     sources) java -Xmx700m -cp "$classpath" yokebar.bench.SourceFigures | grep '^sources' ;;
     # Likewise with a log of its own of a million contacts.
