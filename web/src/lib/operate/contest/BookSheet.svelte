@@ -21,7 +21,10 @@
 
   const book = $derived(books.all?.find((one) => one.id === id));
 
-  $effect(() => void store.open(id));
+  $effect(() => {
+    void store.open(id);
+    return () => store.close();
+  });
 
   async function remove() {
     if (await books.remove(id)) navigation.go('contest');

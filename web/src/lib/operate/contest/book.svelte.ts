@@ -71,6 +71,11 @@ export class OpenBookStore {
     void this.lines.send();
   }
 
+  /** No book is shown any more. */
+  close(): void {
+    this.#id = undefined;
+  }
+
   /** Reads the open book again; what the line is worth may be different then, too. */
   async load(): Promise<void> {
     const id = this.#id;

@@ -29,6 +29,7 @@ import yokebar.core.log.contact.LoggedContact;
 @Component
 class BookScores {
     private static final int MAX_CONTACTS = 100_000;
+    private static final int MAX_KEPT = 8;
 
     private final ContactLog log;
     private final Positions positions;
@@ -50,6 +51,9 @@ class BookScores {
     synchronized <T> T ask(BookRow book, Function<CountedBook, T> question) {
         Kept known = kept.get(book.number());
         if (known == null || known.version() != book.version) {
+            if (kept.size() >= MAX_KEPT) {
+                kept.clear();
+            }
             known = new Kept(book.version, read(book), new HashSet<>());
             kept.put(book.number(), known);
         }

@@ -31,7 +31,7 @@ class ContestDefinitions {
     /** A definition with the text it was read from. */
     record Known(ContestDefinition definition, String text, boolean ships) {}
 
-    /** All of them, the next to begin first among those that have not ended, in the order of their dates. */
+    /** All of them, in the order in which they begin. */
     @Transactional(readOnly = true)
     List<DefinitionView> views() {
         List<Known> all = new ArrayList<>(shipped);

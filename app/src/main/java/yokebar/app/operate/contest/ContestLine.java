@@ -18,6 +18,7 @@ import yokebar.app.station.position.Positions;
 import yokebar.app.station.reference.ReferenceData;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.band.WrittenFrequency;
+import yokebar.core.basics.call.Call;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.ModeGroup;
 import yokebar.core.basics.mode.Modes;
@@ -31,6 +32,8 @@ import yokebar.core.operate.contest.ContestEntry;
 import yokebar.core.operate.contest.ExchangeField;
 import yokebar.core.operate.contest.ExchangeKind;
 import yokebar.core.operate.line.LineText;
+import yokebar.core.sources.radio.RadioCompletion;
+import yokebar.core.sources.radio.RadioMode;
 
 /** The contest line: reads what is typed while it is typed, and logs it. */
 @Service
@@ -157,7 +160,7 @@ class ContestLine {
 
     private static ContestEntry entry(CountedBook counted, ContestLineRequest request, Channel channel, Instant now) {
         String text = text(request);
-        var call = ContestEntry.call(text);
+        Call call = ContestEntry.call(text);
         List<ExchangeField> fields = call == null ? counted.definition().exchange() : counted.fieldsOf(call, now);
         return ContestEntry.read(text, fields, channel.usualReport());
     }
@@ -228,12 +231,12 @@ class ContestLine {
 
     private Channel channel(ContestLineRequest request) {
         Channel given = given(request);
-        var radio = positions.reading(request.positionId()).orElse(null);
+        RadioCompletion.Reading radio = positions.reading(request.positionId()).orElse(null);
         Long hz = radio == null ? null : radio.state().transmitHz();
         if (radio == null || hz == null || request.agoMs() > LATE_MS && given.band() != null) {
             return given;
         }
-        var set = radio.state().mode();
+        RadioMode set = radio.state().mode();
         return new Channel(hz, Band.of(hz), set == null ? null : radio.mapping().toLog(set, hz), true);
     }
 

@@ -139,16 +139,18 @@ public final class ContactFacts {
         // Every contact has a zone, from its call; only one of this contest has it because it was sent.
         boolean ofThisContest = definition.cabrilloName().equalsIgnoreCase(contact.detail("CONTEST_ID"));
         Deque<String> words = new ArrayDeque<>(words(contact.detail("SRX_STRING")));
+        int left = fields.size();
         for (ExchangeField field : fields) {
             String known = elsewhere(field, contact, ofThisContest);
             String word = words.peek();
-            // Most programs keep the report apart; a zone such as 14 would pass for one.
-            boolean reportApart = field.kind() == ExchangeKind.REPORT && known != null && words.size() < fields.size();
-            if (word != null && field.takes(word) && !reportApart) {
+            // Most programs keep the report apart, some the serial; a zone such as 14 would pass for either.
+            boolean apart = known != null && words.size() < left;
+            if (word != null && field.takes(word) && !apart) {
                 received.put(field, words.remove());
             } else if (known != null) {
                 received.put(field, known);
             }
+            left--;
         }
         return received;
     }

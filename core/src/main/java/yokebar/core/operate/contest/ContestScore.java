@@ -122,8 +122,12 @@ public final class ContestScore {
 
     /** Adds a contact, or puts it in place of the one with the same id. */
     public void put(ContestContact contact) {
+        put(contact, isExchanged(contact) ? outcome(contact) : Outcome.NO_EXCHANGE);
+    }
+
+    private void put(ContestContact contact, Outcome outcome) {
         remove(contact.id());
-        Entry entry = new Entry(contact, outcome(contact), worth(contact));
+        Entry entry = new Entry(contact, outcome, worth(contact));
         entries.put(contact.id(), entry);
         if (entry.outcome == Outcome.COUNTS) {
             // Until it is settled nothing of it is counted yet.
@@ -179,12 +183,12 @@ public final class ContestScore {
         return new Verdict(Outcome.COUNTS, entry.worth, brought, bonus);
     }
 
-    /** What a contact that is not there would be worth. */
+    /** What a contact that is not there would be worth; its exchange may be still to come. */
     public Verdict wouldBe(ContestContact contact) {
         if (entries.containsKey(contact.id())) {
             throw new IllegalArgumentException("contact " + contact.id() + " is counted already");
         }
-        put(contact);
+        put(contact, outcome(contact));
         Verdict verdict = Objects.requireNonNull(verdict(contact.id()));
         remove(contact.id());
         return verdict;
@@ -275,6 +279,11 @@ public final class ContestScore {
         return Objects.requireNonNull(bands.get(entry.contact.band()));
     }
 
+    private boolean isExchanged(ContestContact contact) {
+        return exchanged.isEmpty()
+                || !Collections.disjoint(exchanged, contact.facts().keySet());
+    }
+
     private Outcome outcome(ContestContact contact) {
         if (definition.periodOf(contact.start()) == 0) {
             return Outcome.OUTSIDE_PERIODS;
@@ -284,10 +293,6 @@ public final class ContestScore {
         }
         if (!definition.modes().contains(contact.mode())) {
             return Outcome.OTHER_MODE;
-        }
-        if (!exchanged.isEmpty()
-                && Collections.disjoint(exchanged, contact.facts().keySet())) {
-            return Outcome.NO_EXCHANGE;
         }
         boolean counts = definition.counting().isEmpty()
                 || definition.counting().stream().anyMatch(conditions -> meets(conditions, contact));

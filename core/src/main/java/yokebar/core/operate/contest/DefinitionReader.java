@@ -131,8 +131,10 @@ public final class DefinitionReader {
     }
 
     private List<Period> periods(DefinitionFields fields) {
+        List<DefinitionFields> entries = fields.entries("periods");
+        needed(fields, "periods", entries.isEmpty());
         List<Period> periods = new ArrayList<>();
-        for (DefinitionFields entry : fields.entries("periods")) {
+        for (DefinitionFields entry : entries) {
             entry.only("from", "until");
             Instant from = moment(entry, "from");
             Instant until = moment(entry, "until");
@@ -157,7 +159,6 @@ public final class DefinitionReader {
             fields.report(
                     "periods", "A contest lasts at most " + MAX_DAYS + " days from its first period to its last.");
         }
-        needed(fields, "periods", fields.entries("periods").isEmpty());
         return periods;
     }
 

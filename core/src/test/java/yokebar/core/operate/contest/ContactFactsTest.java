@@ -71,6 +71,16 @@ class ContactFactsTest {
     }
 
     @Test
+    void aSerialThatIsKeptApartLeavesTheTextToTheRest() {
+        assertThat(facts("summit-hours", "EA8QAB", "RST_RCVD", "59", "SRX", "17", "SRX_STRING", "IL18QI"))
+                .containsEntry(Fact.exchange("serial"), "17")
+                .containsEntry(Fact.exchange("locator"), "IL18QI");
+        assertThat(facts("field-camp", "EA8QAB", "SRX_STRING", "1A SUL"))
+                .containsEntry(Fact.exchange("class"), "1A")
+                .containsEntry(Fact.exchange("section"), "SUL");
+    }
+
+    @Test
     void onlyStationsOfTheIslandsSendAnIsland() {
         assertThat(facts("corvo-calling", "CU2QAA", "RST_RCVD", "599", "SRX_STRING", "SMI 12"))
                 .containsEntry(Fact.exchange("island"), "SMI")
