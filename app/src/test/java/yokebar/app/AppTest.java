@@ -58,7 +58,7 @@ public abstract class AppTest extends RunningTest {
         emptyTables();
         jdbc.update("update delivery_tally set contacts = 0");
         jdbc.update("update service set address = null, account = null, sealed_password = null,"
-                + " confirmations_until = null, swept_until = null, swept_at = null, last_handover_at = null,"
+                + " confirmations_from = null, confirmations_until = null, swept_until = null, swept_at = null, last_handover_at = null,"
                 + " proven = false, paused = false, takes_relayed = false, own_calls = '', from_day = null");
         put("/api/services/pause", Map.of("paused", false));
         jdbc.update("delete from operating_position where id <> 1");

@@ -158,6 +158,13 @@ class ConfirmationFetcher implements SmartLifecycle {
                 fetched += brought.fresh();
                 unreadable += brought.unreadable();
             } while (running && window.until().isBefore(now));
+            Optional<FetchPlan.Window> earlier = FetchPlan.earlier(services.fetched(serviceId), beginning);
+            while (running && earlier.isPresent()) {
+                Brought brought = fetch(serviceId, earlier.get());
+                fetched += brought.fresh();
+                unreadable += brought.unreadable();
+                earlier = FetchPlan.earlier(services.fetched(serviceId), beginning);
+            }
             Optional<FetchPlan.Window> sweep = FetchPlan.sweep(services.fetched(serviceId), beginning, now);
             if (sweep.isPresent()) {
                 fetched += fetch(serviceId, sweep.get()).fresh();

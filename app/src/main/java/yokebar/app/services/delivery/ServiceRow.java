@@ -77,6 +77,10 @@ public class ServiceRow extends RowWithSecret {
     @Column(name = "fetch_every_s")
     int fetchEverySeconds;
 
+    /** From there on all confirmations have been fetched, by the time the service received them, UTC. */
+    @Nullable
+    Instant confirmationsFrom;
+
     /** All confirmations the service received up to then have been fetched, UTC. */
     @Nullable
     Instant confirmationsUntil;

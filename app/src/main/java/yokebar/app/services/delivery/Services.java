@@ -263,13 +263,15 @@ public class Services {
     @Transactional(readOnly = true)
     public FetchPlan.Progress fetched(int serviceId) {
         ServiceRow row = row(serviceId);
-        return new FetchPlan.Progress(row.confirmationsUntil, row.sweptUntil, row.sweptAt);
+        return new FetchPlan.Progress(row.confirmationsFrom, row.confirmationsUntil, row.sweptUntil, row.sweptAt);
     }
 
     @Transactional
     public void setFetched(int serviceId, FetchPlan.Progress progress) {
-        db.createQuery("update ServiceRow set confirmationsUntil = :news, sweptUntil = :swept, sweptAt = :at"
-                        + " where id = :id")
+        db.createQuery(
+                        "update ServiceRow set confirmationsFrom = :from, confirmationsUntil = :news, sweptUntil = :swept,"
+                                + " sweptAt = :at where id = :id")
+                .setParameter("from", progress.newsFrom())
                 .setParameter("news", progress.newsUntil())
                 .setParameter("swept", progress.sweptUntil())
                 .setParameter("at", progress.sweptAt())

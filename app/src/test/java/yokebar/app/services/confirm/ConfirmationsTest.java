@@ -3,6 +3,7 @@ package yokebar.app.services.confirm;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpResponse;
+import java.sql.Timestamp;
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
@@ -151,6 +152,10 @@ class ConfirmationsTest extends ServiceTest {
         assertThat(countersign.books().toString()).contains("CU9QYB ZP5QXB");
     }
 
+    private Timestamp fetchedUntil() {
+        return jdbc.queryForObject("select confirmations_until from service where id = 1", Timestamp.class);
+    }
+
     private int fetched() {
         try {
             sendJson("POST", "/api/services/1/fetches", Map.of());
@@ -172,6 +177,8 @@ class ConfirmationsTest extends ServiceTest {
     @Test
     void aConfirmationThatCameBeforeItsContactFindsItLater() throws Exception {
         useCountersign();
+        // The log is empty still, so the first fetch has no past to ask for.
+        await("the first fetch", () -> fetched() == 0 && fetchedUntil() != null);
         countersign.confirm(theirs("ZP5QXA", "140700"), Instant.parse("2019-05-01T00:00:00Z"));
         countersign.confirm(theirs("OZ1QAB", "140700"), Instant.now());
         importText(contact("LU1QZZ").replace("20260501", "20180501"));

@@ -9,7 +9,8 @@ import org.jspecify.annotations.Nullable;
  * Which confirmations to ask for next, so that none is ever missed. Everything goes by the time the service received them, not
  * by the contacts' own dates: a contact of ten years ago may be confirmed today.
  *
- * <p>News: each fetch goes on a little before the end of the last complete one. A service that shows a confirmation only long
+ * <p>News: each fetch goes on a little before the end of the last complete one. When older contacts came into the log, what lies
+ * before the first fetch is asked for, too. A service that shows a confirmation only long
  * after it received it would still slip through, so besides this a slow sweep asks for a month of the past at a time, from the
  * beginning to the present and over again.
  */
@@ -31,6 +32,8 @@ public final class FetchPlan {
     /** What a window is for. */
     public enum Purpose {
         NEWS,
+        /** What was received before the first fetch, because the log begins earlier now. */
+        EARLIER,
         SWEEP
     }
 
@@ -45,12 +48,17 @@ public final class FetchPlan {
     /**
      * How far it has come.
      *
-     * @param newsUntil all the service received before was asked for at least once; null at the beginning
+     * @param newsFrom where the first fetch began; null at the beginning
+     * @param newsUntil all the service received from there until then was asked for at least once; null at the beginning
      * @param sweptUntil where the sweep goes on; null at the beginning of a round
      * @param sweptAt when the sweep took its last step; null when it has not begun
      */
-    public record Progress(@Nullable Instant newsUntil, @Nullable Instant sweptUntil, @Nullable Instant sweptAt) {
-        public static final Progress NONE = new Progress(null, null, null);
+    public record Progress(
+            @Nullable Instant newsFrom,
+            @Nullable Instant newsUntil,
+            @Nullable Instant sweptUntil,
+            @Nullable Instant sweptAt) {
+        public static final Progress NONE = new Progress(null, null, null, null);
     }
 
     /**
@@ -65,6 +73,19 @@ public final class FetchPlan {
         Instant since = reached == null ? beginning : min(reached, now).minus(OVERLAP);
         since = max(since, beginning.minus(OVERLAP));
         return new Window(Purpose.NEWS, since, min(since.plus(LONGEST_WINDOW), now));
+    }
+
+    /**
+     * What to ask for because the log begins earlier than it did, the latest part first; empty when less than an hour of it is
+     * left, so that moments which are stored a little rounded never lead to asking again and again.
+     *
+     * @param beginning no confirmation was received before it, UTC
+     */
+    public static Optional<Window> earlier(Progress progress, Instant beginning) {
+        Instant from = progress.newsFrom();
+        return from == null || !beginning.isBefore(from.minus(OVERLAP))
+                ? Optional.empty()
+                : Optional.of(new Window(Purpose.EARLIER, max(beginning, from.minus(LONGEST_WINDOW)), from));
     }
 
     /** The next step of the sweep, or empty when it is not time for one. */
@@ -83,11 +104,18 @@ public final class FetchPlan {
     /** The progress once a window was fetched to its end. */
     public static Progress done(Progress progress, Window window, Instant now) {
         return switch (window.purpose()) {
-            case NEWS -> new Progress(window.until(), progress.sweptUntil(), progress.sweptAt());
+            case NEWS ->
+                new Progress(
+                        progress.newsFrom() == null ? window.since() : progress.newsFrom(),
+                        window.until(),
+                        progress.sweptUntil(),
+                        progress.sweptAt());
+            case EARLIER ->
+                new Progress(window.since(), progress.newsUntil(), progress.sweptUntil(), progress.sweptAt());
             case SWEEP -> {
                 Instant reached = progress.newsUntil() == null ? now : min(progress.newsUntil(), now);
                 boolean roundIsOver = !window.until().isBefore(reached);
-                yield new Progress(progress.newsUntil(), roundIsOver ? null : window.until(), now);
+                yield new Progress(progress.newsFrom(), progress.newsUntil(), roundIsOver ? null : window.until(), now);
             }
         };
     }

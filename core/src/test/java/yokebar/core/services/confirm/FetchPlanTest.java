@@ -50,6 +50,27 @@ class FetchPlanTest {
         }
     }
 
+    @Test
+    void whenTheLogBeginsEarlierThePastIsAskedForWithoutGaps() {
+        Window news = FetchPlan.news(Progress.NONE, START, START.plus(Duration.ofDays(1)));
+        Progress progress = FetchPlan.done(Progress.NONE, news, news.until());
+        assertThat(FetchPlan.earlier(progress, START)).isEmpty();
+        // Stored with milliseconds, a moment may come back a little later than it was.
+        assertThat(FetchPlan.earlier(progress, START.minusNanos(400_000))).isEmpty();
+        Instant covered = START.minus(FetchPlan.OVERLAP);
+        for (Window window = FetchPlan.earlier(progress, BEGINNING).orElse(null);
+                window != null;
+                window = FetchPlan.earlier(progress, BEGINNING).orElse(null)) {
+            assertThat(window.until()).isEqualTo(progress.newsFrom());
+            assertThat(Duration.between(window.since(), window.until())).isLessThanOrEqualTo(FetchPlan.LONGEST_WINDOW);
+            progress = FetchPlan.done(progress, window, news.until());
+            assertThat(window.since()).isBefore(covered);
+            covered = window.since();
+        }
+        assertThat(covered).isEqualTo(BEGINNING);
+        assertThat(progress.newsUntil()).isEqualTo(news.until());
+    }
+
     /** Two years, a fetch every half hour except in pauses of up to nine days, with confirmations that appear any time late. */
     @Property(tries = 5)
     void whateverAppearsIsSeenHoweverLate(@ForAll long seed) {
@@ -99,7 +120,7 @@ class FetchPlanTest {
 
     @Test
     void aClockSetBackLeavesNoGap() {
-        Progress ahead = new Progress(START.plus(Duration.ofDays(3)), START, START.plus(Duration.ofDays(3)));
+        Progress ahead = new Progress(BEGINNING, START.plus(Duration.ofDays(3)), START, START.plus(Duration.ofDays(3)));
         Window window = FetchPlan.news(ahead, BEGINNING, START);
         assertThat(window.since()).isEqualTo(START.minus(FetchPlan.OVERLAP));
         assertThat(window.until()).isEqualTo(START);
