@@ -81,7 +81,7 @@
       <span class="trouble">{problems.join(' ')}</span>
     {:else if store.text === ''}
       <span class="muted">{store.notice}</span>
-    {:else if view?.tunes && view.fromRadio}
+    {:else if store.tunes}
       <span class="muted">{texts.enterTunes}</span>
     {:else if view?.call}
       <span class="mono">{view.call}</span>

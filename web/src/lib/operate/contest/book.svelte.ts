@@ -41,6 +41,8 @@ export class OpenBookStore {
   readonly lines: UnsentLines<Unsent>;
 
   #id: number | undefined;
+  /** The text that the view is about. */
+  #viewed = $state('');
   #memory: Memory;
   #position: () => number | undefined;
   #question = new LatestQuestion();
@@ -115,11 +117,16 @@ export class OpenBookStore {
     this.#memory.setItem(CHANNEL_KEY, `${frequency} ${mode}`);
   }
 
+  /** Whether Enter tunes the radio: only when the server has said so of just this text. */
+  get tunes(): boolean {
+    return this.#viewed === this.text && !!this.view?.tunes && this.view.fromRadio;
+  }
+
   /** Sends the line off; it is free for the next at once. */
   enter(): Promise<void> {
     const text = this.text.trim();
     if (text === '' || this.#id === undefined) return Promise.resolve();
-    if (this.view?.tunes && this.view.fromRadio) return this.#tuneRadio(text);
+    if (this.tunes) return this.#tuneRadio(text);
     const body = { ...this.#request(text), key: crypto.randomUUID() };
     const sent = this.lines.add({ bookId: this.#id, at: Date.now(), body });
     this.type('');
@@ -132,7 +139,7 @@ export class OpenBookStore {
     try {
       await got(api.POST('/api/line/tune', { body }));
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : String(e);
+      this.#takeBack(text, e instanceof Problem ? e.message : String(e));
     }
   }
 
@@ -163,6 +170,7 @@ export class OpenBookStore {
       () => got(api.POST('/api/contest-books/{id}/line/read', { params: { path: { id } }, body })),
       (view) => {
         this.view = view;
+        this.#viewed = body.text ?? '';
         // When the radio goes away, contacts are still made where it was.
         if (view.fromRadio && view.frequencyHz !== undefined) {
           this.#keepChannel(String(view.frequencyHz / 1000), view.mode ?? '');

@@ -89,6 +89,19 @@ describe('OpenBookStore', () => {
     expect(store.text).toBe('');
   });
 
+  it('logs what is typed right after tuning, though the answer about it is not there yet', async () => {
+    server
+      .on('POST /api/contest-books/3/line/read', view({ fromRadio: true, tunes: true }))
+      .on('POST /api/line/tune', { there: true })
+      .on(LOG, { contactId: 7, call: 'W1QAB', fresh: true, sentence: '' });
+    store.type('14030');
+    await vi.waitFor(() => expect(store.view?.tunes).toBe(true));
+    void store.enter();
+    store.type('w1qab 12 5');
+    await store.enter();
+    expect(server.sent[LOG]).toMatchObject({ text: 'w1qab 12 5' });
+  });
+
   it('brings a refused line back with the reason', async () => {
     server.on(LOG, { detail: 'Still missing: zone.' }, 422);
     store.type('w1qab 12');

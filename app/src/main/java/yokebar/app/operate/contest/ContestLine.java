@@ -22,12 +22,12 @@ import yokebar.core.basics.call.Call;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.ModeGroup;
 import yokebar.core.basics.mode.Modes;
-import yokebar.core.basics.recent.LastEntries;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.AdifFrequency;
 import yokebar.core.log.contact.AdifTime;
 import yokebar.core.log.contact.ContactAdif;
 import yokebar.core.log.contact.Reading;
+import yokebar.core.log.index.LogFields;
 import yokebar.core.operate.contest.ContestEntry;
 import yokebar.core.operate.contest.ExchangeField;
 import yokebar.core.operate.contest.ExchangeKind;
@@ -39,7 +39,6 @@ import yokebar.core.sources.radio.RadioMode;
 @Service
 class ContestLine {
     private static final int LONGEST_LINE = 200;
-    private static final int MAX_REMEMBERED = 200;
     /** A line that waited longer was made where the radio was then. */
     private static final long LATE_MS = 5_000;
 
@@ -51,8 +50,7 @@ class ContestLine {
     private final EntryCompletion completion;
     private final TypedContacts contacts;
     private final Clock clock;
-    /** What was logged lately, for pages that did not get the answer and try again. */
-    private final Map<String, ContestLogged> logged = new LastEntries<>(MAX_REMEMBERED);
+    private final Object logging = new Object();
 
     ContestLine(
             BookScores scores,
@@ -82,19 +80,20 @@ class ContestLine {
         return scores.ask(book, counted -> view(book, counted, request, clock.instant()));
     }
 
-    /** Logs a line. Serials are given one after the other, also when several positions log at once. */
+    /**
+     * Logs a line. Serials are given one after the other, also when several positions log at once. A line whose answer was lost, and
+     * perhaps the whole application with it, comes again: its contact bears the key of the line.
+     */
     ContestLogged log(BookRow book, ContestLineRequest request) {
         String key = request.key();
         if (key == null || key.isBlank()) {
             throw new Rejection("key", "A line to be logged needs a key of its own.");
         }
-        synchronized (logged) {
-            ContestLogged before = logged.get(key);
-            if (before == null) {
-                before = store(book, request);
-                logged.put(key, before);
-            }
-            return before;
+        synchronized (logging) {
+            return scores.ask(book, counted -> counted.loggedAs(key))
+                    .map(contact -> new ContestLogged(
+                            contact.getKey(), contact.getValue().call().text(), false, "It is in the log.", null))
+                    .orElseGet(() -> store(book, request));
         }
     }
 
@@ -115,7 +114,8 @@ class ContestLine {
             if (channel.band() == null || channel.mode() == null) {
                 throw new Rejection("frequency", "No radio says where you are; give the frequency and the mode.");
             }
-            return record(book, counted, entry(counted, request, channel, now), channel, now);
+            return record(book, counted, entry(counted, request, channel, now), channel, now)
+                    .with(LogFields.CONTEST_LINE, request.key());
         });
         TypedContacts.Typed typed = completion.complete(record, now, request.positionId(), text(request));
         TypedContacts.Logged stored = contacts.log(typed, book.contest);

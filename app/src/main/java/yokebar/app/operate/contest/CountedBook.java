@@ -5,12 +5,14 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.entity.Entities;
 import yokebar.core.basics.geo.Locator;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.log.contact.LoggedContact;
+import yokebar.core.log.index.LogFields;
 import yokebar.core.operate.contest.ContactFacts;
 import yokebar.core.operate.contest.ContestContact;
 import yokebar.core.operate.contest.ContestDefinition;
@@ -79,6 +81,13 @@ final class CountedBook {
                                 (Map.Entry<Long, Contact> e) -> e.getValue().start())
                         .thenComparing(Map.Entry::getKey))
                 .toList();
+    }
+
+    /** The contact that a line with this key became. */
+    Optional<Map.Entry<Long, Contact>> loggedAs(String key) {
+        return contacts.entrySet().stream()
+                .filter(entry -> key.equals(entry.getValue().detail(LogFields.CONTEST_LINE)))
+                .findFirst();
     }
 
     ContestContact seen(long id, Contact contact) {

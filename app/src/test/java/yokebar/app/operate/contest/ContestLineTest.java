@@ -2,6 +2,7 @@ package yokebar.app.operate.contest;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -13,10 +14,36 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
+import yokebar.app.operate.entry.EntryCompletion;
+import yokebar.app.sources.intake.TypedContacts;
+import yokebar.app.station.position.Positions;
+import yokebar.app.station.reference.ReferenceData;
 
 /** The contest line over HTTP. */
 class ContestLineTest extends ContestTest {
+    @Autowired
+    private ContestBooks books;
+
+    @Autowired
+    private BookScores scores;
+
+    @Autowired
+    private Positions positions;
+
+    @Autowired
+    private ReferenceData reference;
+
+    @Autowired
+    private EntryCompletion completion;
+
+    @Autowired
+    private TypedContacts contacts;
+
+    @Autowired
+    private Clock clock;
+
     @Test
     void theLineSaysWhatItIsWorthBeforeItIsLogged() throws Exception {
         JsonNode half = ok(type("read", "w1qab", ""));
@@ -62,6 +89,17 @@ class ContestLineTest extends ContestTest {
     void aLineThatIsSentAgainIsLoggedOnce() throws Exception {
         ok(type("log", "w1qab 12 5", "one"));
         ok(type("log", "w1qab 12 5", "one"));
+        assertThat(count("contact")).isEqualTo(1);
+    }
+
+    /** The answer was lost with the application that had given it; what remembers it is the log alone. */
+    @Test
+    void aLineThatIsSentAgainAfterARestartIsLoggedOnce() throws Exception {
+        ok(type("log", "w1qab 12 5", "one"));
+        ContestLine restarted = new ContestLine(scores, positions, reference, completion, contacts, clock);
+        ContestLogged again = restarted.log(
+                books.find(bookId), new ContestLineRequest("w1qab 12 5", null, "14.025", "CW", 2_000, "one"));
+        assertThat(again.fresh()).isFalse();
         assertThat(count("contact")).isEqualTo(1);
     }
 

@@ -31,6 +31,8 @@ public final class LogFields {
     public static final String PROPAGATION = "PROP_MODE";
     /** The name of the net a contact was made in. */
     public static final String NET = "APP_YOKEBAR_NET";
+    /** The key of the contest line it was typed in, by which a line that is sent again is recognised. */
+    public static final String CONTEST_LINE = "APP_YOKEBAR_CONTEST_LINE";
 
     public static final String PLACE = "PLACE";
     public static final String YEAR = "YEAR";
