@@ -45,14 +45,14 @@
       <span class="grow"></span>
       <a href={`/api/contest-books/${id}/cabrillo`} download>{texts.exportCabrillo}</a>
       <button class="more" onclick={() => (asked = 'change')}>{texts.change}</button>
-      <button class="more" onclick={() => (asked = 'remove')}>{texts.takeAway}</button>
+      <button class="more" onclick={() => (asked = 'remove')}>{texts.deleteThisBook}</button>
       <a href="#/contest">{texts.allBooks}</a>
     </header>
     {#if asked === 'change'}
       <BookForm {book} onsaved={() => (asked = undefined)} onclose={() => (asked = undefined)} />
     {:else if asked === 'remove'}
       <div class="act" role="group" aria-label={texts.deleteBook}>
-        <span>{texts.takeAwayTheBook}</span>
+        <span>{texts.deleteTheBook}</span>
         <Button size="small" on:click={remove}>{texts.deleteBook}</Button>
         <Button kind="secondary" size="small" on:click={() => (asked = undefined)}>{texts.cancel}</Button>
       </div>

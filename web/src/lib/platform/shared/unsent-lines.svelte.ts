@@ -4,7 +4,7 @@ import { remembered, type Memory } from './memory';
 const RETRY_MS = 2000;
 
 /** What becomes of the lines. */
-interface Ways<Line> {
+interface Handlers<Line> {
   /** Sends one; what was answered is stored. */
   send: (line: Line) => Promise<unknown>;
   /** What was typed. */
@@ -27,14 +27,14 @@ export class UnsentLines<Line> {
 
   #memory: Memory;
   #key: string;
-  #ways: Ways<Line>;
+  #handlers: Handlers<Line>;
   #sending: Promise<void> | undefined;
 
   /** @param key under which they are remembered */
-  constructor(memory: Memory, key: string, ways: Ways<Line>) {
+  constructor(memory: Memory, key: string, handlers: Handlers<Line>) {
     this.#memory = memory;
     this.#key = key;
-    this.#ways = ways;
+    this.#handlers = handlers;
     this.waiting = remembered<Line[]>(memory, key, []);
   }
 
@@ -55,21 +55,21 @@ export class UnsentLines<Line> {
   async #sendAll(): Promise<void> {
     for (let next = this.waiting[0]; next !== undefined; next = this.waiting[0]) {
       try {
-        await this.#ways.send(next);
-        this.#ways.report('');
+        await this.#handlers.send(next);
+        this.#handlers.report('');
       } catch (e) {
         if (e instanceof NoAnswer) {
-          this.#ways.report(e.message);
+          this.#handlers.report(e.message);
           return;
         }
-        this.#refuse(this.#ways.text(next), e instanceof Problem ? e.message : String(e));
+        this.#refuse(this.#handlers.text(next), e instanceof Problem ? e.message : String(e));
       }
       this.#keep(this.waiting.slice(1));
     }
   }
 
   #refuse(text: string, sentence: string): void {
-    if (!this.#ways.takeBack(text, sentence)) this.refused = [...this.refused, { text, sentence }];
+    if (!this.#handlers.takeBack(text, sentence)) this.refused = [...this.refused, { text, sentence }];
   }
 
   dismissRefused(): void {

@@ -29,7 +29,7 @@ class BookContacts {
     /** Those on the bands and in the modes of the contest, the latest first, at most so many. */
     List<BookContactView> latest(BookRow book, int max) {
         return scores.ask(book, counted -> {
-            List<Map.Entry<Long, Contact>> all = inContest(counted);
+            List<Map.Entry<Long, Contact>> all = contestContacts(counted);
             Collections.reverse(all);
             return all.stream()
                     .limit(max)
@@ -39,7 +39,7 @@ class BookContacts {
     }
 
     /** In the order they were made; what was done elsewhere meanwhile is nobody's business here. */
-    private static List<Map.Entry<Long, Contact>> inContest(CountedBook counted) {
+    private static List<Map.Entry<Long, Contact>> contestContacts(CountedBook counted) {
         return counted.inOrder().stream()
                 .filter(entry ->
                         counted.definition().bands().contains(entry.getValue().band()))
@@ -50,7 +50,7 @@ class BookContacts {
     }
 
     private static BookContactView view(CountedBook counted, long id, Contact contact) {
-        ContestContact seen = counted.seen(id, contact);
+        ContestContact seen = counted.inContest(id, contact);
         return new BookContactView(
                 id,
                 contact.start(),
@@ -70,7 +70,7 @@ class BookContacts {
                 header.put("CATEGORY-POWER", book.power);
             }
             header.put("CLAIMED-SCORE", Long.toString(counted.score().score().score()));
-            List<ContestCabrillo.Row> rows = inContest(counted).stream()
+            List<ContestCabrillo.Row> rows = contestContacts(counted).stream()
                     .map(entry -> row(book, counted, entry.getKey(), entry.getValue()))
                     .toList();
             return ContestCabrillo.text(counted.definition(), header, rows);
@@ -78,7 +78,7 @@ class BookContacts {
     }
 
     private static ContestCabrillo.Row row(BookRow book, CountedBook counted, long id, Contact contact) {
-        ContestContact seen = counted.seen(id, contact);
+        ContestContact seen = counted.inContest(id, contact);
         return new ContestCabrillo.Row(
                 contact.start(),
                 contact.band(),

@@ -18,7 +18,6 @@ import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.station.position.Positions;
 import yokebar.app.station.reference.ReferenceData;
-import yokebar.core.basics.geo.Locator;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.log.contact.LoggedContact;
 
@@ -72,8 +71,8 @@ class BookScores {
     }
 
     private CountedBook read(BookRow book) {
-        String grid = positions.settingAt(null).fields().get("MY_GRIDSQUARE");
-        CountedBook counted = new CountedBook(book, reference.entities(), grid == null ? null : Locator.read(grid));
+        CountedBook counted = new CountedBook(
+                book, reference.entities(), positions.settingAt(null).locator());
         log.between(book.startsAt, book.endsAt, MAX_CONTACTS).forEach(contact -> counted.take(contact.id(), contact));
         return counted;
     }

@@ -1,8 +1,6 @@
 package yokebar.app.operate.contest;
 
 import jakarta.persistence.EntityManager;
-import java.time.Instant;
-import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
@@ -19,8 +17,6 @@ import yokebar.app.station.position.Positions;
 import yokebar.app.station.profile.Station;
 import yokebar.app.station.reference.ReferenceData;
 import yokebar.core.basics.call.Call;
-import yokebar.core.basics.entity.Situation;
-import yokebar.core.basics.geo.Locator;
 import yokebar.core.operate.contest.ContactFacts;
 import yokebar.core.operate.contest.ContestDefinition;
 import yokebar.core.operate.contest.ExchangeField;
@@ -136,13 +132,14 @@ class ContestBooks {
         List<Rejection.Field> faults = new ArrayList<>();
         Call call = new Call(book.ownCall);
         ContactFacts facts = new ContactFacts(definition, reference.entities());
-        Map<Fact, String> own = facts.own(call, book.startsAt, null, Map.of());
+        Map<Fact, String> own =
+                facts.own(call, book.startsAt, positions.settingAt(null).locator(), Map.of());
         for (ExchangeField field : facts.sentBy(own)) {
-            if (!ContestDefinitions.isGiven(field)) {
+            if (!field.kind().isGiven()) {
                 continue;
             }
             String word = text(given.get(field.name())).toUpperCase(Locale.ROOT);
-            String value = word.isEmpty() ? usual(field, call, book.startsAt) : word;
+            String value = word.isEmpty() ? usual(field, own) : word;
             if (value == null) {
                 faults.add(new Rejection.Field(
                         "sent." + field.name(), "Say what you send as " + field.name() + choice(field) + "."));
@@ -164,27 +161,15 @@ class ContestBooks {
         return field.allowed().isEmpty() ? "" : ": one of " + String.join(", ", field.allowed());
     }
 
-    private @Nullable String usual(ExchangeField field, Call call, Instant at) {
-        Situation where = reference
-                .entities()
-                .of(call, LocalDate.ofInstant(at, ZoneOffset.UTC))
-                .orElse(null);
+    private static @Nullable String usual(ExchangeField field, Map<Fact, String> own) {
+        String locator = own.get(Fact.LOCATOR);
         return switch (field.kind()) {
-            case CQ_ZONE -> where == null ? null : Integer.toString(where.cqZone());
-            case ITU_ZONE -> where == null ? null : Integer.toString(where.ituZone());
-            case LOCATOR -> locator();
+            case CQ_ZONE -> own.get(Fact.CQ_ZONE);
+            case ITU_ZONE -> own.get(Fact.ITU_ZONE);
+            case LOCATOR ->
+                locator == null ? null : locator.substring(0, Math.min(LOCATOR_CHARACTERS, locator.length()));
             default -> null;
         };
-    }
-
-    private @Nullable String locator() {
-        String grid = positions.settingAt(null).fields().get("MY_GRIDSQUARE");
-        Locator here = grid == null ? null : Locator.read(grid);
-        return here == null
-                ? null
-                : here.text()
-                        .substring(0, Math.min(LOCATOR_CHARACTERS, here.text().length()))
-                        .toUpperCase(Locale.ROOT);
     }
 
     private Call ownCall(@Nullable String typed) {

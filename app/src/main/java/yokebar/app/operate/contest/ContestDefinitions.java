@@ -12,7 +12,6 @@ import yokebar.core.operate.contest.ContestDefinition;
 import yokebar.core.operate.contest.ContestMode;
 import yokebar.core.operate.contest.DefinitionReader;
 import yokebar.core.operate.contest.ExchangeField;
-import yokebar.core.operate.contest.ExchangeKind;
 import yokebar.core.operate.contest.ShippedDefinitions;
 
 /** The definitions of contests: those that ship, and those that were written here. */
@@ -118,12 +117,7 @@ class ContestDefinitions {
         return new DefinitionView.ExchangeFieldView(
                 field.name(),
                 field.kind().written(),
-                isGiven(field),
+                field.kind().isGiven(),
                 field.allowed().stream().toList());
-    }
-
-    /** Reports are heard and serials counted; everything else an operator can say beforehand. */
-    static boolean isGiven(ExchangeField field) {
-        return field.kind() != ExchangeKind.REPORT && field.kind() != ExchangeKind.SERIAL;
     }
 }

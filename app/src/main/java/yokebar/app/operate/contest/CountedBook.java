@@ -90,7 +90,7 @@ final class CountedBook {
                 .findFirst();
     }
 
-    ContestContact seen(long id, Contact contact) {
+    ContestContact inContest(long id, Contact contact) {
         return facts.of(id, contact);
     }
 

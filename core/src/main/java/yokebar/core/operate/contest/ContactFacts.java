@@ -67,7 +67,7 @@ public final class ContactFacts {
         Map<Fact, String> facts = ofStation(call, at, field -> field.equals("GRIDSQUARE") ? grid : null);
         for (ExchangeField field : definition.exchange()) {
             String value = sent.get(field.name());
-            if (value != null && field.kind() != ExchangeKind.SERIAL && field.kind() != ExchangeKind.REPORT) {
+            if (value != null && field.kind().isGiven()) {
                 put(field, value, facts);
             }
         }

@@ -30,7 +30,7 @@ public final class ContestScore {
     private final ContestDefinition definition;
     private final Map<Fact, String> own;
     /** What is received in the contest and nowhere else. */
-    private final Set<Fact> exchanged;
+    private final Set<Fact> exchangeFacts;
 
     private final int powerFactor;
     private final Map<Long, Entry> entries = new HashMap<>();
@@ -48,7 +48,7 @@ public final class ContestScore {
     public ContestScore(ContestDefinition definition, Map<Fact, String> own, String power) {
         this.definition = definition;
         this.own = own;
-        exchanged = definition.exchange().stream()
+        exchangeFacts = definition.exchange().stream()
                 .filter(field -> field.kind() != ExchangeKind.REPORT)
                 .map(field -> Fact.exchange(field.name()))
                 .collect(Collectors.toSet());
@@ -122,7 +122,7 @@ public final class ContestScore {
 
     /** Adds a contact, or puts it in place of the one with the same id. */
     public void put(ContestContact contact) {
-        put(contact, isExchanged(contact) ? outcome(contact) : Outcome.NO_EXCHANGE);
+        put(contact, hasExchange(contact) ? outcome(contact) : Outcome.NO_EXCHANGE);
     }
 
     private void put(ContestContact contact, Outcome outcome) {
@@ -279,9 +279,9 @@ public final class ContestScore {
         return Objects.requireNonNull(bands.get(entry.contact.band()));
     }
 
-    private boolean isExchanged(ContestContact contact) {
-        return exchanged.isEmpty()
-                || !Collections.disjoint(exchanged, contact.facts().keySet());
+    private boolean hasExchange(ContestContact contact) {
+        return exchangeFacts.isEmpty()
+                || !Collections.disjoint(exchangeFacts, contact.facts().keySet());
     }
 
     private Outcome outcome(ContestContact contact) {

@@ -53,6 +53,11 @@ public enum ExchangeKind {
         return adifField;
     }
 
+    /** Whether an operator can say it beforehand; reports are heard and serials counted. */
+    public boolean isGiven() {
+        return this != REPORT && this != SERIAL;
+    }
+
     /** Whether it tells who the other station is or where, which is so outside of the contest, too. */
     public boolean saysWhoOrWhere() {
         return this == CQ_ZONE || this == ITU_ZONE || this == STATE || this == LOCATOR || this == NAME;

@@ -10,6 +10,7 @@ import java.util.Objects;
 import org.junit.jupiter.api.Test;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.entity.Entities;
+import yokebar.core.log.contact.Contact;
 
 class ContestScoreTest {
     private static final ContestDefinition PREFIXES = Objects.requireNonNull(DefinitionReader.read(
@@ -43,6 +44,24 @@ class ContestScoreTest {
         score.put(contact(1, "13:00:00", "59"));
         assertThat(Objects.requireNonNull(score.verdict(1)).outcome()).isEqualTo(Outcome.NO_EXCHANGE);
         assertThat(score.score().others()).isEqualTo(1);
+    }
+
+    @Test
+    void stationsOfWhichNoneIsOnTheIslandsDoNotWorkEachOther() {
+        ContestDefinition calling = Objects.requireNonNull(DefinitionReader.read(
+                        Objects.requireNonNull(ShippedDefinitions.texts().get("corvo-calling")))
+                .definition());
+        ContactFacts seen = new ContactFacts(calling, Entities.shipped());
+        ContestScore outside = new ContestScore(calling, Map.of(Fact.ENTITY, "230"), "");
+        outside.put(seen.of(1, made(1, "W1QAA", "59", "7")));
+        outside.put(seen.of(2, made(2, "CU2QAA", "59", "COR", "8")));
+        assertThat(Objects.requireNonNull(outside.verdict(1)).outcome()).isEqualTo(Outcome.NOT_COUNTED);
+        assertThat(Objects.requireNonNull(outside.verdict(2)).multipliers()).containsExactly("islands");
+    }
+
+    private static Contact made(long id, String call, String... received) {
+        Instant at = Instant.parse("2027-01-16T19:00:00Z");
+        return new MadeContact(id, at, call, Band.M20, "SSB", List.of(received)).logged();
     }
 
     @Test

@@ -39,7 +39,6 @@ final class PlainScorer {
     private final Set<String> modes;
     private Function<MadeContact, String> dupe = c -> c.call() + c.band();
     private long againAfterSeconds = Long.MAX_VALUE;
-    private Predicate<MadeContact> counts = c -> true;
     private ToLongFunction<MadeContact> points = c -> 1;
     private final Map<String, Function<MadeContact, @Nullable String>> multipliers = new LinkedHashMap<>();
     private ToLongFunction<MadeContact> bonus = c -> 0;
@@ -68,7 +67,7 @@ final class PlainScorer {
         long sum = 0;
         long extra = 0;
         for (MadeContact c : inOrder) {
-            if (!inTime.test(c.start()) || !bands.contains(c.band()) || !modes.contains(c.mode()) || !counts.test(c)) {
+            if (!inTime.test(c.start()) || !bands.contains(c.band()) || !modes.contains(c.mode())) {
                 continue;
             }
             Long before = last.get(dupe.apply(c));
@@ -231,7 +230,7 @@ final class PlainScorer {
                 s.dupe = c -> c.call() + c.band() + c.mode();
                 s.points = c -> number(c.last()) == 36 ? 1 : european(c) ? 3 : 5;
                 s.multipliers.put("zones", c -> c.last() + c.band() + c.mode());
-                s.multipliers.put("states", c -> null);
+                s.multipliers.put("states", c -> c.state() == null ? null : c.state() + c.mode());
                 s.factor = 3;
                 yield s;
             }
