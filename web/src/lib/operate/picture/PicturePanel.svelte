@@ -27,16 +27,23 @@
 
   const picture = $derived(details.picture);
   const attached = $derived(picture.state === 'ATTACHED');
-  let note = $derived(picture.note);
+  /** What was typed and is not saved yet, and for which picture: another one may take its place meanwhile. */
+  let draft = $state<{ id: number; note: string }>();
+  const note = $derived(draft?.id === picture.id ? draft.note : picture.note);
   let field = $state<HTMLTextAreaElement | null>(null);
 
   $effect(() => {
     if (noting) field?.focus();
   });
 
+  $effect(() => {
+    if (draft && draft.id !== picture.id) void saveNote();
+  });
+
   async function saveNote() {
     noting = false;
-    if (note.trim() !== picture.note) await store.note(picture.id, note);
+    const saving = draft;
+    if (saving && (await store.note(saving.id, saving.note)) && draft === saving) draft = undefined;
   }
 
   function onnotekey(event: KeyboardEvent) {
@@ -44,7 +51,7 @@
     const cancels = event.key === 'Escape';
     if (!cancels && (event.key !== 'Enter' || event.shiftKey)) return;
     event.preventDefault();
-    if (cancels) note = picture.note;
+    if (cancels) draft = undefined;
     // What was typed is saved as the field is left.
     field?.blur();
     onback();
@@ -134,7 +141,8 @@
       labelText={texts.note}
       rows={2}
       maxlength={500}
-      bind:value={note}
+      value={note}
+      on:input={(event) => (draft = { id: picture.id, note: (event.target as HTMLTextAreaElement).value })}
       bind:ref={field}
       on:blur={saveNote}
       on:keydown={onnotekey}

@@ -23,8 +23,10 @@
     onsave: (text: string) => unknown;
   } = $props();
 
-  // What is typed stands until the saved value changes under it.
-  let text = $derived(value);
+  // What is typed stands until the saved value is another one. Reading the same value again must not take it away, so its own
+  // step compares it.
+  const savedText = $derived(value);
+  let text = $derived(savedText);
   /** Whether this is the field that was changed last; the others of its row were not touched. */
   let changed = $state(false);
 
