@@ -7,6 +7,7 @@ import {
   type NetEntryView,
   type NetSheet,
 } from '../../platform/api/client';
+import { StreamedValue } from '../../platform/live/streamed.svelte';
 import { LatestQuestion } from '../../platform/shared/latest-question';
 import { tabMemory, type Memory } from '../../platform/shared/memory';
 import { UnsentLines } from '../../platform/shared/unsent-lines.svelte';
@@ -24,13 +25,17 @@ interface Unsent {
   body: { text: string; key: string; checkInId?: number };
 }
 
+interface NoticedSheet {
+  sheet: NetSheet;
+  notices: string[];
+}
+
 /**
  * The net sheet that is open: a session, and the line in which check-ins are typed. Lines are sent one after the other, again
  * and again until the server answers, and survive a reload of the page like the one that is being typed. What was answered is
  * stored.
  */
 export class SheetStore {
-  sheet = $state.raw<NetSheet | undefined>(undefined);
   text = $state('');
   /** What the line means so far; undefined until the server has said so. */
   view = $state.raw<NetEntryView | undefined>(undefined);
@@ -49,6 +54,7 @@ export class SheetStore {
   /** Lines that were typed and are on their way. */
   readonly lines: UnsentLines<Unsent>;
 
+  #streamed = new StreamedValue<NetSheet | undefined>(undefined);
   #id: number | undefined;
   #memory: Memory;
   #question = new LatestQuestion();
@@ -65,11 +71,15 @@ export class SheetStore {
     });
   }
 
+  get sheet(): NetSheet | undefined {
+    return this.#streamed.value;
+  }
+
   /** Shows a session. */
   async open(id: number): Promise<void> {
     if (this.#id !== id) {
       this.#id = id;
-      this.sheet = undefined;
+      this.#streamed.take(undefined);
       this.notices = [];
       this.chosenId = undefined;
       this.editedId = undefined;
@@ -82,10 +92,9 @@ export class SheetStore {
   async load(): Promise<void> {
     const id = this.#id;
     if (id === undefined) return;
-    await this.#act(async () => {
-      const sheet = await got(api.GET('/api/net-sessions/{id}', { params: { path: { id } } }));
-      if (id === this.#id) this.sheet = sheet;
-    });
+    await this.#act(() =>
+      this.#streamed.ask(() => got(api.GET('/api/net-sessions/{id}', { params: { path: { id } } }))),
+    );
   }
 
   /** The radio moved: when it rests, the sheet is read again, for the session may follow it. */
@@ -105,7 +114,7 @@ export class SheetStore {
   takeRunning(running: NetSheet[]): void {
     const mine = running.find((sheet) => sheet.id === this.#id);
     if (mine) {
-      this.sheet = mine;
+      this.#streamed.take(mine);
     } else if (this.sheet && this.sheet.endedAt === undefined) {
       // It was closed elsewhere.
       void this.load();
@@ -146,11 +155,12 @@ export class SheetStore {
 
   async #sendLine({ sessionId, body }: Unsent): Promise<void> {
     const path = { id: sessionId };
-    const answer = await got(api.POST('/api/net-sessions/{id}/entries', { params: { path }, body }));
-    if (sessionId === this.#id) {
-      this.#take(answer);
+    await this.#streamed.ask(async () => {
+      const answer = await got(api.POST('/api/net-sessions/{id}/entries', { params: { path }, body }));
+      if (sessionId !== this.#id) return this.sheet;
       this.addedId = Math.max(0, ...answer.sheet.checkIns.map((one) => one.id));
-    }
+      return this.#noted(answer);
+    });
   }
 
   #takeBack(text: string, sentence: string): boolean {
@@ -194,12 +204,10 @@ export class SheetStore {
       this.problem = texts.chooseTheStationToLog;
       return;
     }
-    await this.#act(async () => {
-      const path = { id, checkInId };
-      this.#take(
-        await got(api.POST('/api/net-sessions/{id}/check-ins/{checkInId}/log', { params: { path } })),
-      );
-    });
+    const path = { id, checkInId };
+    await this.#changeNoted(() =>
+      got(api.POST('/api/net-sessions/{id}/check-ins/{checkInId}/log', { params: { path } })),
+    );
   }
 
   async remove(checkInId: number): Promise<void> {
@@ -215,14 +223,18 @@ export class SheetStore {
   async close(): Promise<void> {
     const id = this.#id;
     if (id === undefined) return;
-    await this.#act(async () =>
-      this.#take(await got(api.POST('/api/net-sessions/{id}/close', { params: { path: { id } } }))),
+    await this.#changeNoted(() =>
+      got(api.POST('/api/net-sessions/{id}/close', { params: { path: { id } } })),
     );
   }
 
-  #take(answer: { sheet: NetSheet; notices: string[] }): void {
-    this.sheet = answer.sheet;
+  #changeNoted(change: () => Promise<NoticedSheet>): Promise<void> {
+    return this.#act(() => this.#streamed.ask(async () => this.#noted(await change())));
+  }
+
+  #noted(answer: NoticedSheet): NetSheet {
     this.notices = answer.notices;
+    return answer.sheet;
   }
 
   reopen(): Promise<void> {
@@ -241,7 +253,7 @@ export class SheetStore {
   async #change(change: (id: number) => Promise<NetSheet>): Promise<void> {
     const id = this.#id;
     if (id !== undefined) {
-      await this.#act(async () => (this.sheet = await change(id)));
+      await this.#act(() => this.#streamed.ask(() => change(id)));
     }
   }
 

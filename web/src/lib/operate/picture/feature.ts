@@ -18,7 +18,7 @@ export const picture: FeatureFactory = (stores) => {
     load: () => Promise.all([pictures.loadUpdate(), pictures.loadSettings()]),
     listen(live) {
       live.on('pictures', (update) => {
-        pictures.update = update;
+        pictures.takeUpdate(update);
         if (inView()) void pictures.load();
       });
       // A contact that was logged may be the one that the chosen picture belongs to.

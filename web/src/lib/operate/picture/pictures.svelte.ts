@@ -8,6 +8,7 @@ import {
   type PictureUpdate,
   type ReceivedPicture,
 } from '../../platform/api/client';
+import { StreamedValue } from '../../platform/live/streamed.svelte';
 import { Saving } from '../../platform/shared/saving.svelte';
 
 export type PictureState = ReceivedPicture['state'];
@@ -26,12 +27,11 @@ export class PictureStore {
   page = $state.raw<PicturePage | undefined>(undefined);
   chosenId = $state<number | undefined>(undefined);
   details = $state.raw<PictureDetails | undefined>(undefined);
-  /** What the event stream sent last. */
-  update = $state.raw<PictureUpdate | undefined>(undefined);
   settings = $state.raw<PictureSettings | undefined>(undefined);
   problem = $state('');
   readonly saving = new Saving();
 
+  #updates = new StreamedValue<PictureUpdate | undefined>(undefined);
   /** Where the chosen picture stood in the list last. */
   #at = -1;
   #loading: Promise<void> | undefined;
@@ -39,6 +39,15 @@ export class PictureStore {
 
   get pictures(): ReceivedPicture[] {
     return this.page?.pictures ?? [];
+  }
+
+  /** How the pictures stand as a whole. */
+  get update(): PictureUpdate | undefined {
+    return this.#updates.value;
+  }
+
+  takeUpdate(update: PictureUpdate): void {
+    this.#updates.take(update);
   }
 
   /** The latest picture about which nothing was decided yet. */
@@ -93,7 +102,7 @@ export class PictureStore {
   }
 
   async loadUpdate(): Promise<void> {
-    await this.#act(async () => (this.update = await got(api.GET('/api/pictures/update'))));
+    await this.#act(() => this.#updates.ask(() => got(api.GET('/api/pictures/update'))));
   }
 
   async loadSettings(): Promise<void> {

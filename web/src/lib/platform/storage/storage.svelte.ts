@@ -1,19 +1,24 @@
 import { api, got, type StorageState } from '../api/client';
+import { StreamedValue } from '../live/streamed.svelte';
 
 /** Whether the log can be stored now. */
 export class StorageStore {
-  state = $state.raw<StorageState | undefined>(undefined);
+  #streamed = new StreamedValue<StorageState | undefined>(undefined);
+
+  get state(): StorageState | undefined {
+    return this.#streamed.value;
+  }
 
   async load(): Promise<void> {
     try {
-      this.take(await got(api.GET('/api/storage')));
+      await this.#streamed.ask(() => got(api.GET('/api/storage')));
     } catch {
       // Without an answer the page says itself that Yokebar does not answer.
     }
   }
 
   take(state: StorageState): void {
-    this.state = state;
+    this.#streamed.take(state);
   }
 
   /** What to say on every page; undefined while all is well. */

@@ -1,19 +1,20 @@
 import { api, got, type ClockView } from '../../platform/api/client';
+import { StreamedValue } from '../../platform/live/streamed.svelte';
 
 /** How far the computer's clock is off, by the last check. */
 export class ClockCheckStore {
-  view = $state.raw<ClockView | undefined>(undefined);
+  #streamed = new StreamedValue<ClockView | undefined>(undefined);
+
+  get view(): ClockView | undefined {
+    return this.#streamed.value;
+  }
 
   async load(): Promise<void> {
-    try {
-      this.view = await got(api.GET('/api/clock'));
-    } catch {
-      this.view = undefined;
-    }
+    await this.#streamed.ask(() => got(api.GET('/api/clock')).catch(() => undefined));
   }
 
   take(view: ClockView): void {
-    this.view = view;
+    this.#streamed.take(view);
   }
 
   /** `+0.7 s` when the clock is ahead, `−0.7 s` when it is behind; empty while that is nothing to speak of. */

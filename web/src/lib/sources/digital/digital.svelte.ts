@@ -1,18 +1,23 @@
 import { api, got, Problem, type DecodeHeard, type DigitalProgram } from '../../platform/api/client';
+import { StreamedValue } from '../../platform/live/streamed.svelte';
 
 const SHOWN = 14;
 const LOOK_EVERY_MS = 2000;
 
 /** The programs on the digital link, kept fresh by the event stream. */
 export class DigitalStore {
-  programs = $state.raw<DigitalProgram[]>([]);
+  #streamed = new StreamedValue<DigitalProgram[]>([]);
+
+  get programs(): DigitalProgram[] {
+    return this.#streamed.value;
+  }
 
   async load(): Promise<void> {
-    this.programs = await got(api.GET('/api/digital/programs')).catch(() => this.programs);
+    await this.#streamed.ask(() => got(api.GET('/api/digital/programs')).catch(() => this.programs));
   }
 
   take(programs: DigitalProgram[]): void {
-    this.programs = programs;
+    this.#streamed.take(programs);
   }
 
   /** Whom a program is working just now, so that the partner card can show it. */

@@ -1,4 +1,5 @@
 import { api, got, Problem, type Hookup } from '../../platform/api/client';
+import { StreamedList } from '../../platform/live/streamed.svelte';
 import { texts } from './texts';
 
 /** More would leave no room for the radios' names; every path is listed under Intake. */
@@ -19,12 +20,17 @@ const rank = (h: Hookup) => (h.id.startsWith('link-') ? 0 : h.id === 'adif-datag
 
 /** All couplings, kept fresh by the event stream. */
 export class HookupStore {
-  all = $state.raw<Hookup[]>([]);
   problem = $state('');
   /** Coupling id to what its last test found. */
   proofs = $state<Record<string, { works: boolean; sentence: string } | undefined>>({});
   /** Coupling id while something is being done to it. */
   busy = $state<Record<string, boolean>>({});
+
+  #streamed = new StreamedList<Hookup>();
+
+  get all(): Hookup[] {
+    return this.#streamed.all;
+  }
 
   /**
    * Those that are shown all the time. A callbook feeds nothing, and of the programs' many paths only those that brought
@@ -71,7 +77,7 @@ export class HookupStore {
 
   async load(): Promise<void> {
     try {
-      this.all = await got(api.GET('/api/hookups'));
+      await this.#streamed.askAll(() => got(api.GET('/api/hookups')));
       this.problem = '';
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : String(e);
@@ -79,12 +85,11 @@ export class HookupStore {
   }
 
   take(changed: Hookup): void {
-    const known = this.all.some((h) => h.id === changed.id);
-    this.all = known ? this.all.map((h) => (h.id === changed.id ? changed : h)) : [...this.all, changed];
+    this.#streamed.take(changed);
   }
 
   gone(id: string): void {
-    this.all = this.all.filter((h) => h.id !== id);
+    this.#streamed.gone(id);
   }
 
   async test(id: string): Promise<void> {
@@ -96,7 +101,7 @@ export class HookupStore {
   async setConnected(id: string, connected: boolean): Promise<void> {
     await this.#during(id, async () => {
       const path = connected ? '/api/hookups/{id}/connect' : '/api/hookups/{id}/disconnect';
-      this.take(await got(api.POST(path, { params: { path: { id } } })));
+      await this.#streamed.ask(() => got(api.POST(path, { params: { path: { id } } })));
       this.proofs[id] = undefined;
     });
   }

@@ -51,24 +51,29 @@ describe('HookupStore', () => {
   });
 
   it('gives plates to the programs that tell most, and to whatever is in trouble', () => {
-    const store = new HookupStore();
+    const plates = (...all: Hookup[]) => {
+      const store = new HookupStore();
+      all.forEach((one) => store.take(one));
+      return store.plates.map((h) => h.id);
+    };
     const at = '2026-05-01T14:07:00Z';
-    store.all = [
-      hookup('adif-datagrams', { lastData: at }),
-      hookup('adif-stream', {}),
-      hookup('file-10', { lastData: at }),
-      hookup('file-11', { lastData: at, state: 'TROUBLE' }),
-      hookup('link-a', { lastData: at }),
-    ];
-    expect(store.plates.map((h) => h.id)).toEqual(['file-11', 'link-a']);
-    store.all = [
-      hookup('adif-datagrams', { lastData: at }),
-      hookup('feed-1', { kind: 'FEED' }),
-      hookup('radio-2', { kind: 'DEVICE' }),
-    ];
-    expect(store.plates.map((h) => h.id)).toEqual(['radio-2', 'adif-datagrams', 'feed-1']);
-    store.all = [hookup('adif-datagrams', {}), hookup('adif-stream', {})];
-    expect(store.plates.map((h) => h.id)).toEqual(['adif-datagrams']);
+    expect(
+      plates(
+        hookup('adif-datagrams', { lastData: at }),
+        hookup('adif-stream', {}),
+        hookup('file-10', { lastData: at }),
+        hookup('file-11', { lastData: at, state: 'TROUBLE' }),
+        hookup('link-a', { lastData: at }),
+      ),
+    ).toEqual(['file-11', 'link-a']);
+    expect(
+      plates(
+        hookup('adif-datagrams', { lastData: at }),
+        hookup('feed-1', { kind: 'FEED' }),
+        hookup('radio-2', { kind: 'DEVICE' }),
+      ),
+    ).toEqual(['radio-2', 'adif-datagrams', 'feed-1']);
+    expect(plates(hookup('adif-datagrams', {}), hookup('adif-stream', {}))).toEqual(['adif-datagrams']);
   });
 
   it('says when the server does not answer', async () => {

@@ -44,7 +44,7 @@ describe('the journal', () => {
   }
 
   it('tells what became of each record', async () => {
-    store(HookupStore).all = [hookup({ id: 'adif-datagrams', kind: 'PROGRAM', name: 'Wavelet' })];
+    store(HookupStore).take(hookup({ id: 'adif-datagrams', kind: 'PROGRAM', name: 'Wavelet' }));
     await show([
       record(2),
       record(1, { decision: 'REFUSED', sentence: 'There is no band 19m.', contactId: undefined }),
@@ -229,7 +229,7 @@ describe('the sources', () => {
 
   it('tell where, how and what of them', () => {
     store(IntakeStore).sources = [source()];
-    store(HookupStore).all = [
+    store(HookupStore).take(
       hookup({
         id: 'file-10',
         kind: 'PROGRAM',
@@ -239,7 +239,7 @@ describe('the sources', () => {
         reason: 'The file is not there.',
         fix: 'Is the program set to another one?',
       }),
-    ];
+    );
     render(SourcesPage);
     expect(screen.getByText('…/wavelet/log.adi')).toBeDefined();
     expect(screen.getByText('only CU9QYB · by CU9QYD · not looked up · held')).toBeDefined();

@@ -1,5 +1,5 @@
 import { api, got, Problem, type Radio, type RadioDraft } from '../../platform/api/client';
-import { withReports } from '../device/newest';
+import { StreamedList } from '../../platform/live/streamed.svelte';
 
 /** Which radio is in front of the person, and how another is chosen: the position knows. */
 export interface RadioChoice {
@@ -9,8 +9,7 @@ export interface RadioChoice {
 
 /** The radios; what they report comes with the event stream. */
 export class RadioStore {
-  all = $state.raw<Radio[]>([]);
-
+  #streamed = new StreamedList<Radio>();
   #choice: RadioChoice;
 
   constructor(choice: RadioChoice) {
@@ -20,20 +19,24 @@ export class RadioStore {
   /** What could not be done, for the person. */
   problem = $state('');
 
+  get all(): Radio[] {
+    return this.#streamed.all;
+  }
+
   get chosen(): Radio | undefined {
     return this.all.find((r) => r.id === this.#choice.radioId) ?? this.all[0];
   }
 
   async load(): Promise<void> {
-    await this.#try(async () => this.takeAll(await got(api.GET('/api/radios'))));
+    await this.#try(() => this.#streamed.askAll(() => got(api.GET('/api/radios'))));
   }
 
   take(radio: Radio): void {
-    this.all = this.all.map((r) => (r.id === radio.id ? radio : r));
+    this.#streamed.take(radio);
   }
 
   takeAll(radios: Radio[]): void {
-    this.all = radios;
+    this.#streamed.takeAll(radios);
   }
 
   /** The next radio comes to the front. */
@@ -61,10 +64,11 @@ export class RadioStore {
 
   /** Throws the Problem, so that the form can show it at its fields. */
   async save(id: number | undefined, body: RadioDraft): Promise<void> {
-    const saved = await (id === undefined
-      ? got(api.POST('/api/radios', { body }))
-      : got(api.PUT('/api/radios/{id}', { params: { path: { id } }, body })));
-    this.takeAll(withReports(saved, this.all, ['now']));
+    await this.#streamed.askAll(() =>
+      id === undefined
+        ? got(api.POST('/api/radios', { body }))
+        : got(api.PUT('/api/radios/{id}', { params: { path: { id } }, body })),
+    );
   }
 
   /** Programs at the sharing port may transmit from now on. */
@@ -85,8 +89,8 @@ export class RadioStore {
   }
 
   async remove(id: number): Promise<void> {
-    await this.#try(async () =>
-      this.takeAll(await got(api.DELETE('/api/radios/{id}', { params: { path: { id } } }))),
+    await this.#try(() =>
+      this.#streamed.askAll(() => got(api.DELETE('/api/radios/{id}', { params: { path: { id } } }))),
     );
   }
 

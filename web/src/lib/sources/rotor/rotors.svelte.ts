@@ -1,10 +1,11 @@
 import { api, got, Problem, type Rotor, type RotorDraft } from '../../platform/api/client';
-import { withReports } from '../device/newest';
+import { StreamedValue } from '../../platform/live/streamed.svelte';
 
 /** The rotators; where they point comes with the event stream. */
 export class RotorStore {
-  all = $state.raw<Rotor[]>([]);
   problem = $state('');
+
+  #streamed = new StreamedValue<Rotor[]>([]);
 
   /** The one chosen by hand; else that of the radio in front, else the first. */
   #byHand = $state<number | undefined>(undefined);
@@ -12,6 +13,10 @@ export class RotorStore {
 
   constructor(ofRadio: () => number | undefined = () => undefined) {
     this.#ofRadio = ofRadio;
+  }
+
+  get all(): Rotor[] {
+    return this.#streamed.value;
   }
 
   get chosen(): Rotor | undefined {
@@ -24,11 +29,11 @@ export class RotorStore {
   }
 
   async load(): Promise<void> {
-    await this.#try(got(api.GET('/api/rotors')));
+    await this.#try(() => got(api.GET('/api/rotors')));
   }
 
   takeAll(rotors: Rotor[]): void {
-    this.all = rotors;
+    this.#streamed.take(rotors);
   }
 
   /** Turns the antenna there, degrees true. */
@@ -36,7 +41,7 @@ export class RotorStore {
     const rotor = this.chosen;
     if (rotor) {
       const params = { path: { id: rotor.id } };
-      await this.#try(got(api.POST('/api/rotors/{id}/point', { params, body: { headingDegrees } })));
+      await this.#try(() => got(api.POST('/api/rotors/{id}/point', { params, body: { headingDegrees } })));
     }
   }
 
@@ -45,32 +50,33 @@ export class RotorStore {
     const rotor = this.chosen;
     if (rotor) {
       const params = { path: { id: rotor.id } };
-      await this.#try(got(api.POST('/api/rotors/{id}/point', { params, body: { elevationDegrees } })));
+      await this.#try(() => got(api.POST('/api/rotors/{id}/point', { params, body: { elevationDegrees } })));
     }
   }
 
   async stop(): Promise<void> {
     const rotor = this.chosen;
     if (rotor) {
-      await this.#try(got(api.POST('/api/rotors/{id}/stop', { params: { path: { id: rotor.id } } })));
+      await this.#try(() => got(api.POST('/api/rotors/{id}/stop', { params: { path: { id: rotor.id } } })));
     }
   }
 
   /** Throws the Problem, so that the form can show it at its fields. */
   async save(id: number | undefined, body: RotorDraft): Promise<void> {
-    const saved = await (id === undefined
-      ? got(api.POST('/api/rotors', { body }))
-      : got(api.PUT('/api/rotors/{id}', { params: { path: { id } }, body })));
-    this.takeAll(withReports(saved, this.all, ['headingDegrees', 'targetDegrees', 'elevationDegrees']));
+    await this.#streamed.ask(() =>
+      id === undefined
+        ? got(api.POST('/api/rotors', { body }))
+        : got(api.PUT('/api/rotors/{id}', { params: { path: { id } }, body })),
+    );
   }
 
   async remove(id: number): Promise<void> {
-    await this.#try(got(api.DELETE('/api/rotors/{id}', { params: { path: { id } } })));
+    await this.#try(() => got(api.DELETE('/api/rotors/{id}', { params: { path: { id } } })));
   }
 
-  async #try(answer: Promise<Rotor[]>): Promise<void> {
+  async #try(question: () => Promise<Rotor[]>): Promise<void> {
     try {
-      this.takeAll(await answer);
+      await this.#streamed.ask(question);
       this.problem = '';
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : String(e);

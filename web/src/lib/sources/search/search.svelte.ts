@@ -1,14 +1,20 @@
 import { api, got, Problem, type Finding, type SearchView } from '../../platform/api/client';
+import { StreamedValue } from '../../platform/live/streamed.svelte';
 
 const NONE: SearchView = { running: false, tried: 0, of: 0, port: 0, ports: 0, findings: [] };
 
 /** The search for devices; how it goes comes with the event stream. */
 export class SearchStore {
-  view = $state.raw<SearchView>(NONE);
   problem = $state('');
 
+  #streamed = new StreamedValue<SearchView>(NONE);
+
+  get view(): SearchView {
+    return this.#streamed.value;
+  }
+
   take(view: SearchView): void {
-    this.view = view;
+    this.#streamed.take(view);
   }
 
   /** Searches these ports, or all when there are none. */
@@ -32,7 +38,7 @@ export class SearchStore {
 
   async #try(action: () => Promise<SearchView>): Promise<void> {
     try {
-      this.view = await action();
+      await this.#streamed.ask(action);
       this.problem = '';
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : String(e);

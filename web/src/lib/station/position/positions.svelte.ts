@@ -1,4 +1,5 @@
 import { api, got, Problem, type Position, type PositionDraft } from '../../platform/api/client';
+import { StreamedValue } from '../../platform/live/streamed.svelte';
 import { Saving } from '../../platform/shared/saving.svelte';
 import { memory as browserMemory, type Memory } from '../../platform/shared/memory';
 
@@ -6,16 +7,20 @@ const HERE_KEY = 'yokebar-position';
 
 /** The positions, and the one this browser is at: each browser has its own, so that two people do not disturb each other. */
 export class PositionStore {
-  all = $state.raw<Position[]>([]);
   problem = $state('');
   readonly saving = new Saving();
 
+  #streamed = new StreamedValue<Position[]>([]);
   #hereId = $state<number | undefined>(undefined);
   #memory: Memory;
 
   constructor(memory: Memory = browserMemory) {
     this.#memory = memory;
     this.#hereId = Number(memory.getItem(HERE_KEY)) || undefined;
+  }
+
+  get all(): Position[] {
+    return this.#streamed.value;
   }
 
   /** Where we are; the first position until another was chosen. */
@@ -34,7 +39,7 @@ export class PositionStore {
 
   async load(): Promise<void> {
     try {
-      this.all = await got(api.GET('/api/positions'));
+      await this.#streamed.ask(() => got(api.GET('/api/positions')));
       this.problem = '';
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : String(e);
@@ -42,16 +47,16 @@ export class PositionStore {
   }
 
   takeAll(positions: Position[]): void {
-    this.all = positions;
+    this.#streamed.take(positions);
   }
 
   /** This browser moves to another position. */
   async sitDown(id: number): Promise<void> {
     this.#hereId = id;
     this.#memory.setItem(HERE_KEY, String(id));
-    await this.saving.during(`position-${id}`, async () => {
-      this.all = await got(api.POST('/api/positions/{id}/sit-down', { params: { path: { id } } }));
-    });
+    await this.saving.during(`position-${id}`, () =>
+      this.#streamed.ask(() => got(api.POST('/api/positions/{id}/sit-down', { params: { path: { id } } }))),
+    );
   }
 
   /** Changes the position this browser is at; what is left out stays. */
@@ -65,16 +70,18 @@ export class PositionStore {
   }
 
   save(id: number | undefined, body: PositionDraft): Promise<boolean> {
-    return this.saving.during(`position-${id ?? 'new'}`, async () => {
-      this.all = await (id === undefined
-        ? got(api.POST('/api/positions', { body }))
-        : got(api.PUT('/api/positions/{id}', { params: { path: { id } }, body })));
-    });
+    return this.saving.during(`position-${id ?? 'new'}`, () =>
+      this.#streamed.ask(() =>
+        id === undefined
+          ? got(api.POST('/api/positions', { body }))
+          : got(api.PUT('/api/positions/{id}', { params: { path: { id } }, body })),
+      ),
+    );
   }
 
   remove(id: number): Promise<boolean> {
-    return this.saving.during(`position-${id}`, async () => {
-      this.all = await got(api.DELETE('/api/positions/{id}', { params: { path: { id } } }));
-    });
+    return this.saving.during(`position-${id}`, () =>
+      this.#streamed.ask(() => got(api.DELETE('/api/positions/{id}', { params: { path: { id } } }))),
+    );
   }
 }
