@@ -49,8 +49,10 @@
 
   async function attach(index: number) {
     const id = store.chosenId;
+    // The contacts near it may still be on their way.
+    if (!store.complete) await store.loadDetails();
     const chosen = targets[index];
-    if (id !== undefined && chosen) await store.attach(id, chosen.target);
+    if (id !== undefined && id === store.chosenId && chosen) await store.attach(id, chosen.target);
   }
 
   function blocks(pictures: typeof store.pictures): (typeof store.pictures)[] {

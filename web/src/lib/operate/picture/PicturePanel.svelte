@@ -87,7 +87,7 @@
         <button class="more mono" onclick={() => navigation.showContact(picture.contactId)}
           >{picture.call}</button
         >
-        <span class="muted" role="status">{standing()}</span>
+        <span class="muted" role="status">{store.complete ? standing() : ''}</span>
       </p>
     {:else if picture.waitsFor}
       <p role="status">
@@ -103,7 +103,7 @@
           <span class="muted">{one.because}</span>
         </button>
       {:else}
-        {#if !attached && !picture.waitsFor}
+        {#if store.complete && !attached && !picture.waitsFor}
           <p class="muted">{texts.noContactNearThisTime}</p>
         {/if}
       {/each}
@@ -114,7 +114,7 @@
         <Button kind="secondary" size="small" on:click={() => store.detach(picture.id)}>{texts.detach}</Button
         >
       {/if}
-      {#if attached && !details.sent}
+      {#if store.complete && attached && !details.sent}
         <Button kind="secondary" size="small" on:click={() => store.send(picture.id)}
           >{texts.sendThisOne}</Button
         >

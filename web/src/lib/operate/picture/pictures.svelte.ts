@@ -26,7 +26,6 @@ export class PictureStore {
   call = $state('');
   page = $state.raw<PicturePage | undefined>(undefined);
   chosenId = $state<number | undefined>(undefined);
-  details = $state.raw<PictureDetails | undefined>(undefined);
   settings = $state.raw<PictureSettings | undefined>(undefined);
   problem = $state('');
   readonly saving = new Saving();
@@ -34,6 +33,7 @@ export class PictureStore {
   #updates = new StreamedValue<PictureUpdate | undefined>(undefined);
   /** Where the chosen picture stood in the list last. */
   #at = -1;
+  #read = $state.raw<PictureDetails | undefined>(undefined);
   #loading: Promise<void> | undefined;
   #stale = false;
 
@@ -44,6 +44,18 @@ export class PictureStore {
   /** How the pictures stand as a whole. */
   get update(): PictureUpdate | undefined {
     return this.#updates.value;
+  }
+
+  /** Whether all is known of the chosen picture, and not only what the list says. */
+  get complete(): boolean {
+    return this.chosenId !== undefined && this.#read?.picture.id === this.chosenId;
+  }
+
+  /** The chosen picture: never another one, whatever is still being read. */
+  get details(): PictureDetails | undefined {
+    if (this.complete) return this.#read;
+    const picture = this.pictures.find(({ id }) => id === this.chosenId);
+    return picture && { picture, likely: [], sent: false };
   }
 
   takeUpdate(update: PictureUpdate): void {
@@ -68,14 +80,14 @@ export class PictureStore {
     do {
       this.#stale = false;
       await this.#act(async () => {
-        const page = await this.#read(0, Math.max(PAGE_SIZE, this.pictures.length));
+        const page = await this.#readPage(0, Math.max(PAGE_SIZE, this.pictures.length));
         if (!this.#stale) this.page = page;
       });
       await this.#followChoice();
     } while (this.#stale);
   }
 
-  #read(offset: number, size: number): Promise<PicturePage> {
+  #readPage(offset: number, size: number): Promise<PicturePage> {
     const { state, order, call } = this;
     return got(api.GET('/api/pictures', { params: { query: { state, order, call, offset, size } } }));
   }
@@ -85,7 +97,7 @@ export class PictureStore {
     const page = this.page;
     if (!page || this.#loading || page.pictures.length >= page.total) return;
     await this.#act(async () => {
-      const next = await this.#read(page.pictures.length, PAGE_SIZE);
+      const next = await this.#readPage(page.pictures.length, PAGE_SIZE);
       // One that was received meanwhile moves the others on, so that some come twice.
       const others = next.pictures.filter(({ id }) => page.pictures.every((shown) => shown.id !== id));
       if (this.page === page) this.page = { ...next, pictures: [...page.pictures, ...others] };
@@ -97,7 +109,6 @@ export class PictureStore {
     Object.assign(this, what);
     this.page = undefined;
     this.chosenId = undefined;
-    this.details = undefined;
     await this.load();
   }
 
@@ -133,13 +144,10 @@ export class PictureStore {
 
   async loadDetails(): Promise<void> {
     const id = this.chosenId;
-    if (id === undefined) {
-      this.details = undefined;
-      return;
-    }
+    if (id === undefined) return;
     await this.#act(async () => {
       const details = await got(api.GET('/api/pictures/{id}', { params: { path: { id } } }));
-      if (id === this.chosenId) this.details = details;
+      if (id === this.chosenId) this.#read = details;
     });
   }
 
@@ -178,7 +186,7 @@ export class PictureStore {
   ): Promise<boolean> {
     await this.#act(async () => {
       const details = await got(change({ id }));
-      if (id === this.chosenId) this.details = details;
+      if (id === this.chosenId) this.#read = details;
     });
     const good = this.problem === '';
     if (good) await this.load();

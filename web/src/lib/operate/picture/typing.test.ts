@@ -80,6 +80,37 @@ describe('a note that is being written', () => {
   });
 });
 
+describe('a picture that was chosen a moment ago', () => {
+  const list = () => screen.getByRole('listbox');
+
+  beforeEach(async () => {
+    serverHas(picture(2), picture(1));
+    await store.load();
+    render(Gallery);
+  });
+
+  it('takes a note before everything about it has been read', async () => {
+    // Nothing is waited for between the keys.
+    const chosen = fireEvent.keyDown(list(), { key: 'ArrowRight' });
+    void fireEvent.keyDown(list(), { key: 'n' });
+    await tick();
+    expect(document.activeElement).toBe(field());
+    await chosen;
+  });
+
+  it('is never attached to a contact of the one before', async () => {
+    const near = { id: 7, call: 'ZP5QXA', start: '2026-11-30T17:03:00Z', band: '20m', mode: 'SSTV' };
+    server.on('GET /api/pictures/2', { picture: picture(2), likely: [near], sent: false });
+    server.on('POST /api/pictures/1/attach', { picture: picture(1), likely: [], sent: false });
+    await store.choose(2);
+    void fireEvent.keyDown(list(), { key: 'ArrowRight' });
+    await fireEvent.keyDown(list(), { key: 'a' });
+    await vi.waitFor(() => expect(store.complete).toBe(true));
+    expect(store.chosenId).toBe(1);
+    expect(server.requests).not.toContain('POST /api/pictures/1/attach');
+  });
+});
+
 describe('a folder that is being typed', () => {
   it('stays when the settings are read again meanwhile', async () => {
     const settings = { folder: '/srv/old', replyFolder: '' };

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -264,9 +265,17 @@ class DeskTest {
 
     private static Process keying(String port) throws IOException {
         Process nc = new ProcessBuilder("nc", "127.0.0.1", port).start();
-        nc.getOutputStream().write("TX;".getBytes(StandardCharsets.US_ASCII));
-        nc.getOutputStream().flush();
+        ask(nc);
         return nc;
+    }
+
+    private static void ask(Process nc) {
+        try {
+            nc.getOutputStream().write("TX;".getBytes(StandardCharsets.US_ASCII));
+            nc.getOutputStream().flush();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private JsonNode now(String field) {
@@ -299,7 +308,11 @@ class DeskTest {
         Process nc = keying(port);
         try {
             assertThat(card.getByText("1 program:")).isVisible();
-            Until.itIs("it transmits", () -> standIns.hfRadio().front().transmitting());
+            // Until the radio has said that it receives, nobody may key it; a program asks again then.
+            Until.itIs("it transmits", () -> {
+                ask(nc);
+                return standIns.hfRadio().front().transmitting();
+            });
             assertThat(card.getByText("transmits", new Locator.GetByTextOptions().setExact(true)))
                     .isVisible();
         } finally {

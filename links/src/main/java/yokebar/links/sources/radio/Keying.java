@@ -45,6 +45,8 @@ public final class Keying {
         KEYED_BY_ANOTHER,
         /** The radio transmits already, keyed at the radio itself. */
         TRANSMITTING,
+        /** The radio was told to receive and has not reported yet that it does. */
+        ENDING,
         /** The limit struck a moment ago. */
         RESTING,
         NOT_CONNECTED
@@ -92,7 +94,10 @@ public final class Keying {
             if (owner != null) {
                 return Answer.KEYED_BY_ANOTHER;
             }
-            if (state.isTransmitting() || toRelease) {
+            if (toRelease) {
+                return Answer.ENDING;
+            }
+            if (state.isTransmitting()) {
                 return Answer.TRANSMITTING;
             }
             owner = who;

@@ -173,6 +173,7 @@ final class ShareSentences {
             case YES -> "";
             case KEYED_BY_ANOTHER -> "another program was transmitting";
             case TRANSMITTING -> "the radio was transmitting already";
+            case ENDING -> "the radio was still being set to receive";
             case RESTING -> "its last transmission was cut off at the time limit a moment before";
             case NOT_CONNECTED -> "the radio was not connected";
         };

@@ -57,7 +57,7 @@ class KeyingTest {
         assertThat(keying.release("a"))
                 .as("asking for receive again is not a fault")
                 .isTrue();
-        assertThat(keying.press("b")).as("until the radio receives").isEqualTo(Keying.Answer.TRANSMITTING);
+        assertThat(keying.press("b")).as("until the radio receives").isEqualTo(Keying.Answer.ENDING);
         keying.receives();
         assertThat(keying.press("b")).isEqualTo(Keying.Answer.YES);
     }
