@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
-  import { api, got, Problem, type PictureStanding } from '../platform/api/client';
+  import { api, got, Problem, sendFile, type PictureStanding } from '../platform/api/client';
   import { utcDate, utcMinute } from '../platform/shared/format';
   import { texts } from './texts';
 
@@ -37,14 +37,9 @@
     }
     busy = true;
     await act(async () => {
-      const form = new FormData();
-      form.set('file', file);
-      const answer = await fetch(`/api/contacts/${id}/picture`, { method: 'POST', body: form });
-      if (!answer.ok) {
-        throw Problem.from(await answer.json().catch(() => undefined));
-      }
+      const now = await sendFile<PictureStanding>(`/api/contacts/${id}/picture`, file);
       shown += 1;
-      return (await answer.json()) as PictureStanding;
+      return now;
     });
     busy = false;
     if (chooser) {

@@ -5,6 +5,7 @@
   import { clock } from '../../platform/shared/clock.svelte';
   import { OpenBookStore } from './book.svelte';
   import BookContacts from './BookContacts.svelte';
+  import BookImport from './BookImport.svelte';
   import BookForm from './BookForm.svelte';
   import { BookStore } from './books.svelte';
   import ContestLine from './ContestLine.svelte';
@@ -17,7 +18,7 @@
   const navigation = useStore(Navigation);
   const books = useStore(BookStore);
   const store = useStore(OpenBookStore);
-  let asked = $state<'change' | 'remove' | undefined>(undefined);
+  let asked = $state<'change' | 'import' | 'remove' | undefined>(undefined);
 
   const book = $derived(books.all?.find((one) => one.id === id));
 
@@ -44,12 +45,15 @@
       <span class="muted">{bookState(book, clock.now)}</span>
       <span class="grow"></span>
       <a href={`/api/contest-books/${id}/cabrillo`} download>{texts.exportCabrillo}</a>
+      <button class="more" onclick={() => (asked = 'import')}>{texts.importALog}</button>
       <button class="more" onclick={() => (asked = 'change')}>{texts.change}</button>
       <button class="more" onclick={() => (asked = 'remove')}>{texts.deleteThisBook}</button>
       <a href="#/contest">{texts.allBooks}</a>
     </header>
     {#if asked === 'change'}
       <BookForm {book} onsaved={() => (asked = undefined)} onclose={() => (asked = undefined)} />
+    {:else if asked === 'import'}
+      <BookImport {id} onclose={() => (asked = undefined)} />
     {:else if asked === 'remove'}
       <div class="act" role="group" aria-label={texts.deleteBook}>
         <span>{texts.deleteTheBook}</span>

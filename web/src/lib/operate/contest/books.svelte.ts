@@ -2,9 +2,11 @@ import {
   api,
   got,
   Problem,
+  sendFile,
   type ContestBook,
   type ContestBookDraft,
   type ContestDefinition,
+  type ImportResult,
 } from '../../platform/api/client';
 import { Saving } from '../../platform/shared/saving.svelte';
 
@@ -47,6 +49,15 @@ export class BookStore {
       await got(api.PUT('/api/contest-books/{id}', { params: { path: { id } }, body }));
       await this.load();
     });
+  }
+
+  /** Imports a log file into a book; undefined when it is no log. */
+  async importFile(id: number, file: File): Promise<ImportResult | undefined> {
+    let result: ImportResult | undefined;
+    await this.saving.during(`import-${id}`, async () => {
+      result = await sendFile<ImportResult>(`/api/imports?contestBook=${id}`, file);
+    });
+    return result;
   }
 
   remove(id: number): Promise<boolean> {

@@ -30,6 +30,20 @@ export const texts = {
   save: 'Save',
   cancel: 'Cancel',
 
+  // BookImport
+  importALog: 'Import a log…',
+  importIntoTheBook: 'Import into the book',
+  contactsOfThisContest:
+    'An ADI, ADX or Cabrillo file with contacts of this contest, made by another program or on another computer. What is in the log already stays one contact.',
+  chooseTheFile: 'Choose the file…',
+  readingTheFile: 'Reading the file…',
+  imported: (read: TextPart, added: TextPart, known: TextPart, refused: TextPart) =>
+    `${read} read: ${added} added, ${known} in the log already, ${refused} refused.`,
+  line: 'Line',
+  whyRefused: 'Why it was refused',
+  moreInTheJournal: (more: TextPart) => `${more} more are in the journal, under Intake.`,
+  close: 'Close',
+
   // BookList
   contestBooks: 'Contest books',
   aBookCounts:

@@ -2,6 +2,7 @@ import {
   api,
   got,
   Problem,
+  sendFile,
   type OwnPicture,
   type PictureDetails,
   type ReplyLayout,
@@ -147,11 +148,7 @@ export class ReplyStore {
 
   async addOwnPicture(file: File): Promise<void> {
     await this.#act(async () => {
-      const form = new FormData();
-      form.set('file', file);
-      const answer = await fetch('/api/picture-replies/own-pictures', { method: 'POST', body: form });
-      if (!answer.ok) throw Problem.from(await answer.json().catch(() => undefined));
-      this.ownPictures = (await answer.json()) as OwnPicture[];
+      this.ownPictures = await sendFile<OwnPicture[]>('/api/picture-replies/own-pictures', file);
       this.draft.ownPictureId = this.ownPictures.at(-1)?.id;
     });
     if (this.problem === '') this.changed();

@@ -114,6 +114,7 @@ export type OwnPicture = Schema['OwnPicture'];
 export type Feed = Schema['FeedView'];
 export type FeedDraft = Schema['FeedDraft'];
 export type ConsoleLine = Schema['Entry'];
+export type ImportResult = Schema['ImportResult'];
 export type SettingsRestored = Schema['Restored'];
 
 export const api = createClient<paths>({
@@ -128,12 +129,14 @@ export function askFrom(read: () => number | undefined): void {
   position = read;
 }
 
+function fromHere(): Record<string, string> {
+  const id = position();
+  return id === undefined ? {} : { 'Yokebar-Position': String(id) };
+}
+
 api.use({
   onRequest({ request }) {
-    const id = position();
-    if (id !== undefined) {
-      request.headers.set('Yokebar-Position', String(id));
-    }
+    Object.entries(fromHere()).forEach(([name, value]) => request.headers.set(name, value));
     return request;
   },
 });
@@ -159,6 +162,28 @@ export class NoAnswer extends Problem {
   constructor() {
     super(texts.yokebarDoesNotAnswerIs);
   }
+}
+
+/** Sends a file with further fields; throws a Problem when the server refused it or could not be reached. */
+export async function sendFile<T>(
+  address: string,
+  file: File,
+  fields: Record<string, string> = {},
+): Promise<T> {
+  const body = new FormData();
+  body.set('file', file);
+  Object.entries(fields).forEach(([name, value]) => body.set(name, value));
+  let answer: Response;
+  try {
+    answer = await fetch(address, { method: 'POST', body, headers: fromHere() });
+  } catch {
+    throw new NoAnswer();
+  }
+  const content: unknown = await answer.json().catch(() => undefined);
+  if (!answer.ok) {
+    throw Problem.from(content);
+  }
+  return content as T;
 }
 
 type Answer<T> = { data?: T; error?: unknown };

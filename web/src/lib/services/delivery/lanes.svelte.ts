@@ -2,6 +2,7 @@ import {
   api,
   got,
   Problem,
+  sendFile,
   type Guess,
   type HandoverDraft,
   type CertificateDraft,
@@ -221,14 +222,7 @@ export class LaneStore {
   }
 
   async install(id: number, file: File, passphrase: string): Promise<void> {
-    const form = new FormData();
-    form.set('file', file);
-    form.set('passphrase', passphrase);
-    const answer = await fetch(`/api/services/${id}/identities`, { method: 'POST', body: form });
-    if (!answer.ok) {
-      throw Problem.from(await answer.json().catch(() => undefined));
-    }
-    this.#put((await answer.json()) as Lane);
+    this.#put(await sendFile<Lane>(`/api/services/${id}/identities`, file, { passphrase }));
   }
 
   async ask(id: number, wish: CertificateDraft): Promise<void> {

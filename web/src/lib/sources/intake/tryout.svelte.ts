@@ -1,26 +1,11 @@
-import { api, got, Problem, type Tryout, type TryoutOptions } from '../../platform/api/client';
-import { texts } from './texts';
+import { api, got, Problem, sendFile, type Tryout, type TryoutOptions } from '../../platform/api/client';
 
 const LOOK_EVERY_MS = 300;
 
 /** How a log is uploaded; tests stand one in. */
 export type Upload = (file: File) => Promise<Tryout>;
 
-const upload: Upload = async (file) => {
-  const body = new FormData();
-  body.append('file', file);
-  let answer: Response;
-  try {
-    answer = await fetch('/api/tryouts', { method: 'POST', body });
-  } catch {
-    throw new Problem(texts.yokebarDoesNotAnswerIs);
-  }
-  const content: unknown = await answer.json();
-  if (!answer.ok) {
-    throw Problem.from(content);
-  }
-  return content as Tryout;
-};
+const upload: Upload = (file) => sendFile('/api/tryouts', file);
 
 /** A log that is looked at, and then perhaps imported. */
 export class TryoutStore {

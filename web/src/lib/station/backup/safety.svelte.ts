@@ -1,4 +1,12 @@
-import { api, got, Problem, type SafetyView, type BackupContent } from '../../platform/api/client';
+import {
+  api,
+  got,
+  Problem,
+  sendFile,
+  type BackupContent,
+  type ImportResult,
+  type SafetyView,
+} from '../../platform/api/client';
 import { Saving } from '../../platform/shared/saving.svelte';
 import { texts } from './texts';
 
@@ -71,39 +79,20 @@ export class SafetyStore {
   }
 
   async restoreFile(file: File): Promise<void> {
-    await this.#doing(texts.checkingTheBackupYokebarStarts, async () => {
-      const body = new FormData();
-      body.set('file', file);
-      await this.#send('/api/safety/restore', body);
-    });
+    await this.#doing(texts.checkingTheBackupYokebarStarts, () => sendFile('/api/safety/restore', file));
   }
 
   /** Reads contacts of a second copy, or any ADI file, into the log; those that are there stay one. */
   async readBack(file: File): Promise<string> {
     let notice = '';
     await this.#doing(texts.readingTheContacts, async () => {
-      const body = new FormData();
-      body.set('file', file);
-      const imported = (await this.#send('/api/imports', body)) as {
-        read: number;
-        added: number;
-        refused: number;
-      };
+      const imported = await sendFile<ImportResult>('/api/imports', file);
       notice = texts.readWereMissingAndAre(imported.read, imported.added, imported.refused);
     });
     return notice;
   }
 
-  async #send(address: string, body: FormData): Promise<unknown> {
-    const answer = await fetch(address, { method: 'POST', body });
-    const content: unknown = await answer.json();
-    if (!answer.ok) {
-      throw Problem.from(content);
-    }
-    return content;
-  }
-
-  async #doing(words: string, work: () => Promise<void>): Promise<void> {
+  async #doing(words: string, work: () => Promise<unknown>): Promise<void> {
     this.busy = words;
     this.problem = '';
     try {

@@ -1,4 +1,11 @@
-import { api, got, Problem, type CallbookView, type ReferenceView } from '../../platform/api/client';
+import {
+  api,
+  got,
+  Problem,
+  sendFile,
+  type CallbookView,
+  type ReferenceView,
+} from '../../platform/api/client';
 import { Saving } from '../../platform/shared/saving.svelte';
 import { texts } from './texts';
 
@@ -50,14 +57,10 @@ export class CallbookStore {
 
   takeFile(file: File): Promise<void> {
     return this.#doing(texts.readingTheFile, async () => {
-      const body = new FormData();
-      body.set('file', file);
-      const answer = await fetch('/api/callbook/file', { method: 'POST', body });
-      const content: unknown = await answer.json();
-      if (!answer.ok) {
-        throw Problem.from(content);
-      }
-      const { callbook, leftOut } = content as { callbook: CallbookView; leftOut: number };
+      const { callbook, leftOut } = await sendFile<{ callbook: CallbookView; leftOut: number }>(
+        '/api/callbook/file',
+        file,
+      );
       this.view = callbook;
       this.notice = leftOut === 0 ? 'Read.' : texts.readLinesWithoutACall(leftOut);
     });

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button, FileUploaderButton, InlineLoading } from 'carbon-components-svelte';
-  import { Problem, type SettingsRestored } from '../../platform/api/client';
+  import { Problem, sendFile, type SettingsRestored } from '../../platform/api/client';
   import { StationStore } from '../profile/station.svelte';
   import { PositionStore } from '../position/positions.svelte';
   import { useStore } from '../../platform/page/stores';
@@ -21,19 +21,11 @@
     problem = '';
     restored = undefined;
     try {
-      const body = new FormData();
-      body.set('file', file);
-      const answer = await fetch('/api/settings', { method: 'POST', body });
-      const content: unknown = await answer.json();
-      if (answer.ok) {
-        restored = content as SettingsRestored;
-        await station.load();
-        await positionsStore.load();
-      } else {
-        problem = Problem.from(content).message;
-      }
-    } catch {
-      problem = texts.yokebarDoesNotAnswerIs;
+      restored = await sendFile<SettingsRestored>('/api/settings', file);
+      await station.load();
+      await positionsStore.load();
+    } catch (e) {
+      problem = e instanceof Problem ? e.message : String(e);
     } finally {
       busy = false;
     }

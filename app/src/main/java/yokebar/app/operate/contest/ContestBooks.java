@@ -26,7 +26,7 @@ import yokebar.core.operate.contest.Fact;
 @Service
 class ContestBooks {
     private static final int LOCATOR_CHARACTERS = 6;
-    private static final DateTimeFormatter MOMENT =
+    static final DateTimeFormatter MOMENT =
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
 
     private final EntityManager db;

@@ -54,8 +54,7 @@ final class CountedBook {
     boolean takes(Contact contact) {
         String contest = contact.detail("CONTEST_ID");
         return contact.ownCall().text().equals(ownCall)
-                && !contact.start().isBefore(definition.from())
-                && contact.start().isBefore(definition.until())
+                && definition.lasts(contact.start())
                 && (contest == null || contest.isBlank() || contest.equalsIgnoreCase(definition.cabrilloName()));
     }
 

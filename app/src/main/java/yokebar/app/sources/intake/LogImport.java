@@ -11,18 +11,19 @@ import org.springframework.stereotype.Service;
 import yokebar.app.sources.intake.decide.Intake;
 import yokebar.core.log.adif.AdiReader;
 import yokebar.core.log.adif.AdifRecord;
+import yokebar.core.log.adif.RecordReader;
 import yokebar.core.log.contact.Source;
 
-/** Takes a whole ADI file in, record by record; what cannot be taken is told and the rest goes through. */
+/** Takes a whole log file in, record by record; what cannot be taken is told and the rest goes through. */
 @Service
-public class AdiImport {
+public class LogImport {
     private static final ArrivalPath PATH = ArrivalPath.plain("import", "Import", Source.FILE);
     private static final int MAX_PROBLEMS_TOLD = 1000;
 
     private final Intake intake;
     private final Clock clock;
 
-    AdiImport(Intake intake, Clock clock) {
+    LogImport(Intake intake, Clock clock) {
         this.intake = intake;
         this.clock = clock;
     }
@@ -39,27 +40,35 @@ public class AdiImport {
     public record ImportResult(
             int read, int added, int merged, int duplicates, int refused, List<ImportProblem> problems) {}
 
-    /** @param fileName under which the journal shows where a record came from */
+    /**
+     * Takes an ADI file.
+     *
+     * @param fileName under which the journal shows where a record came from
+     */
     public ImportResult take(InputStream file, String fileName) throws IOException {
-        Tally tally = new Tally();
         try (InputStream in = new BufferedInputStream(file)) {
-            AdiReader reader = new AdiReader(in);
-            // While one batch is being stored, the next is read.
-            CompletableFuture<Void> stored = CompletableFuture.completedFuture(null);
-            for (Batch batch = read(reader, fileName); !batch.arrivals().isEmpty(); batch = read(reader, fileName)) {
-                stored.join();
-                Batch next = batch;
-                stored = CompletableFuture.runAsync(() -> tally.add(intake.take(PATH, next.arrivals()), next.lines()));
-            }
-            stored.join();
+            return take(new AdiReader(in), fileName);
         }
+    }
+
+    /** Takes all records of a reader; the caller closes what it reads from. */
+    public ImportResult take(RecordReader reader, String fileName) throws IOException {
+        Tally tally = new Tally();
+        // While one batch is being stored, the next is read.
+        CompletableFuture<Void> stored = CompletableFuture.completedFuture(null);
+        for (Batch batch = read(reader, fileName); !batch.arrivals().isEmpty(); batch = read(reader, fileName)) {
+            stored.join();
+            Batch next = batch;
+            stored = CompletableFuture.runAsync(() -> tally.add(intake.take(PATH, next.arrivals()), next.lines()));
+        }
+        stored.join();
         return tally.result();
     }
 
     /** @param lines where each of the arrivals starts */
     private record Batch(List<Arrival> arrivals, List<Long> lines) {}
 
-    private Batch read(AdiReader reader, String fileName) throws IOException {
+    private Batch read(RecordReader reader, String fileName) throws IOException {
         Batch batch = new Batch(new ArrayList<>(), new ArrayList<>());
         while (batch.arrivals().size() < Intake.MAX_AT_ONCE) {
             AdifRecord record = reader.next();

@@ -14,7 +14,7 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.TaskScheduler;
 import org.springframework.stereotype.Component;
 import yokebar.app.platform.configuration.YokebarProperties;
-import yokebar.app.sources.intake.AdiImport;
+import yokebar.app.sources.intake.LogImport;
 
 /**
  * Takes the contacts of a second copy in after the log was replaced. The copy waits in a file beside the log, which goes only
@@ -25,12 +25,12 @@ class ReadBack implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(ReadBack.class);
 
     private final Path home;
-    private final AdiImport files;
+    private final LogImport files;
     private final TaskScheduler scheduler;
     private final Clock clock;
     private @Nullable ScheduledFuture<?> reading;
 
-    ReadBack(YokebarProperties properties, AdiImport files, TaskScheduler scheduler, Clock clock) {
+    ReadBack(YokebarProperties properties, LogImport files, TaskScheduler scheduler, Clock clock) {
         this.home = properties.home();
         this.files = files;
         this.scheduler = scheduler;
@@ -61,7 +61,7 @@ class ReadBack implements SmartLifecycle {
     private void read() {
         Path file = waiting(home);
         try (InputStream in = Files.newInputStream(file)) {
-            AdiImport.ImportResult result = files.take(in, SecondCopy.FILE);
+            LogImport.ImportResult result = files.take(in, SecondCopy.FILE);
             LOG.info(
                     "{} contacts of the second copy were read back; {} were missing in the log and are in it now",
                     result.read(),

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -54,6 +55,14 @@ abstract class ContestTest extends AppTest {
         return send(request("/api/contest-definitions")
                 .header("Content-Type", "text/plain")
                 .POST(HttpRequest.BodyPublishers.ofString(text)));
+    }
+
+    HttpResponse<String> importIntoBook(String file) throws Exception {
+        return upload(
+                "/api/imports",
+                "contest.log",
+                file.getBytes(StandardCharsets.UTF_8),
+                Map.of("contestBook", bookId + ""));
     }
 
     HttpResponse<String> begin(String contest, Map<String, String> sent) throws Exception {

@@ -138,7 +138,7 @@ public final class ContactFacts {
         List<ExchangeField> fields = sentBy(facts);
         // Every contact has a zone, from its call; only one of this contest has it because it was sent.
         boolean ofThisContest = definition.cabrilloName().equalsIgnoreCase(contact.detail("CONTEST_ID"));
-        Deque<String> words = new ArrayDeque<>(words(contact.detail("SRX_STRING")));
+        Deque<String> words = new ArrayDeque<>(words(receivedText(contact, fields)));
         int left = fields.size();
         for (ExchangeField field : fields) {
             String known = elsewhere(field, contact, ofThisContest);
@@ -153,6 +153,13 @@ public final class ContactFacts {
             left--;
         }
         return received;
+    }
+
+    /** Programs that know nothing of the rules take a zone or a number for a serial when nothing else was received. */
+    private static @Nullable String receivedText(Contact contact, List<ExchangeField> fields) {
+        String text = contact.detail("SRX_STRING");
+        boolean serial = fields.stream().anyMatch(field -> field.kind() == ExchangeKind.SERIAL);
+        return text == null && !serial ? contact.detail("SRX") : text;
     }
 
     private static List<String> words(@Nullable String text) {

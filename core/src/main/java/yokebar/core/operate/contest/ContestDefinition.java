@@ -45,6 +45,11 @@ public record ContestDefinition(
         return periods.get(periods.size() - 1).until();
     }
 
+    /** Whether a moment lies between its first and its last, in a period or between two. */
+    public boolean lasts(Instant moment) {
+        return !moment.isBefore(from()) && moment.isBefore(until());
+    }
+
     /** Which period a moment lies in, counted from 1; 0 when it lies in none. */
     int periodOf(Instant moment) {
         for (int i = 0; i < periods.size(); i++) {

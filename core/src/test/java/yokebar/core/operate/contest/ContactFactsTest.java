@@ -56,6 +56,12 @@ class ContactFactsTest {
     }
 
     @Test
+    void aZoneThatAProgramTookForASerialIsAZone() {
+        assertThat(facts("lantern-weekend", "DL1QAA", "RST_RCVD", "599", "SRX", "14", "CONTEST_ID", "LANTERN-WEEKEND"))
+                .containsEntry(Fact.exchange("zone"), "14");
+    }
+
+    @Test
     void theReportMayStandInTheReceivedTextToo() {
         assertThat(facts("lantern-weekend", "DL1QAA", "RST_RCVD", "599", "SRX_STRING", "5NN 14"))
                 .containsEntry(Fact.exchange("report"), "599")
