@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { Button, TextArea } from 'carbon-components-svelte';
+  import { Button } from 'carbon-components-svelte';
   import type { PictureDetails } from '../../platform/api/client';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
   import { shortMegaHertz, utcDate, utcMinute } from '../../platform/shared/format';
+  import PictureNote from './PictureNote.svelte';
   import { PictureStore } from './pictures.svelte';
   import type { OfferedTarget } from './targets';
   import { texts } from './texts';
@@ -27,36 +28,6 @@
 
   const picture = $derived(details.picture);
   const attached = $derived(picture.state === 'ATTACHED');
-  /** What was typed and is not saved yet, and for which picture: another one may take its place meanwhile. */
-  let draft = $state<{ id: number; note: string }>();
-  const note = $derived(draft?.id === picture.id ? draft.note : picture.note);
-  let field = $state<HTMLTextAreaElement | null>(null);
-
-  $effect(() => {
-    if (noting) field?.focus();
-  });
-
-  $effect(() => {
-    if (draft && draft.id !== picture.id) void saveNote();
-  });
-
-  async function saveNote() {
-    noting = false;
-    const saving = draft;
-    if (saving && (await store.note(saving.id, saving.note)) && draft === saving) draft = undefined;
-  }
-
-  function onnotekey(event: KeyboardEvent) {
-    event.stopPropagation();
-    const cancels = event.key === 'Escape';
-    if (!cancels && (event.key !== 'Enter' || event.shiftKey)) return;
-    event.preventDefault();
-    if (cancels) draft = undefined;
-    // What was typed is saved as the field is left.
-    field?.blur();
-    onback();
-  }
-
   function standing(): string {
     if (!details.sent) return texts.keptHereAnotherPictureOf;
     if (details.trouble) return details.trouble;
@@ -137,16 +108,7 @@
       {/if}
       <a href={`/api/pictures/${picture.id}/content`} download={picture.fileName}>{texts.saveAsFile}</a>
     </div>
-    <TextArea
-      labelText={texts.note}
-      rows={2}
-      maxlength={500}
-      value={note}
-      on:input={(event) => (draft = { id: picture.id, note: (event.target as HTMLTextAreaElement).value })}
-      bind:ref={field}
-      on:blur={saveNote}
-      on:keydown={onnotekey}
-    />
+    <PictureNote {picture} bind:noting {onback} />
   </div>
 </section>
 

@@ -172,7 +172,6 @@ export const texts = {
   whyIsAContactNot: 'Why is a contact not in the log?',
 
   // tryout
-  yokebarDoesNotAnswerIs: 'Yokebar does not answer. Is it running?',
 
   // journal
   refused: 'refused',

@@ -4,7 +4,6 @@ import type { TextPart } from '../../platform/shared/text-part';
 export const texts = {
   // KeepPage
   nothing: 'nothing',
-  yokebarDoesNotAnswerIs: 'Yokebar does not answer. Is it running?',
   chooseASettingsFile: 'Choose a settings file',
   takingItOver: 'Taking it over…',
   allSettingsInOneFile: 'All settings in one file',

@@ -7,8 +7,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
@@ -263,21 +261,6 @@ class DeskTest {
         assertThat(page.getByTestId("readout")).hasAttribute("aria-valuenow", "21035000");
     }
 
-    private static Process keying(String port) throws IOException {
-        Process nc = new ProcessBuilder("nc", "127.0.0.1", port).start();
-        ask(nc);
-        return nc;
-    }
-
-    private static void ask(Process nc) {
-        try {
-            nc.getOutputStream().write("TX;".getBytes(StandardCharsets.US_ASCII));
-            nc.getOutputStream().flush();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
-        }
-    }
-
     private JsonNode now(String field) {
         try {
             return yokebar.get("api/radios").get(0).path("now").path(field);
@@ -293,30 +276,24 @@ class DeskTest {
         open("Hookups");
         Locator card = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Petrel 100"));
         assertThat(card.getByText("no program uses it")).isVisible();
-        Process refused = keying(port);
-        try {
+        try (CatProgram program = new CatProgram(port).askToTransmit()) {
             assertThat(card.getByText("1 program:")).isVisible();
             assertThat(card.getByText("A program asked to transmit and was refused."))
                     .isVisible();
             assertThat(standIns.hfRadio().front().transmitting()).isFalse();
             card.getByText("Allow programs to transmit").click();
             assertThat(card.getByText("allowed, at most 180 s at a time")).isVisible();
-        } finally {
-            refused.destroyForcibly();
         }
         Until.itIs("the radio is connected again", () -> now("transmitting").isBoolean());
-        Process nc = keying(port);
-        try {
+        try (CatProgram program = new CatProgram(port)) {
             assertThat(card.getByText("1 program:")).isVisible();
             // Until the radio has said that it receives, nobody may key it; a program asks again then.
             Until.itIs("it transmits", () -> {
-                ask(nc);
+                program.askToTransmit();
                 return standIns.hfRadio().front().transmitting();
             });
             assertThat(card.getByText("transmits", new Locator.GetByTextOptions().setExact(true)))
                     .isVisible();
-        } finally {
-            nc.destroyForcibly();
         }
         assertThat(card.getByText("no program uses it")).isVisible();
         Until.itIs("the key is released", () -> !standIns.hfRadio().front().transmitting());

@@ -25,12 +25,14 @@ class BookController {
     private final ContestBooks books;
     private final BookScores scores;
     private final BookContacts contacts;
+    private final BookChecks checks;
     private final ContestLine line;
 
-    BookController(ContestBooks books, BookScores scores, BookContacts contacts, ContestLine line) {
+    BookController(ContestBooks books, BookScores scores, BookContacts contacts, BookChecks checks, ContestLine line) {
         this.books = books;
         this.scores = scores;
         this.contacts = contacts;
+        this.checks = checks;
         this.line = line;
     }
 
@@ -70,6 +72,12 @@ class BookController {
     @GetMapping("/{id}/contacts")
     List<BookContactView> bookContacts(@PathVariable long id) {
         return contacts.latest(books.find(id), MAX_SHOWN);
+    }
+
+    /** What is likely a mistake in a book, that which costs most first, at most 200. */
+    @GetMapping("/{id}/findings")
+    List<FindingView> bookFindings(@PathVariable long id) {
+        return checks.findings(books.find(id));
     }
 
     /** The log of a book as Cabrillo 3.0. */

@@ -33,6 +33,29 @@ class ContestBookTest extends ContestTest {
     }
 
     @Test
+    void whatIsLikelyAMistakeIsToldWithWhatItCosts() throws Exception {
+        importText(worked("DL1QAA", 1, "14.025", "CW", "7", "14")
+                + worked("DL1QAA", 4, "7.025", "CW", "9", "15")
+                + worked("DL1QAB", 6, "14.025", "CW", "10", "14")
+                + worked("W1QAB", 8, "14.025", "CW", "2", "5"));
+        JsonNode findings = get(path("/findings"));
+        assertThat(findings)
+                .extracting(one -> one.path("call").asString() + ": "
+                        + one.path("sentence").asString())
+                .satisfiesExactlyInAnyOrder(
+                        text -> assertThat(text).startsWith("DL1QAA: DL1QAA sent zone 15 here, and 14 at "),
+                        text -> assertThat(text).isEqualTo("DL1QAB: DL1QAB was worked only here, and DL1QAA 2 times."));
+        // 14 and 5 on 20 m, 15 on 40 m; 1 + 1 + 1 + 3 points times 3 zones. Without the second: 5 points times 2.
+        assertThat(score().path("score").asInt()).isEqualTo(18);
+        assertThat(findings.path(0).path("atStake").asInt()).isEqualTo(8);
+        long mistaken = findings.path(1).path("contactId").asLong();
+        assertThat(findings.path(1).path("likelyCall").asString()).isEqualTo("DL1QAA");
+        ok(sendJson("PATCH", "/api/contacts/" + mistaken, Map.of("version", 0, "changes", Map.of("CALL", "DL1QAA"))));
+        assertThat(get(path("/findings")).toString()).doesNotContain("DL1QAB");
+        assertThat(score().path("dupes").asInt()).isEqualTo(1);
+    }
+
+    @Test
     void whatIsDeletedCountsNoMoreAndUndoBringsItBack() throws Exception {
         importText(worked("DL1QAA", 1, "14.025", "CW", "7", "14") + worked("DL1QAA", 40, "14.025", "CW", "8", "14"));
         assertThat(score().path("score").asInt()).isEqualTo(1);

@@ -194,6 +194,19 @@ public final class ContestScore {
         return verdict;
     }
 
+    /** What the score would lose without a contact; 0 when it is not there. */
+    public long lossWithout(long id) {
+        Entry entry = entries.get(id);
+        if (entry == null) {
+            return 0;
+        }
+        long with = score().score();
+        remove(id);
+        long without = score().score();
+        put(entry.contact);
+        return with - without;
+    }
+
     /** All of it at present. */
     public Score score() {
         Map<String, Integer> counts = new LinkedHashMap<>();

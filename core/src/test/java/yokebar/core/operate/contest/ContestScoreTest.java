@@ -39,6 +39,18 @@ class ContestScoreTest {
     }
 
     @Test
+    void whatAContactIsWorthInTheWholeIsWhatIsLostWithoutIt() {
+        score.put(contact(1, "13:00:00", "59", "7"));
+        Score before = score.score();
+        assertThat(score.lossWithout(1)).isEqualTo(before.score());
+        assertThat(score.score()).isEqualTo(before);
+        score.put(contact(2, "13:05:00", "59", "8"));
+        assertThat(score.lossWithout(1)).as("the dupe counts in its place").isZero();
+        assertThat(score.lossWithout(2)).isZero();
+        assertThat(score.lossWithout(77)).isZero();
+    }
+
+    @Test
     void aContactIsWorthSomethingBeforeItsExchangeIsThereAndCountsOnlyWithIt() {
         assertThat(score.wouldBe(contact(9, "13:00:00", "59")).outcome()).isEqualTo(Outcome.COUNTS);
         score.put(contact(1, "13:00:00", "59"));

@@ -1,0 +1,57 @@
+package yokebar.app.operate.contest;
+
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import org.springframework.stereotype.Service;
+import yokebar.core.log.contact.Contact;
+import yokebar.core.operate.contest.ContestChecks;
+import yokebar.core.operate.contest.Finding;
+
+/** What is likely a mistake in a contest book, that which costs most first. */
+@Service
+class BookChecks {
+    /** What each costs is counted anew; more than these nobody corrects in one go. */
+    private static final int MAX_FINDINGS = 200;
+
+    private final BookScores scores;
+
+    BookChecks(BookScores scores) {
+        this.scores = scores;
+    }
+
+    List<FindingView> findings(BookRow book) {
+        return scores.ask(book, counted -> {
+            Map<Long, Contact> contacts = new LinkedHashMap<>();
+            counted.inOrder().forEach(entry -> contacts.put(entry.getKey(), entry.getValue()));
+            List<ContestChecks.Checked> checked = contacts.entrySet().stream()
+                    .map(entry -> checked(counted, entry.getKey(), entry.getValue()))
+                    .toList();
+            return ContestChecks.of(counted.definition(), checked).stream()
+                    .limit(MAX_FINDINGS)
+                    .map(finding -> view(finding, Objects.requireNonNull(contacts.get(finding.contactId())), counted))
+                    .sorted(Comparator.comparingLong(FindingView::atStake).reversed())
+                    .toList();
+        });
+    }
+
+    private static ContestChecks.Checked checked(CountedBook counted, long id, Contact contact) {
+        return new ContestChecks.Checked(
+                counted.inContest(id, contact),
+                Objects.requireNonNull(counted.score().verdict(id)).outcome(),
+                contact.detail("STX"));
+    }
+
+    private static FindingView view(Finding finding, Contact contact, CountedBook counted) {
+        return new FindingView(
+                finding.contactId(),
+                contact.start(),
+                contact.call().text(),
+                contact.band().adifName(),
+                finding.sentence(),
+                finding.likelyCall(),
+                counted.score().lossWithout(finding.contactId()));
+    }
+}

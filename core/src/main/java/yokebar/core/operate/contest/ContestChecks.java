@@ -1,0 +1,205 @@
+package yokebar.core.operate.contest;
+
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.call.NearCalls;
+
+/** Looks through the log of a contest for what is likely a mistake, before the adjudicator does. */
+public final class ContestChecks {
+    private static final DateTimeFormatter TIME =
+            DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
+    /** A call worked so often is right. */
+    private static final int WORKED_OFTEN = 2;
+
+    private final ContestDefinition definition;
+    private final List<Checked> contacts;
+    private final Map<String, List<Checked>> byCall;
+    private final List<Finding> findings = new ArrayList<>();
+
+    private ContestChecks(ContestDefinition definition, List<Checked> contacts) {
+        this.definition = definition;
+        this.contacts = contacts;
+        byCall = contacts.stream()
+                .collect(Collectors.groupingBy(
+                        one -> one.contact().call().text(), LinkedHashMap::new, Collectors.toList()));
+    }
+
+    /**
+     * A contact to be checked.
+     *
+     * @param sentSerial the serial that was sent; null when there is none
+     */
+    public record Checked(ContestContact contact, Outcome outcome, @Nullable String sentSerial) {
+        private long id() {
+            return contact.id();
+        }
+
+        private @Nullable String received(ExchangeField field) {
+            return contact.facts().get(Fact.exchange(field.name()));
+        }
+
+        private String at() {
+            return TIME.format(contact.start());
+        }
+    }
+
+    /**
+     * All findings, in the order of the contacts.
+     *
+     * @param contacts of the contest, in the order they were made
+     */
+    public static List<Finding> of(ContestDefinition definition, List<Checked> contacts) {
+        ContestChecks checks = new ContestChecks(definition, contacts);
+        checks.calls();
+        checks.exchanges();
+        checks.sentSerials();
+        contacts.forEach(checks::alone);
+        Map<Long, Integer> order = new HashMap<>();
+        contacts.forEach(one -> order.put(one.id(), order.size()));
+        checks.findings.sort(Comparator.comparing(finding -> order.get(finding.contactId())));
+        return checks.findings;
+    }
+
+    private void add(Checked one, Finding.Kind kind, String sentence) {
+        findings.add(new Finding(one.id(), kind, sentence, null));
+    }
+
+    private void calls() {
+        byCall.forEach((call, made) -> {
+            if (made.size() == 1) {
+                likely(call)
+                        .ifPresent(other -> findings.add(new Finding(
+                                made.get(0).id(),
+                                Finding.Kind.CALL,
+                                call + " was worked only here, and " + other + " "
+                                        + Objects.requireNonNull(byCall.get(other))
+                                                .size()
+                                        + " times.",
+                                other)));
+            }
+        });
+    }
+
+    /** The call that was worked most often of those one slip away. */
+    private Optional<String> likely(String call) {
+        return NearCalls.of(call, other -> times(other) >= WORKED_OFTEN).stream()
+                .max(Comparator.comparing(this::times));
+    }
+
+    private int times(String call) {
+        return byCall.getOrDefault(call, List.of()).size();
+    }
+
+    private void exchanges() {
+        for (ExchangeField field : definition.exchange()) {
+            boolean moves = definition.repeats().each().contains(Fact.exchange(field.name()));
+            if (field.kind() == ExchangeKind.SERIAL) {
+                byCall.values().forEach(made -> serialsOf(field, made));
+            } else if (field.kind().isGiven() && !moves) {
+                byCall.values().forEach(made -> sameEachTime(field, made));
+            }
+        }
+    }
+
+    /** A station counts its contacts upwards. */
+    private void serialsOf(ExchangeField field, List<Checked> made) {
+        Checked before = null;
+        for (Checked one : made) {
+            if (!isNumber(one.received(field))) {
+                continue;
+            }
+            if (before != null && number(one, field) <= number(before, field)) {
+                add(
+                        one,
+                        Finding.Kind.SERIAL,
+                        one.contact().call().text() + " sent " + one.received(field) + " here, and "
+                                + before.received(field) + " before, at " + before.at() + ".");
+            }
+            before = one;
+        }
+    }
+
+    private static boolean isNumber(@Nullable String value) {
+        return value != null && value.matches("\\d{1,6}");
+    }
+
+    private static int number(Checked one, ExchangeField field) {
+        return Integer.parseInt(Objects.requireNonNull(one.received(field)));
+    }
+
+    /** What was received most often is right; of two the first. */
+    private void sameEachTime(ExchangeField field, List<Checked> made) {
+        Map<String, List<Checked>> byValue = made.stream()
+                .filter(one -> one.received(field) != null)
+                .collect(Collectors.groupingBy(
+                        one -> Objects.requireNonNull(one.received(field)), LinkedHashMap::new, Collectors.toList()));
+        byValue.entrySet().stream()
+                .max(Comparator.comparingInt(entry -> entry.getValue().size()))
+                .ifPresent(usual -> byValue.forEach((value, with) -> {
+                    if (!value.equals(usual.getKey())) {
+                        with.forEach(one -> add(one, Finding.Kind.EXCHANGE, differs(field, one, value, usual)));
+                    }
+                }));
+    }
+
+    private static String differs(
+            ExchangeField field, Checked one, String value, Map.Entry<String, List<Checked>> usual) {
+        int times = usual.getValue().size();
+        String where = times == 1 ? "at " + usual.getValue().get(0).at() : "in " + times + " other contacts";
+        return one.contact().call().text() + " sent " + field.name() + " " + value + " here, and " + usual.getKey()
+                + " " + where + ".";
+    }
+
+    private void sentSerials() {
+        Map<String, Checked> first = new HashMap<>();
+        for (Checked one : contacts) {
+            if (!isNumber(one.sentSerial())) {
+                continue;
+            }
+            Checked before = first.putIfAbsent(one.sentSerial(), one);
+            if (before != null) {
+                add(
+                        one,
+                        Finding.Kind.SERIAL,
+                        "You sent " + one.sentSerial() + " here, and to "
+                                + before.contact().call().text() + " at " + before.at() + ".");
+            }
+        }
+    }
+
+    /** What can be seen of a contact without the others. */
+    private void alone(Checked one) {
+        switch (one.outcome()) {
+            case COUNTS, DUPE ->
+                definition.exchange().stream()
+                        .filter(field -> field.kind() != ExchangeKind.REPORT)
+                        .filter(field -> field.isSentBy(one.contact().facts()))
+                        .filter(field -> one.received(field) == null)
+                        .forEach(field -> add(
+                                one,
+                                Finding.Kind.MISSING,
+                                "The " + field.name() + " of "
+                                        + one.contact().call().text() + " was not received."));
+            case OUTSIDE_PERIODS ->
+                add(one, Finding.Kind.OUTSIDE, "It was made at " + one.at() + ", outside the times of the contest.");
+            case OTHER_BAND ->
+                add(one, Finding.Kind.OUTSIDE, one.contact().band().adifName() + " is no band of the contest.");
+            case OTHER_MODE ->
+                add(one, Finding.Kind.OUTSIDE, one.contact().mode().written() + " is no mode of the contest.");
+            case NO_EXCHANGE, NOT_COUNTED -> {
+                // An ordinary contact of that time, or one the rules leave out: nothing to correct.
+            }
+        }
+    }
+}
