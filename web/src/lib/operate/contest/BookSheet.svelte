@@ -6,6 +6,7 @@
   import { OpenBookStore } from './book.svelte';
   import BookContacts from './BookContacts.svelte';
   import BookImport from './BookImport.svelte';
+  import BookFindings from './BookFindings.svelte';
   import BookForm from './BookForm.svelte';
   import { BookStore } from './books.svelte';
   import ContestLine from './ContestLine.svelte';
@@ -19,6 +20,8 @@
   const books = useStore(BookStore);
   const store = useStore(OpenBookStore);
   let asked = $state<'change' | 'import' | 'remove' | undefined>(undefined);
+
+  let checking = $state(false);
 
   const book = $derived(books.all?.find((one) => one.id === id));
 
@@ -44,6 +47,9 @@
       {#if book.power}<span class="muted">{book.power}</span>{/if}
       <span class="muted">{bookState(book, clock.now)}</span>
       <span class="grow"></span>
+      <button class="more" aria-pressed={checking} onclick={() => (checking = !checking)}
+        >{checking ? texts.backToTheContacts : texts.checkTheLog}</button
+      >
       <a href={`/api/contest-books/${id}/cabrillo`} download>{texts.exportCabrillo}</a>
       <button class="more" onclick={() => (asked = 'import')}>{texts.importALog}</button>
       <button class="more" onclick={() => (asked = 'change')}>{texts.change}</button>
@@ -63,7 +69,10 @@
     {/if}
     {#if store.score}
       <ScoreBoard score={store.score} />
-      <div class="contacts"><BookContacts contacts={store.contacts} score={store.score} /></div>
+      <div class="contacts">
+        {#if checking}<BookFindings {id} score={store.score} />
+        {:else}<BookContacts contacts={store.contacts} score={store.score} />{/if}
+      </div>
     {:else if !store.problem}
       <p class="muted">{texts.readingTheBook}</p>
     {/if}

@@ -17,6 +17,16 @@ export const texts = {
   bonus: (points: TextPart) => `bonus ${points}`,
   theLatest: (shown: TextPart, all: TextPart) => `The latest ${shown} of ${all}.`,
 
+  // BookFindings
+  checkTheLog: 'Check the log',
+  backToTheContacts: 'Show contacts',
+  checkingTheLog: 'Checking the log…',
+  likelyMistakes: 'Likely mistakes',
+  nothingOdd: 'Nothing odd was found in this log.',
+  whatIsOdd: 'What is odd',
+  atStake: 'At stake',
+  changeTo: (call: TextPart) => `Change to ${call}`,
+
   // BookForm
   newBook: 'New contest book',
   correctBook: 'What you send',
@@ -31,7 +41,7 @@ export const texts = {
   cancel: 'Cancel',
 
   // BookImport
-  importALog: 'Import a log…',
+  importALog: 'Import…',
   importIntoTheBook: 'Import into the book',
   contactsOfThisContest:
     'An ADI, ADX or Cabrillo file with contacts of this contest, made by another program or on another computer. What is in the log already stays one contact.',
@@ -41,7 +51,7 @@ export const texts = {
     `${read} read: ${added} added, ${known} in the log already, ${refused} refused.`,
   line: 'Line',
   whyRefused: 'Why it was refused',
-  moreInTheJournal: (more: TextPart) => `${more} more are in the journal, under Intake.`,
+  moreInTheJournal: (more: TextPart) => `More refused: ${more}. All are in the journal, under Intake.`,
   close: 'Close',
 
   // BookList
@@ -59,9 +69,9 @@ export const texts = {
   readingTheBook: 'Reading the contest book…',
   allBooks: 'All books',
   thereIsNoSuchBook: 'There is no such contest book.',
-  change: 'Change what I send',
-  exportCabrillo: 'Cabrillo log',
-  deleteThisBook: 'Delete book…',
+  change: 'Correct…',
+  exportCabrillo: 'Export Cabrillo',
+  deleteThisBook: 'Delete…',
   deleteTheBook: 'Delete the book? Its contacts stay in the log.',
   deleteBook: 'Delete book',
   runsUntil: (when: TextPart) => `runs until ${when} UTC`,

@@ -101,6 +101,7 @@ export type ContestScore = Schema['ContestScoreView'];
 export type ContestContact = Schema['BookContactView'];
 export type ContestLineView = Schema['ContestLineView'];
 export type ContestLineRequest = Schema['ContestLineRequest'];
+export type ContestFinding = Schema['BookFindingView'];
 export type ContestWorth = Schema['WorthView'];
 export type ReceivedPicture = Schema['PictureView'];
 export type PictureDetails = Schema['PictureDetails'];

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -65,14 +66,25 @@ final class DemoContest {
                 .formatted(from, until);
     }
 
-    /** A contact every two and a half minutes since the contest began; now and then a station once more. */
+    /**
+     * A contact every two and a half minutes since the contest began; now and then a station once more. Near the end a station
+     * worked before is taken down with a wrong letter, and another with a wrong zone.
+     */
     private String worked(Instant from) {
         StringBuilder text = new StringBuilder("<EOH>\n");
+        Map<String, Integer> times = new HashMap<>();
+        boolean wrongLetter = false;
+        boolean wrongZone = false;
         for (int i = 1; i <= WORKED; i++) {
             Instant at = from.plusSeconds(i * 150L - random.nextInt(60));
             Station station =
                     world.stations().get(random.nextInt(world.stations().size() / 8));
-            field(text, "CALL", station.call());
+            boolean often = times.merge(station.call(), 1, Integer::sum) > 2;
+            boolean slip = often && !wrongLetter;
+            boolean otherZone = often && wrongLetter && !wrongZone;
+            wrongLetter |= slip;
+            wrongZone |= otherZone;
+            field(text, "CALL", slip ? withOtherEnd(station.call()) : station.call());
             field(text, "QSO_DATE", DATE.format(at));
             field(text, "TIME_ON", TIME.format(at));
             field(text, "FREQ", FREQUENCIES.get(i * FREQUENCIES.size() / (WORKED + 1)));
@@ -83,10 +95,16 @@ final class DemoContest {
             field(text, "RST_RCVD", "599");
             field(text, "STX", Integer.toString(i));
             field(text, "STX_STRING", i + " 14");
-            field(text, "SRX_STRING", 1 + random.nextInt(180) + " " + station.cqZone());
+            int serial = 1 + Math.floorMod(station.call().hashCode(), 40) + 2 * i;
+            int zone = station.cqZone() + (otherZone ? 1 : 0);
+            field(text, "SRX_STRING", serial + " " + zone);
             text.append("<EOR>\n");
         }
         return text.toString();
+    }
+
+    private static String withOtherEnd(String call) {
+        return call.substring(0, call.length() - 1) + (call.endsWith("H") ? "S" : "H");
     }
 
     private static void field(StringBuilder text, String name, String value) {

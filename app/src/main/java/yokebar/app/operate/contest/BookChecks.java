@@ -22,7 +22,7 @@ class BookChecks {
         this.scores = scores;
     }
 
-    List<FindingView> findings(BookRow book) {
+    List<BookFindingView> findings(BookRow book) {
         return scores.ask(book, counted -> {
             Map<Long, Contact> contacts = new LinkedHashMap<>();
             counted.inOrder().forEach(entry -> contacts.put(entry.getKey(), entry.getValue()));
@@ -32,7 +32,7 @@ class BookChecks {
             return ContestChecks.of(counted.definition(), checked).stream()
                     .limit(MAX_FINDINGS)
                     .map(finding -> view(finding, Objects.requireNonNull(contacts.get(finding.contactId())), counted))
-                    .sorted(Comparator.comparingLong(FindingView::atStake).reversed())
+                    .sorted(Comparator.comparingLong(BookFindingView::atStake).reversed())
                     .toList();
         });
     }
@@ -44,8 +44,8 @@ class BookChecks {
                 contact.detail("STX"));
     }
 
-    private static FindingView view(Finding finding, Contact contact, CountedBook counted) {
-        return new FindingView(
+    private static BookFindingView view(Finding finding, Contact contact, CountedBook counted) {
+        return new BookFindingView(
                 finding.contactId(),
                 contact.start(),
                 contact.call().text(),

@@ -76,7 +76,7 @@ class BookController {
 
     /** What is likely a mistake in a book, that which costs most first, at most 200. */
     @GetMapping("/{id}/findings")
-    List<FindingView> bookFindings(@PathVariable long id) {
+    List<BookFindingView> bookFindings(@PathVariable long id) {
         return checks.findings(books.find(id));
     }
 

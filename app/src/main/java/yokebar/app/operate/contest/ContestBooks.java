@@ -13,10 +13,12 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.sources.intake.BookImports;
 import yokebar.app.station.position.Positions;
 import yokebar.app.station.profile.Station;
 import yokebar.app.station.reference.ReferenceData;
 import yokebar.core.basics.call.Call;
+import yokebar.core.log.adif.RecordReader;
 import yokebar.core.operate.contest.ContactFacts;
 import yokebar.core.operate.contest.ContestDefinition;
 import yokebar.core.operate.contest.ExchangeField;
@@ -24,7 +26,7 @@ import yokebar.core.operate.contest.Fact;
 
 /** The contest books: begun, corrected, taken away. Their contacts stay in the log whatever becomes of them. */
 @Service
-class ContestBooks {
+class ContestBooks implements BookImports {
     private static final int LOCATOR_CHARACTERS = 6;
     static final DateTimeFormatter MOMENT =
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
@@ -73,6 +75,12 @@ class ContestBooks {
             throw Rejection.notThere("There is no contest book " + id + ".");
         }
         return book;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public RecordReader intoBook(RecordReader file, long bookId) {
+        return new BookRecords(file, find(bookId));
     }
 
     static BookView view(BookRow row) {

@@ -123,8 +123,8 @@ public final class ContestChecks {
                 add(
                         one,
                         Finding.Kind.SERIAL,
-                        one.contact().call().text() + " sent " + one.received(field) + " here, and "
-                                + before.received(field) + " before, at " + before.at() + ".");
+                        one.contact().call().text() + " sent " + field.name() + " " + one.received(field)
+                                + " here, and " + before.received(field) + " before, at " + before.at() + ".");
             }
             before = one;
         }
@@ -172,7 +172,7 @@ public final class ContestChecks {
                 add(
                         one,
                         Finding.Kind.SERIAL,
-                        "You sent " + one.sentSerial() + " here, and to "
+                        "You sent serial " + one.sentSerial() + " here, and to "
                                 + before.contact().call().text() + " at " + before.at() + ".");
             }
         }

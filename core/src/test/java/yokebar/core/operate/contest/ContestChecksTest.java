@@ -121,7 +121,8 @@ class ContestChecksTest {
         worked("DL1QAA", "12", "14", "1").worked("W1QAB", "7", "5", "1").worked("DL1QAA", "9", "14", "3");
         assertThat(found())
                 .containsExactly(
-                        "2 You sent 1 here, and to DL1QAA at 12:01.", "3 DL1QAA sent 9 here, and 12 before, at 12:01.");
+                        "2 You sent serial 1 here, and to DL1QAA at 12:01.",
+                        "3 DL1QAA sent serial 9 here, and 12 before, at 12:01.");
     }
 
     @Test

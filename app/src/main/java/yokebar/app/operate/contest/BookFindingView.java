@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param likelyCall the call it most likely was; null when the finding is of something else
  * @param atStake what the score loses when the contact is not credited
  */
-record FindingView(
+record BookFindingView(
         long contactId,
         Instant start,
         String call,
