@@ -13,8 +13,10 @@ import yokebar.core.operate.contest.Finding;
 /** What is likely a mistake in a contest book, that which costs most first. */
 @Service
 class BookChecks {
-    /** What each costs is counted anew; more than these nobody corrects in one go. */
-    private static final int MAX_FINDINGS = 200;
+    /** More than these nobody corrects in one go. */
+    private static final int MAX_SHOWN = 200;
+    /** What each costs is counted anew, most of a millisecond for each. */
+    private static final int MAX_COUNTED = 1000;
 
     private final BookScores scores;
 
@@ -30,9 +32,10 @@ class BookChecks {
                     .map(entry -> checked(counted, entry.getKey(), entry.getValue()))
                     .toList();
             return ContestChecks.of(counted.definition(), checked).stream()
-                    .limit(MAX_FINDINGS)
+                    .limit(MAX_COUNTED)
                     .map(finding -> view(finding, Objects.requireNonNull(contacts.get(finding.contactId())), counted))
                     .sorted(Comparator.comparingLong(BookFindingView::atStake).reversed())
+                    .limit(MAX_SHOWN)
                     .toList();
         });
     }

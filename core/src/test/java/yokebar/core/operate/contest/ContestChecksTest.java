@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -41,7 +42,7 @@ class ContestChecksTest {
 
     private ContestChecksTest worked(
             Outcome outcome, String call, @Nullable String serial, @Nullable String zone, String sent) {
-        Map<Fact, String> facts = new java.util.HashMap<>();
+        Map<Fact, String> facts = new HashMap<>();
         if (serial != null) {
             facts.put(Fact.exchange("serial"), serial);
         }
