@@ -11,6 +11,7 @@ vi.waitFor = (condition, options = PATIENCE_MS) => waitFor(condition, options);
 if ('window' in globalThis) {
   const { configure } = await import('@testing-library/svelte');
   configure({ asyncUtilTimeout: PATIENCE_MS });
+  Element.prototype.scrollIntoView = () => undefined;
   Object.assign(globalThis, {
     ResizeObserver: class {
       observe() {}
