@@ -116,8 +116,11 @@ public abstract class RunningTest {
         return text("/api/contacts.adi");
     }
 
+    /** Something is set up, which must not be refused. */
     protected JsonNode put(String path, Object body) throws Exception {
-        return JSON.readTree(sendJson("PUT", path, body).body());
+        HttpResponse<String> answer = sendJson("PUT", path, body);
+        assertThat(answer.statusCode()).as("PUT " + path + " " + answer.body()).isLessThan(300);
+        return JSON.readTree(answer.body());
     }
 
     protected HttpResponse<String> sendJson(String method, String path, Object body) throws Exception {

@@ -19,6 +19,8 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.platform.storage.RowCache;
 import yokebar.app.sources.digital.DecodeHeard;
 import yokebar.app.sources.feed.FeedLine;
 import yokebar.app.station.profile.Station;
@@ -63,7 +65,7 @@ class Air implements FeedLine.Ear {
 
     private final Map<Long, ClusterMessage> messages = new LinkedHashMap<>();
     private long messageNumber;
-    private volatile @Nullable OwnStation ownStation;
+    private final RowCache<String, OwnStation> ownStation = new RowCache<>();
 
     Air(Station station, Solar solar, Clock clock, ApplicationEventPublisher events) {
         this.station = station;
@@ -189,23 +191,20 @@ class Air implements FeedLine.Ear {
     }
 
     private OwnStation ownStation() {
-        OwnStation known = ownStation;
-        if (known == null) {
+        return ownStation.get("own", () -> {
             Set<String> calls = Stream.concat(
                             station.ownCall().stream().map(Call::text),
                             station.view().calls().stream().map(StationView.CallView::callSign))
                     .map(call -> CallParts.of(new Call(call)).base())
                     .collect(Collectors.toSet());
             Region region = station.preferences().region();
-            known = new OwnStation(calls, BandPlan.of(region == null ? Region.EUROPE_AFRICA : region));
-            ownStation = known;
-        }
-        return known;
+            return new OwnStation(calls, BandPlan.of(region == null ? Region.EUROPE_AFRICA : region));
+        });
     }
 
-    @EventListener
+    @TransactionalEventListener(fallbackExecution = true)
     void stationChanged(StationChanged event) {
-        ownStation = null;
+        ownStation.forget();
     }
 
     @Scheduled(fixedDelay = EXPIRE_EVERY_MS)

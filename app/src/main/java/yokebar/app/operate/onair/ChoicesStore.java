@@ -4,7 +4,6 @@ import jakarta.persistence.EntityManager;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
@@ -16,6 +15,7 @@ import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.app.log.Seals;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.RowCache;
 import yokebar.app.station.settings.SettingsPart;
 import yokebar.core.basics.call.Call;
 import yokebar.core.log.tally.Proofs;
@@ -37,7 +37,7 @@ class ChoicesStore implements SettingsPart {
     private final JsonMapper json;
     private final Seals seals;
     private final ApplicationEventPublisher events;
-    private volatile @Nullable AirChoices known;
+    private final RowCache<Integer, AirChoices> known = new RowCache<>();
 
     ChoicesStore(
             EntityManager db,
@@ -53,16 +53,12 @@ class ChoicesStore implements SettingsPart {
     }
 
     AirChoices get() {
-        AirChoices now = known;
-        if (now == null) {
-            now = read();
-            known = now;
-        }
-        return now;
+        return known.get(AirChoicesRow.ONLY, this::read);
     }
 
     private AirChoices read() {
-        AirChoicesRow row = transaction.execute(status -> db.find(AirChoicesRow.class, AirChoicesRow.ONLY));
+        AirChoicesRow row = transaction.execute(
+                status -> RowCache.stored(db, session -> session.get(AirChoicesRow.class, AirChoicesRow.ONLY)));
         if (row == null) {
             return AirChoices.FIRST;
         }
@@ -84,8 +80,8 @@ class ChoicesStore implements SettingsPart {
                 db.persist(row);
             }
             row.content = json.writeValueAsString(checked);
+            known.forget();
         });
-        known = checked;
         events.publishEvent(new AirUpdated());
         return checked;
     }

@@ -15,7 +15,6 @@ import java.util.function.LongPredicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.log.search.LogSearch;
@@ -66,6 +65,9 @@ class Perspectives {
     private final ChoicesStore choices;
     private final Clock clock;
     private final Map<Long, Perspective> byPosition = new ConcurrentHashMap<>();
+    /** Counts what any of them was made of changing, so that one made meanwhile is not kept. */
+    private final AtomicInteger changes = new AtomicInteger();
+
     private final AtomicInteger homesLearnt = new AtomicInteger();
 
     Perspectives(
@@ -103,9 +105,13 @@ class Perspectives {
         AirChoices now = choices.get();
         Perspective known = byPosition.get(key);
         if (known == null || known.choices() != now || !known.day().equals(today)) {
+            int before = changes.get();
             count(now.followed());
             known = with(positionId, now, today);
             byPosition.put(key, known);
+            if (changes.get() != before) {
+                byPosition.remove(key, known);
+            }
         }
         return known;
     }
@@ -207,9 +213,16 @@ class Perspectives {
                 .flatMap(licences::named);
     }
 
-    @EventListener({StationChanged.class, PositionsChanged.class, ReferenceDataChanged.class, CallbookFileChanged.class
-    })
+    @TransactionalEventListener(
+            fallbackExecution = true,
+            classes = {
+                StationChanged.class,
+                PositionsChanged.class,
+                ReferenceDataChanged.class,
+                CallbookFileChanged.class
+            })
     void forget() {
+        changes.incrementAndGet();
         byPosition.clear();
     }
 

@@ -9,9 +9,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.event.TransactionPhase;
-import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.RowCache;
 import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.core.log.index.LogFields;
 import yokebar.core.services.delivery.DeliveryState;
@@ -24,7 +23,7 @@ public class ServiceAccounts {
     private final EntityManager db;
     private final List<ServiceAdapter> kinds;
     private final ApplicationEventPublisher events;
-    private volatile @Nullable Known known;
+    private final RowCache<String, Known> known = new RowCache<>();
 
     ServiceAccounts(EntityManager db, List<ServiceAdapter> kinds, ApplicationEventPublisher events) {
         this.db = db;
@@ -33,8 +32,6 @@ public class ServiceAccounts {
     }
 
     private record Known(List<ServiceAccount> accounts, Map<Integer, String> names) {}
-
-    private record AccountsChanged() {}
 
     /** In the order in which they were added. */
     public List<ServiceAccount> all() {
@@ -169,17 +166,15 @@ public class ServiceAccounts {
     }
 
     private Known known() {
-        Known now = known;
-        if (now == null) {
+        return known.get("all", () -> {
+            // Name and kind of an account never change, so that it is no matter whether they were read before.
             List<ServiceAccount> accounts =
                     db.createQuery("from ServiceRow order by id", ServiceRow.class).getResultList().stream()
                             .map(row -> new ServiceAccount(row.id, row.name, row.hookupId, kind(row.kind)))
                             .toList();
-            now = new Known(
+            return new Known(
                     accounts, accounts.stream().collect(Collectors.toMap(ServiceAccount::id, ServiceAccount::name)));
-            known = now;
-        }
-        return now;
+        });
     }
 
     private ServiceAdapter kind(String name) {
@@ -190,14 +185,7 @@ public class ServiceAccounts {
     }
 
     private void changed(int id) {
-        known = null;
-        events.publishEvent(new AccountsChanged());
+        known.forget();
         events.publishEvent(new LaneChanged(id));
-    }
-
-    /** Who asked while the change was not committed yet may have kept what was before. */
-    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMPLETION)
-    void accountsChanged(AccountsChanged event) {
-        known = null;
     }
 }

@@ -8,19 +8,16 @@ import java.time.format.DateTimeParseException;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.concurrent.ConcurrentSkipListMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.event.TransactionPhase;
-import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.platform.secret.SecretBox;
 import yokebar.app.platform.secret.StoredSecret;
+import yokebar.app.platform.storage.RowCache;
 import yokebar.app.platform.web.WebAddress;
 import yokebar.app.services.delivery.adapter.ServiceAdapter;
 import yokebar.core.basics.call.Call;
@@ -37,8 +34,8 @@ public class Services {
     private final SecretBox secrets;
     private final ServiceAccounts accounts;
     private final ApplicationEventPublisher events;
-    private final Map<Integer, ServiceAdapter.Line> lines = new ConcurrentSkipListMap<>();
-    private final Map<Integer, Setup> setups = new ConcurrentSkipListMap<>();
+    private final RowCache<Integer, ServiceAdapter.Line> lines = new RowCache<>();
+    private final RowCache<Integer, Setup> setups = new RowCache<>();
 
     Services(EntityManager db, SecretBox secrets, ServiceAccounts accounts, ApplicationEventPublisher events) {
         this.db = db;
@@ -237,9 +234,9 @@ public class Services {
 
     @Transactional(readOnly = true)
     public Setup setup(int serviceId) {
-        return setups.computeIfAbsent(serviceId, id -> {
-            ServiceRow row = row(id);
-            ServiceAdapter.Access access = account(id).kind().access();
+        return setups.get(serviceId, () -> {
+            ServiceRow row = asStored(serviceId);
+            ServiceAdapter.Access access = account(serviceId).kind().access();
             boolean complete = row.inUse
                     && row.address != null
                     && (access.account() == null || row.account != null && !row.account.isEmpty())
@@ -320,7 +317,15 @@ public class Services {
 
     @Transactional(readOnly = true)
     public ServiceRow row(int serviceId) {
-        ServiceRow row = db.find(ServiceRow.class, serviceId);
+        return found(serviceId, db.find(ServiceRow.class, serviceId));
+    }
+
+    /** What this transaction read of it before may be older. */
+    private ServiceRow asStored(int serviceId) {
+        return found(serviceId, RowCache.stored(db, session -> session.get(ServiceRow.class, serviceId)));
+    }
+
+    private static ServiceRow found(int serviceId, @Nullable ServiceRow row) {
         if (row == null) {
             throw new Rejection("service", "There is no service " + serviceId + ".");
         }
@@ -329,12 +334,12 @@ public class Services {
 
     @Transactional(readOnly = true)
     ServiceAdapter.Line line(int serviceId) {
-        return lines.computeIfAbsent(serviceId, id -> account(id).kind().line(login(id)));
+        return lines.get(serviceId, () -> account(serviceId).kind().line(login(serviceId)));
     }
 
     @Transactional(readOnly = true)
     public ServiceAdapter.Account login(int serviceId) {
-        ServiceRow row = row(serviceId);
+        ServiceRow row = asStored(serviceId);
         if (row.address == null) {
             throw new IllegalStateException(row.name + " is not set up");
         }
@@ -355,21 +360,8 @@ public class Services {
     }
 
     private void changed(int serviceId) {
-        forget(serviceId);
-        events.publishEvent(new SetupChanged(serviceId));
+        lines.forget();
+        setups.forget();
         events.publishEvent(new LaneChanged(serviceId));
     }
-
-    private void forget(int serviceId) {
-        lines.remove(serviceId);
-        setups.remove(serviceId);
-    }
-
-    /** Who asked while the change was not committed yet may have kept what was before. */
-    @TransactionalEventListener(phase = TransactionPhase.AFTER_COMPLETION)
-    void setupChanged(SetupChanged event) {
-        forget(event.serviceId());
-    }
-
-    private record SetupChanged(int serviceId) {}
 }

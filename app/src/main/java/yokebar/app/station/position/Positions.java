@@ -17,6 +17,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.event.TransactionalEventListener;
 import yokebar.app.platform.actor.Actor;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.RowCache;
 import yokebar.app.sources.radio.RadioUpdated;
 import yokebar.app.sources.radio.Radios;
 import yokebar.app.sources.radio.RadiosChanged;
@@ -52,7 +53,11 @@ public class Positions {
     private final Map<Long, Watch> watched = new ConcurrentHashMap<>();
 
     private volatile @Nullable List<Watcher> watchers;
-    private volatile Settled settled = new Settled(LocalDate.MIN, Map.of());
+    /** What each position gives, asked for at every keystroke. */
+    private final RowCache<Optional<Long>, ContactSetting> settled = new RowCache<>();
+
+    /** A call may end with the day. */
+    private volatile LocalDate settledOn = LocalDate.MIN;
 
     Positions(
             EntityManager db,
@@ -155,23 +160,15 @@ public class Positions {
     @Transactional(readOnly = true)
     public ContactSetting settingAt(@Nullable Long positionId) {
         LocalDate today = LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC);
-        Settled known = settled;
-        if (!known.day().equals(today)) {
-            known = new Settled(today, new ConcurrentHashMap<>());
-            settled = known;
+        if (!today.equals(settledOn)) {
+            settledOn = today;
+            settled.forget();
         }
-        Optional<Long> at = Optional.ofNullable(positionId);
-        ContactSetting setting = known.byPosition().get(at);
-        if (setting == null) {
+        return settled.get(Optional.ofNullable(positionId), () -> {
             PositionRow row = positionId == null ? null : db.find(PositionRow.class, positionId);
-            setting = row == null ? setting((Long) null) : setting(row);
-            known.byPosition().put(at, setting);
-        }
-        return setting;
+            return row == null ? setting((Long) null) : setting(row);
+        });
     }
-
-    /** What each position gives, asked for at every keystroke; a call may end with the day. */
-    private record Settled(LocalDate day, Map<Optional<Long>, ContactSetting> byPosition) {}
 
     private ContactSetting setting(PositionRow row) {
         StationView whole = station.view();
@@ -323,7 +320,7 @@ public class Positions {
     void forget(PositionsChanged event) {
         if (event.setUp()) {
             watchers = null;
-            settled = new Settled(LocalDate.MIN, Map.of());
+            settled.forget();
         }
     }
 

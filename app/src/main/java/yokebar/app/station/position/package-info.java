@@ -6,6 +6,7 @@
             "platform.actor",
             "platform.live",
             "platform.rejection",
+            "platform.storage",
             "sources.radio",
             "station.profile",
             "station.settings"

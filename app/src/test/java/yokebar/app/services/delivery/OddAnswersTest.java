@@ -2,6 +2,7 @@ package yokebar.app.services.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
@@ -56,7 +57,8 @@ class OddAnswersTest extends ServiceTest {
     }
 
     private void handOver() throws Exception {
-        sendJson("POST", "/api/services/1/handovers", Map.of());
+        HttpResponse<String> answer = sendJson("POST", "/api/services/1/handovers", Map.of());
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
     }
 
     private String trouble() {

@@ -76,7 +76,9 @@ public abstract class ServiceTest extends AppTest {
         byte[] file = countersign
                 .authority()
                 .issue(call, Instant.parse(from + "T00:00:00Z"), Instant.parse(until + "T23:59:59Z"), "lamp-oil");
-        upload("/api/services/1/identities", "id.p12", file, Map.of("passphrase", "lamp-oil"));
+        HttpResponse<String> answer =
+                upload("/api/services/1/identities", "id.p12", file, Map.of("passphrase", "lamp-oil"));
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
     }
 
     /** A call the station may use for some days. */

@@ -8,8 +8,11 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
 import yokebar.standins.device.HfRadio;
@@ -61,6 +64,31 @@ class PositionsTest extends AppTest {
         } catch (Exception e) {
             throw new IllegalStateException(e);
         }
+    }
+
+    @Autowired
+    private Positions positions;
+
+    @Autowired
+    private TransactionTemplate transaction;
+
+    /** A long import asks again and again within one transaction. */
+    @Test
+    void whoAskedBeforeAPositionWasChangedDoesNotKeepWhatItWas() throws Exception {
+        long place = place(Map.of("locator", "HM49kq"));
+        transaction.executeWithoutResult(status -> {
+            assertThat(positions.settingAt(1L).placeId()).isNull();
+            CompletableFuture.runAsync(() -> {
+                        try {
+                            put("/api/positions/1", Map.of("placeId", place));
+                        } catch (Exception e) {
+                            throw new IllegalStateException(e);
+                        }
+                    })
+                    .join();
+            positions.settingAt(1L);
+        });
+        assertThat(positions.settingAt(1L).placeId()).isEqualTo(place);
     }
 
     @AfterEach

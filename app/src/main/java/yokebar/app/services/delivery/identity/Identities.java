@@ -14,6 +14,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.platform.secret.SecretBox;
+import yokebar.app.platform.storage.RowCache;
 import yokebar.app.station.profile.Station;
 import yokebar.app.station.profile.StationView;
 import yokebar.core.basics.call.Call;
@@ -28,7 +29,7 @@ public class Identities {
     private final SecretBox secrets;
     private final Station station;
     private final Clock clock;
-    private final Map<Integer, List<SigningIdentity>> known = new ConcurrentHashMap<>();
+    private final RowCache<Integer, List<SigningIdentity>> known = new RowCache<>();
     /** By the identity's number. Deriving the key from the passphrase is slow on purpose, and a long handover is many batches. */
     private final Map<Long, SigningKey> opened = new ConcurrentHashMap<>();
 
@@ -42,8 +43,10 @@ public class Identities {
     /** What can be signed for a service at present. */
     @Transactional(readOnly = true)
     public List<SigningIdentity> of(int serviceId) {
-        return known.computeIfAbsent(
-                serviceId, id -> rows(id).stream().map(Identities::identity).toList());
+        return known.get(
+                serviceId,
+                // Which there are is always read anew, and what one is for never changes.
+                () -> rows(serviceId).stream().map(Identities::identity).toList());
     }
 
     /**
@@ -77,7 +80,7 @@ public class Identities {
         row.sealedPassphrase = secrets.seal(passphrase.getBytes(StandardCharsets.UTF_8));
         db.persist(row);
         db.flush();
-        known.remove(serviceId);
+        known.forget();
         return identity;
     }
 
@@ -187,7 +190,7 @@ public class Identities {
         SigningIdentityRow row = row(identityId);
         db.remove(row);
         db.flush();
-        known.remove(row.serviceId);
+        known.forget();
         opened.remove(identityId);
     }
 
