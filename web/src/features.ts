@@ -17,6 +17,7 @@ import { intake } from './lib/sources/intake/feature';
 import { radio } from './lib/sources/radio/feature';
 import { rotor } from './lib/sources/rotor/feature';
 import { search } from './lib/sources/search/feature';
+import { text } from './lib/sources/text/feature';
 import { position } from './lib/station/position/feature';
 import { station } from './lib/station/feature';
 
@@ -31,6 +32,7 @@ export const FEATURES: FeatureFactory[] = [
   rotor,
   digital,
   feed,
+  text,
   intake,
   hookup,
   log,

@@ -4,7 +4,7 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { grouped, utcDate, utcMinute } from '../../platform/shared/format';
   import { texts } from './texts';
-  import { worthWords } from './worth';
+  import { worthWords } from './worth/worth';
 
   let { contacts, score }: { contacts: ContestContact[]; score: ContestScore } = $props();
 

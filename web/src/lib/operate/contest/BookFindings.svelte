@@ -1,10 +1,16 @@
 <script lang="ts">
-  import { api, got, Problem, type ContestFinding, type ContestScore } from '../../platform/api/client';
+  import {
+    api,
+    got,
+    type ContestFinding,
+    type ContestScore,
+    type SerialGap,
+  } from '../../platform/api/client';
   import { ChangeStore } from '../../log/change/changes.svelte';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
   import { grouped, utcDate, utcMinute } from '../../platform/shared/format';
-  import { LatestQuestion } from '../../platform/shared/latest-question';
+  import { LatestAnswer } from '../../platform/shared/latest-answer.svelte';
   import { texts } from './texts';
 
   /** @property score whenever it is another one, the book is checked again */
@@ -12,22 +18,20 @@
 
   const navigation = useStore(Navigation);
   const changes = useStore(ChangeStore);
-  const question = new LatestQuestion();
-  let findings = $state.raw<ContestFinding[] | undefined>(undefined);
-  let problem = $state('');
+  const answer = new LatestAnswer<ContestFinding[]>();
+  const findings = $derived(answer.value);
+  const problem = $derived(answer.problem);
+  const gaps = new LatestAnswer<SerialGap[]>();
 
   $effect(() => {
-    if (score) question.ask(read, (answer) => ({ findings, problem } = answer));
+    if (!score) return;
+    const params = { path: { id } };
+    answer.read(() => got(api.GET('/api/contest-books/{id}/findings', { params })));
+    gaps.read(() => got(api.GET('/api/contest-books/{id}/serial-gaps', { params })));
   });
 
-  async function read(): Promise<{ findings: ContestFinding[] | undefined; problem: string }> {
-    try {
-      const params = { path: { id } };
-      return { findings: await got(api.GET('/api/contest-books/{id}/findings', { params })), problem: '' };
-    } catch (e) {
-      return { findings, problem: e instanceof Problem ? e.message : String(e) };
-    }
-  }
+  const gapWords = ({ serial, call, sentAt }: SerialGap) =>
+    call && sentAt ? texts.sentAndNotLogged(serial, call, utcMinute(sentAt)) : String(serial);
 
   function correct({ contactId, likelyCall }: ContestFinding): Promise<void> {
     const body = { selection: { ids: [contactId] }, changes: { CALL: likelyCall ?? '' } };
@@ -73,8 +77,15 @@
     </tbody>
   </table>
 {/if}
+{#if gaps.value && gaps.value.length > 0}
+  <p class="muted gaps">{texts.serialsMissing} {gaps.value.map(gapWords).join('; ')}.</p>
+{/if}
 
 <style>
+  .gaps {
+    margin-top: 12px;
+  }
+
   td {
     height: 28px;
   }

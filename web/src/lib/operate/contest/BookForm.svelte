@@ -4,7 +4,7 @@
   import type { ContestBook } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
   import { BookStore } from './books.svelte';
-  import { moment } from './state';
+  import { utcMoment } from '../../platform/shared/format';
   import { texts } from './texts';
 
   interface Props {
@@ -60,7 +60,7 @@
       invalidText={fault('contest')}
     >
       {#each books.definitions ?? [] as one (one.name)}
-        <SelectItem value={one.name} text={`${one.name} · ${moment(one.from)}`} />
+        <SelectItem value={one.name} text={`${one.name} · ${utcMoment(one.from)}`} />
       {/each}
     </Select>
     <TextInput

@@ -4,9 +4,10 @@
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
   import { clock } from '../../platform/shared/clock.svelte';
+  import { utcMoment } from '../../platform/shared/format';
   import BookForm from './BookForm.svelte';
   import { BookStore } from './books.svelte';
-  import { bookState, moment } from './state';
+  import { bookState } from './state';
   import { texts } from './texts';
 
   const navigation = useStore(Navigation);
@@ -25,6 +26,8 @@
   <div class="view-head">
     <h1>{texts.contestBooks}</h1>
     <span class="muted">{texts.aBookCounts}</span>
+    <span class="grow"></span>
+    <a href="#/contest/definitions">{texts.contestDefinitions}</a>
   </div>
   {#if books.problem}
     <p class="trouble" role="alert">{books.problem}</p>
@@ -48,7 +51,7 @@
             <tr>
               <td><a href={`#/contest/${book.id}`}>{book.contest}</a></td>
               <td class="mono">{book.ownCall}</td>
-              <td class="mono">{moment(book.from)} – {moment(book.until)}</td>
+              <td class="mono">{utcMoment(book.from)} – {utcMoment(book.until)}</td>
               <td>{bookState(book, clock.now)}</td>
             </tr>
           {/each}
@@ -66,6 +69,10 @@
 </section>
 
 <style>
+  .grow {
+    flex: 1;
+  }
+
   td {
     height: 32px;
   }

@@ -1,16 +1,22 @@
 <script lang="ts">
-  import { Button } from 'carbon-components-svelte';
+  import { Button, ContentSwitcher, Switch } from 'carbon-components-svelte';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
   import { clock } from '../../platform/shared/clock.svelte';
+  import { tabMemory } from '../../platform/shared/memory';
   import { OpenBookStore } from './book.svelte';
   import BookContacts from './BookContacts.svelte';
   import BookImport from './BookImport.svelte';
   import BookFindings from './BookFindings.svelte';
   import BookForm from './BookForm.svelte';
+  import BookHeader from './BookHeader.svelte';
+  import BookMultipliers from './BookMultipliers.svelte';
+  import BookProgress from './BookProgress.svelte';
   import { BookStore } from './books.svelte';
   import ContestLine from './ContestLine.svelte';
   import ScoreBoard from './ScoreBoard.svelte';
+  import BoardPanel from './board/BoardPanel.svelte';
+  import TextsPanel from './sending/TextsPanel.svelte';
   import { bookState } from './state';
   import { texts } from './texts';
 
@@ -19,9 +25,30 @@
   const navigation = useStore(Navigation);
   const books = useStore(BookStore);
   const store = useStore(OpenBookStore);
-  let asked = $state<'change' | 'import' | 'remove' | undefined>(undefined);
+  let asked = $state<'change' | 'import' | 'files' | 'remove' | undefined>(undefined);
 
-  let checking = $state(false);
+  const FILES = [
+    { path: 'adi', text: texts.contactsAsAdi },
+    { path: 'csv', text: texts.contactsAsCsv },
+    { path: 'report', text: texts.reportAsText },
+    { path: 'report-pdf', text: texts.reportAsPdf },
+  ];
+  const PANEL_KEY = 'yokebar-contest-panel';
+  const PANELS = [
+    texts.contacts,
+    texts.progress,
+    texts.multipliers,
+    texts.likelyMistakes,
+    texts.logHeader,
+    texts.textsToSend,
+    texts.scoreboard,
+  ];
+  let panel = $state(Number(tabMemory.getItem(PANEL_KEY) ?? 0));
+
+  function choose(index: number) {
+    panel = index;
+    tabMemory.setItem(PANEL_KEY, String(index));
+  }
 
   const book = $derived(books.all?.find((one) => one.id === id));
 
@@ -47,10 +74,10 @@
       {#if book.power}<span class="muted">{book.power}</span>{/if}
       <span class="muted">{bookState(book, clock.now)}</span>
       <span class="grow"></span>
-      <button class="more" aria-pressed={checking} onclick={() => (checking = !checking)}
-        >{checking ? texts.backToTheContacts : texts.checkTheLog}</button
-      >
       <a href={`/api/contest-books/${id}/cabrillo`} download>{texts.exportCabrillo}</a>
+      <button class="more" onclick={() => (asked = asked === 'files' ? undefined : 'files')}
+        >{texts.otherFiles}</button
+      >
       <button class="more" onclick={() => (asked = 'import')}>{texts.importALog}</button>
       <button class="more" onclick={() => (asked = 'change')}>{texts.change}</button>
       <button class="more" onclick={() => (asked = 'remove')}>{texts.deleteThisBook}</button>
@@ -60,6 +87,12 @@
       <BookForm {book} onsaved={() => (asked = undefined)} onclose={() => (asked = undefined)} />
     {:else if asked === 'import'}
       <BookImport {id} onclose={() => (asked = undefined)} />
+    {:else if asked === 'files'}
+      <div class="act" role="group" aria-label={texts.otherFiles}>
+        {#each FILES as { path, text } (path)}
+          <a href={`/api/contest-books/${id}/${path}`} download>{text}</a>
+        {/each}
+      </div>
     {:else if asked === 'remove'}
       <div class="act" role="group" aria-label={texts.deleteBook}>
         <span>{texts.deleteTheBook}</span>
@@ -69,8 +102,23 @@
     {/if}
     {#if store.score}
       <ScoreBoard score={store.score} />
-      <div class="contacts">
-        {#if checking}<BookFindings {id} score={store.score} />
+      <div class="panels">
+        <ContentSwitcher size="sm" selectedIndex={panel} on:change={(event) => choose(event.detail)}>
+          {#each PANELS as text (text)}<Switch {text} />{/each}
+        </ContentSwitcher>
+      </div>
+      <div class="panel">
+        {#if panel === 1}<BookProgress {book} score={store.score} />
+        {:else if panel === 2}<BookMultipliers {book} score={store.score} />
+        {:else if panel === 3}<BookFindings {id} score={store.score} />
+        {:else if panel === 4}<BookHeader {book} />
+        {:else if panel === 5}<TextsPanel />
+        {:else if panel === 6}<BoardPanel
+            bookId={id}
+            contest={book.cabrilloName}
+            ownCall={book.ownCall}
+            score={store.score.score}
+          />
         {:else}<BookContacts contacts={store.contacts} score={store.score} />{/if}
       </div>
     {:else if !store.problem}
@@ -106,10 +154,14 @@
     background: var(--yb-panel);
   }
 
+  .panels {
+    max-width: 1000px;
+  }
+
   /* The score and the line stay in sight; in a low window everything scrolls. */
-  .contacts {
+  .panel {
     flex: 1;
-    min-height: 140px;
+    min-height: 84px;
     overflow: auto;
   }
 

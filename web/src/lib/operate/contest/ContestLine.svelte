@@ -1,17 +1,27 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
-  import type { ContestBook } from '../../platform/api/client';
+  import type { ContestBook, ContestLineView } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
+  import { ReceivedTextStore } from '../../sources/text/received.svelte';
   import RefusedLines from '../../platform/shared/RefusedLines.svelte';
   import { counted, kiloHertz } from '../../platform/shared/format';
+  import LikelyCalls from '../line/LikelyCalls.svelte';
   import { OpenBookStore } from './book.svelte';
+  import { WAYS, type Slot } from './sending/line-steps.svelte';
+  import { HeardCalls } from './receiving/heard-calls.svelte';
+  import ReceivedStrip from './receiving/ReceivedStrip.svelte';
+  import { lastLines } from './receiving/words';
+  import SendingBar from './sending/SendingBar.svelte';
+  import { TextStore } from './sending/texts-to-send.svelte';
   import { texts } from './texts';
-  import { worthWords } from './worth';
+  import { shortWorth, worthWords } from './worth/worth';
 
   let { book }: { book: ContestBook } = $props();
 
   const store = useStore(OpenBookStore);
+  const toSend = useStore(TextStore);
+  const received = useStore(ReceivedTextStore);
   const MODES = ['', 'CW', 'SSB', 'FM', 'RTTY', 'FT8'];
   const modes = $derived(MODES.includes(store.mode) ? MODES : [...MODES, store.mode]);
   let input = $state<HTMLInputElement | null>(null);
@@ -21,11 +31,74 @@
   const view = $derived(store.view);
   const problems = $derived(store.problem ? [store.problem] : (view?.problems ?? []));
 
+  const likely = $derived(
+    (view?.likely ?? []).map(({ call, oneSlip, worth }) => ({
+      call,
+      because: [oneSlip ? texts.oneSlip : '', worth ? shortWorth(worth) : '']
+        .filter((one) => one)
+        .join(' · '),
+    })),
+  );
+  let choice = $state(-1);
+
+  const RECEIVED_LINES = 3;
+  const heard = new HeardCalls();
+  const lines = $derived(book.radioteletype ? lastLines(received.now.agreed, RECEIVED_LINES) : []);
+  $effect(() => {
+    if (lines.length > 0) heard.ask(book.id, lines, store.place, store.score?.contacts);
+  });
+
+  function takeReceived(word: string | undefined) {
+    if (word !== undefined) store.takeWord(word, heard.of(word) !== undefined);
+    input?.focus();
+  }
+
+  const guesses = (view: ContestLineView) =>
+    view.missing.map((name) => `${name} ${view.guessed[name] ?? ''}`).join(', ');
+
+  /** What Enter does; or what has to be typed before it does anything. */
+  function says(view: ContestLineView): string {
+    const next = store.next;
+    if (store.takesGuess) return texts.enterTakes(guesses(view));
+    if (next?.slot) return next.logs ? texts.enterSendsAndLogs(next.text) : texts.enterSends(next.text);
+    return view.missing.length > 0 ? texts.stillMissing(view.missing.join(', ')) : texts.enterLogs;
+  }
+
+  function take(index: number) {
+    const guess = likely[index];
+    if (guess) store.takeCall(guess.call);
+    choice = -1;
+    input?.focus();
+  }
+
+  /** A key without a text is the browser's. */
+  const isOnAKey = (key: string): key is Slot =>
+    /^F\d+$/.test(key) && store.steps.way !== 'LOG' && toSend.text(store.steps.way, key as Slot) !== '';
+
   function onkeydown(event: KeyboardEvent) {
     if (event.key === 'Enter') {
-      void store.enter();
+      // A key that is held down must not send text after text.
+      if (event.repeat) event.preventDefault();
+      else if (likely[choice]) take(choice);
+      else if (event.ctrlKey) void store.log();
+      else void store.enter();
+    } else if (event.altKey && event.key.toLowerCase() === 'w') {
+      store.work(WAYS[(WAYS.indexOf(store.steps.way) + 1) % WAYS.length] ?? 'LOG');
+    } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      void store.keyer.setSpeed(store.keyer.speed + (event.key === 'ArrowUp' ? 1 : -1));
+    } else if (event.altKey && event.key.toLowerCase() === 'c') {
+      takeReceived(heard.newest(lines));
+    } else if (event.altKey && event.key.toLowerCase() === 'n') {
+      takeReceived(heard.newestPart(lines));
+    } else if (isOnAKey(event.key)) {
+      if (!event.repeat) void store.sendKey(event.key);
+    } else if (event.key === 'Escape' && store.keyer.text !== '' && store.keyer.transmits) {
+      void store.keyer.stop();
+    } else if (event.key === 'Tab' && !event.shiftKey && likely.length > 0) {
+      choice = (choice + 1) % likely.length;
     } else if (event.key === 'Escape' && store.text !== '') {
       store.type('');
+      choice = -1;
     } else {
       return;
     }
@@ -35,6 +108,7 @@
 </script>
 
 <div class="line">
+  {#if book.radioteletype}<ReceivedStrip {lines} calls={heard} ontake={takeReceived} />{/if}
   <RefusedLines lines={store.lines} />
   <div class="where">
     {#if view?.fromRadio}
@@ -58,12 +132,31 @@
       {#if view && !view.band}<span class="muted">{texts.noRadio}</span>{/if}
     {/if}
     {#if view}<span>{texts.youSend} <strong class="mono">{view.send}</strong></span>{/if}
+    <SendingBar
+      way={store.steps.way}
+      speed={view?.next ? store.keyer.speed : undefined}
+      sending={store.keyer.text}
+      onway={(way) => {
+        store.work(way);
+        input?.focus();
+      }}
+      onspeed={(speed) => void store.keyer.setSpeed(speed)}
+      onstop={() => {
+        void store.keyer.stop();
+        input?.focus();
+      }}
+    />
   </div>
+  {#if view?.noTexts}<p class="muted">{view.noTexts}</p>{/if}
+  <LikelyCalls calls={likely} label={texts.likelyCalls} {choice} ontake={take} />
   <input
     bind:this={input}
     class="mono entry-input"
     value={store.text}
-    oninput={(event) => store.type(event.currentTarget.value)}
+    oninput={(event) => {
+      choice = -1;
+      store.type(event.currentTarget.value);
+    }}
     {onkeydown}
     aria-label={texts.contestLine}
     aria-describedby="contest-line-says"
@@ -81,28 +174,38 @@
       <span class="trouble">{problems.join(' ')}</span>
     {:else if store.text === ''}
       <span class="muted">{store.notice}</span>
+      {#if store.next}
+        <span class="muted">{store.next.slot ? texts.enterSends(store.next.text) : texts.typeTheCall}</span>
+      {/if}
     {:else if store.tunes}
       <span class="muted">{texts.enterTunes}</span>
     {:else if view?.call}
       <span class="mono">{view.call}</span>
       <span>{view.country}</span>
-      {#if view.worth?.dupe}<strong class="trouble">{texts.dupe}</strong>
+      {#if view.worth?.dupe}<strong class="trouble">{shortWorth(view.worth)}</strong>
       {:else if view.worth && !view.worth.counts}<span class="trouble"
           >{texts.doesNotCount(view.worth.reason)}</span
         >
       {:else if view.worth}<strong>{worthWords(view.worth).join(' · ')}</strong>{/if}
-      <span class="muted"
-        >{view.missing.length > 0 ? texts.stillMissing(view.missing.join(', ')) : texts.enterLogs}</span
-      >
+      {#each view.questions as question (question)}<span class="question">{question}</span>{/each}
+      <span class="muted">
+        {says(view)}
+      </span>
     {/if}
   </p>
 </div>
 
 <style>
+  .line {
+    display: flex;
+    flex-direction: column;
+    gap: 4px;
+  }
+
   .where {
     display: flex;
     flex-wrap: wrap;
-    align-items: flex-end;
+    align-items: center;
     gap: 8px 24px;
     min-height: 28px;
   }
@@ -110,6 +213,12 @@
   .where :global(.bx--form-item) {
     flex: none;
     width: 140px;
+  }
+
+  .question {
+    color: var(--yb-ink);
+    text-decoration: underline dotted;
+    text-underline-offset: 4px;
   }
 
   p {

@@ -3,6 +3,7 @@
   import { useStore } from '../../platform/page/stores';
   import BookList from './BookList.svelte';
   import BookSheet from './BookSheet.svelte';
+  import DefinitionEditor from './definition/DefinitionEditor.svelte';
 
   const navigation = useStore(Navigation);
 
@@ -10,7 +11,9 @@
   const bookId = $derived(/^\d+$/.test(navigation.page) ? Number(navigation.page) : undefined);
 </script>
 
-{#if bookId === undefined}
+{#if navigation.page === 'definitions'}
+  <DefinitionEditor />
+{:else if bookId === undefined}
   <BookList />
 {:else}
   {#key bookId}<BookSheet id={bookId} />{/key}

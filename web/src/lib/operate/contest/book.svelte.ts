@@ -6,10 +6,16 @@ import {
   type ContestLineRequest,
   type ContestLineView,
   type ContestScore,
+  type NextText,
+  type Radio,
+  type SentText,
 } from '../../platform/api/client';
 import { LatestQuestion } from '../../platform/shared/latest-question';
 import { tabMemory, type Memory } from '../../platform/shared/memory';
 import { UnsentLines } from '../../platform/shared/unsent-lines.svelte';
+import type { Place } from './receiving/heard-calls.svelte';
+import { Keyer } from './sending/keyer.svelte';
+import { LineSteps, type Slot, type Way } from './sending/line-steps.svelte';
 
 const TEXT_KEY = 'yokebar-contest-line';
 const UNSENT_KEY = 'yokebar-contest-unsent';
@@ -39,6 +45,9 @@ export class OpenBookStore {
 
   /** Lines that were typed and are on their way. */
   readonly lines: UnsentLines<Unsent>;
+  /** How far the contact on the line has come, when texts are sent. */
+  readonly steps: LineSteps;
+  readonly keyer: Keyer;
 
   #id: number | undefined;
   /** The text that the view is about. */
@@ -46,11 +55,22 @@ export class OpenBookStore {
   #memory: Memory;
   #position: () => number | undefined;
   #question = new LatestQuestion();
+  /** Texts are sent in the order of their keys. */
+  #sending: Promise<void> = Promise.resolve();
 
-  /** @param position where this browser is */
-  constructor(position: () => number | undefined, memory: Memory = tabMemory) {
+  /**
+   * @param position where this browser is
+   * @param radio the one of that position
+   */
+  constructor(
+    position: () => number | undefined,
+    radio: () => Radio | undefined = () => undefined,
+    memory: Memory = tabMemory,
+  ) {
     this.#position = position;
     this.#memory = memory;
+    this.steps = new LineSteps(memory);
+    this.keyer = new Keyer(radio, memory, (problem) => (this.problem = problem));
     this.text = memory.getItem(TEXT_KEY) ?? '';
     [this.frequency = '', this.mode = ''] = (memory.getItem(CHANNEL_KEY) ?? '').split(' ');
     this.lines = new UnsentLines(memory, UNSENT_KEY, {
@@ -101,6 +121,7 @@ export class OpenBookStore {
   type(text: string): void {
     this.text = text;
     this.problem = '';
+    if (text.trim() === '') this.steps.forget();
     this.#memory.setItem(TEXT_KEY, text);
     this.read();
   }
@@ -122,15 +143,117 @@ export class OpenBookStore {
     return this.#viewed === this.text && !!this.view?.tunes && this.view.fromRadio;
   }
 
-  /** Sends the line off; it is free for the next at once. */
+  /** What Enter puts into the line rather than log it: all that is missing, when it can be guessed; empty otherwise. */
+  get guess(): string {
+    const view = this.#viewed === this.text ? this.view : undefined;
+    const words = view?.missing.map((name) => view.guessed[name]) ?? [];
+    return words.every((word) => word !== undefined) ? words.join(' ') : '';
+  }
+
+  /** Whether Enter puts the guess into the line: when texts are sent, in place of asking again. */
+  get takesGuess(): boolean {
+    return this.guess !== '' && (!this.view?.next || this.view.next.slot === 'AGAIN');
+  }
+
+  /** Puts a call into the line in place of what was typed of it. */
+  takeCall(call: string): void {
+    const typed = this.view?.call?.toLowerCase();
+    const words = this.text.trim().split(/\s+/);
+    const at = typed ? words.findIndex((word) => word.toLowerCase() === typed) : 0;
+    words[Math.max(at, 0)] = call.toLowerCase();
+    this.type(`${words.join(' ')} `);
+  }
+
+  /** Takes a word that was received: a call in place of the call, anything else behind what was typed. */
+  takeWord(word: string, isCall: boolean): void {
+    const aNumberFirst = !this.view?.call && /^\d+(\s|$)/.test(this.text.trim());
+    if (isCall && aNumberFirst) this.type(`${word.toLowerCase()} ${this.text.trim()} `);
+    else if (isCall) this.takeCall(word);
+    else this.type(`${this.text.trim()} ${word.toLowerCase()} `.trimStart());
+  }
+
+  /** Where contacts are made. */
+  get place(): Place {
+    return { positionId: this.#position(), frequency: this.frequency, mode: this.mode };
+  }
+
+  /** Does what comes next: tunes, takes a guess, sends a text, or logs the contact. */
   enter(): Promise<void> {
     const text = this.text.trim();
-    if (text === '' || this.#id === undefined) return Promise.resolve();
     if (this.tunes) return this.#tuneRadio(text);
-    const body = { ...this.#request(text), key: crypto.randomUUID() };
-    const sent = this.lines.add({ bookId: this.#id, at: Date.now(), body });
-    this.type('');
+    if (this.takesGuess) {
+      this.type(`${text} ${this.guess.toLowerCase()}`);
+      return Promise.resolve();
+    }
+    if (this.steps.way === 'LOG' || !this.view?.next) return this.log();
+    return this.#sendText((id) => {
+      const body = this.#request(text);
+      return got(api.POST('/api/contest-books/{id}/line/next', { params: { path: { id } }, body }));
+    }, text);
+  }
+
+  /** Sends the line off to the log; it is free for the next at once. */
+  log(): Promise<void> {
+    const text = this.text.trim();
+    if (text === '' || this.#id === undefined) return Promise.resolve();
+    return this.#logLine(this.#id, text);
+  }
+
+  #logLine(bookId: number, text: string): Promise<void> {
+    const sent = this.lines.add({ bookId, at: Date.now(), body: this.#request(text) });
+    this.steps.done();
+    // What was typed behind it meanwhile is the next line; what was changed stays in sight.
+    const now = this.text.trimStart();
+    this.type(now.startsWith(text) ? now.slice(text.length).trimStart() : this.text);
     return sent;
+  }
+
+  /** How somebody works from now on. */
+  work(way: Way): void {
+    this.steps.choose(way);
+    this.read();
+  }
+
+  /** Sends the text of a key. */
+  sendKey(slot: Slot): Promise<void> {
+    const text = this.text.trim();
+    return this.#sendText((id) => {
+      const params = { path: { id, slot } };
+      const body = this.#request(text);
+      return got(api.POST('/api/contest-books/{id}/line/texts/{slot}', { params, body }));
+    }, text);
+  }
+
+  #sendText(send: (bookId: number) => Promise<SentText>, text: string): Promise<void> {
+    const id = this.#id;
+    if (id === undefined) return Promise.resolve();
+    const { key } = this.steps;
+    this.#sending = this.#sending.then(async () => {
+      // A key that was pressed twice, and the contact is on its way into the log: nothing more is sent to that station.
+      if (key !== this.steps.key) return;
+      let done: SentText;
+      await this.keyer.prepare();
+      try {
+        done = await send(id);
+      } catch (e) {
+        this.problem = e instanceof Problem ? e.message : String(e);
+        return;
+      }
+      this.problem = '';
+      if (text !== '' && this.text.trim() !== '') this.steps.add(done.slot);
+      if (done.logs) {
+        void this.#logLine(id, text);
+        this.problem = done.problem;
+      } else {
+        this.read();
+      }
+    });
+    return this.#sending;
+  }
+
+  /** What Enter does in the contact, while that is known of just this text; undefined when no texts are sent. */
+  get next(): NextText | undefined {
+    return this.#viewed === this.text ? this.view?.next : undefined;
   }
 
   async #tuneRadio(text: string): Promise<void> {
@@ -158,7 +281,14 @@ export class OpenBookStore {
   }
 
   #request(text: string): ContestLineRequest {
-    return { text, positionId: this.#position(), frequency: this.frequency, mode: this.mode, agoMs: 0 };
+    return {
+      text,
+      positionId: this.#position(),
+      frequency: this.frequency,
+      mode: this.mode,
+      agoMs: 0,
+      ...this.steps.asked,
+    };
   }
 
   /** Asks what the line means; on an empty line, what is to be sent next and where. */

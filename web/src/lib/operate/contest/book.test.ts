@@ -4,8 +4,9 @@ import { FakeServer } from '../../platform/shared/fake-server';
 import type { Memory } from '../../platform/shared/memory';
 import { OpenBookStore } from './book.svelte';
 import { bookState } from './state';
-import { worthWords } from './worth';
+import { worthWords } from './worth/worth';
 
+const READ = 'POST /api/contest-books/3/line/read';
 const LOG = 'POST /api/contest-books/3/line/log';
 
 function memory(): Memory {
@@ -18,6 +19,9 @@ function view(more: Partial<ContestLineView> = {}): ContestLineView {
     country: '',
     received: {},
     missing: [],
+    guessed: {},
+    questions: [],
+    likely: [],
     send: '599 1 14',
     fromRadio: false,
     tunes: false,
@@ -35,7 +39,12 @@ describe('OpenBookStore', () => {
   let kept: Memory;
   let store: OpenBookStore;
 
-  const book = () => new OpenBookStore(() => 1, kept);
+  const book = () =>
+    new OpenBookStore(
+      () => 1,
+      () => undefined,
+      kept,
+    );
 
   beforeEach(async () => {
     server = new FakeServer()
@@ -47,6 +56,147 @@ describe('OpenBookStore', () => {
     await store.open(3);
   });
   afterEach(() => vi.unstubAllGlobals());
+
+  it('takes what is guessed into the line before it logs', async () => {
+    server.on(READ, view({ call: 'W1QAB', missing: ['zone'], guessed: { zone: '5' } }));
+    store.type('w1qab 12');
+    expect(store.guess, 'until the server has read this text').toBe('');
+    await vi.waitFor(() => expect(store.guess).toBe('5'));
+    server.on(READ, view({ call: 'W1QAB' }));
+    await store.enter();
+    expect(store.text).toBe('w1qab 12 5');
+    expect(server.sent[LOG]).toBeUndefined();
+    server.on(LOG, { contactId: 7, call: 'W1QAB', fresh: true, sentence: 'Logged.' });
+    await vi.waitFor(() => expect(store.view?.missing).toEqual([]));
+    await store.enter();
+    expect(server.sent[LOG]).toMatchObject({ text: 'w1qab 12 5' });
+  });
+
+  it('guesses nothing while one of the missing fields is unknown', async () => {
+    server.on(READ, view({ call: 'W1QAB', missing: ['serial', 'zone'], guessed: { zone: '5' } }));
+    store.type('w1qab');
+    await vi.waitFor(() => expect(store.view?.call).toBe('W1QAB'));
+    expect(store.guess).toBe('');
+  });
+
+  describe('with texts that are sent', () => {
+    const NEXT = 'POST /api/contest-books/3/line/next';
+    const run = (slot: 'CALL' | 'EXCHANGE' | 'AGAIN' | 'THANKS', logs = false) => ({
+      slot,
+      text: slot,
+      logs,
+    });
+
+    beforeEach(async () => {
+      server.on(READ, view({ next: run('CALL') }));
+      store.work('RUN');
+      await vi.waitFor(() => expect(store.next?.slot).toBe('CALL'));
+    });
+
+    it('sends what comes next, with what was sent before', async () => {
+      server.on(NEXT, { ...run('EXCHANGE'), problem: '' });
+      server.on(READ, view({ call: 'W1QAB', missing: ['zone'], next: run('AGAIN') }));
+      store.type('w1qab');
+      await store.enter();
+      expect(server.sent[NEXT]).toMatchObject({ text: 'w1qab', way: 'RUN', sent: [] });
+      expect(store.text, 'its exchange is still to come').toBe('w1qab');
+      await store.enter();
+      expect(server.sent[NEXT]).toMatchObject({ text: 'w1qab', sent: ['EXCHANGE'] });
+    });
+
+    it('takes a guess rather than ask again', async () => {
+      server.on(
+        READ,
+        view({ call: 'W1QAB', missing: ['zone'], guessed: { zone: '5' }, next: run('EXCHANGE') }),
+      );
+      store.type('w1qab');
+      await vi.waitFor(() => expect(store.guess).toBe('5'));
+      expect(store.takesGuess, 'nothing was sent yet').toBe(false);
+      server.on(READ, view({ call: 'W1QAB', missing: ['zone'], guessed: { zone: '5' }, next: run('AGAIN') }));
+      store.read();
+      await vi.waitFor(() => expect(store.takesGuess).toBe(true));
+      await store.enter();
+      expect(store.text).toBe('w1qab 5');
+      expect(server.sent[NEXT]).toBeUndefined();
+    });
+
+    it('logs with the last text, and leaves what was typed behind it', async () => {
+      server.on(NEXT, { ...run('THANKS', true), problem: '' });
+      server.on(LOG, { contactId: 7, call: 'W1QAB', fresh: true, sentence: 'Logged.' });
+      store.type('w1qab 12 5');
+      const entered = store.enter();
+      store.type('w1qab 12 5 k1');
+      const key = store.steps.key;
+      await entered;
+      expect(store.text).toBe('k1');
+      await vi.waitFor(() => expect(server.sent[LOG]).toMatchObject({ text: 'w1qab 12 5', key }));
+      expect(store.steps.key).not.toBe(key);
+    });
+
+    it('sends nothing more to a station whose contact is on its way into the log', async () => {
+      server.on(NEXT, { ...run('THANKS', true), problem: '' });
+      server.on(LOG, { contactId: 7, call: 'W1QAB', fresh: true, sentence: 'Logged.' });
+      store.type('w1qab 12 5');
+      const first = store.enter();
+      const second = store.enter();
+      await first;
+      server.sent[NEXT] = undefined;
+      await second;
+      expect(server.sent[NEXT]).toBeUndefined();
+      expect(store.text).toBe('');
+      expect(store.steps.sent).toEqual([]);
+    });
+
+    it('keeps what was changed while the last text was being sent', async () => {
+      server.on(NEXT, { ...run('THANKS', true), problem: '' });
+      server.on(LOG, { contactId: 7, call: 'W1QAB', fresh: true, sentence: 'Logged.' });
+      store.type('w1qab 12 5');
+      const entered = store.enter();
+      store.type('w1qab 12 4');
+      await entered;
+      expect(store.text).toBe('w1qab 12 4');
+    });
+
+    it('says why a text was not sent, and leaves the line', async () => {
+      server.on(NEXT, { detail: 'Not sent: a program is transmitting.' }, 422);
+      store.type('w1qab');
+      await store.enter();
+      expect(store.problem).toBe('Not sent: a program is transmitting.');
+      expect(store.text).toBe('w1qab');
+      expect(store.steps.sent).toEqual([]);
+    });
+
+    it('logs without sending anything when asked to', async () => {
+      server.on(LOG, { contactId: 7, call: 'W1QAB', fresh: true, sentence: 'Logged.' });
+      store.type('w1qab 12 5');
+      await store.log();
+      expect(server.sent[LOG]).toMatchObject({ text: 'w1qab 12 5' });
+      expect(server.sent[NEXT]).toBeUndefined();
+    });
+  });
+
+  it('takes received words: a call in front, anything else behind', () => {
+    store.takeWord('014', false);
+    expect(store.text).toBe('014 ');
+    store.takeWord('W1QAB', true);
+    expect(store.text).toBe('w1qab 014 ');
+    store.takeWord('5', false);
+    expect(store.text).toBe('w1qab 014 5 ');
+    store.type('1qa');
+    store.takeWord('W1QAB', true);
+    expect(store.text).toBe('w1qab ');
+  });
+
+  it('puts a likely call where the typed one stood', async () => {
+    store.type('1qa');
+    store.takeCall('W1QAB');
+    expect(store.text).toBe('w1qab ');
+    server.on(READ, view({ call: 'W1QAC' }));
+    store.type('12 w1qac');
+    await vi.waitFor(() => expect(store.view?.call).toBe('W1QAC'));
+    store.takeCall('W1QAB');
+    expect(store.text).toBe('12 w1qab ');
+  });
 
   it('sends a line off with where it was typed and is free for the next at once', async () => {
     server.on(LOG, { contactId: 7, call: 'W1QAB', fresh: true, sentence: 'Logged.' });

@@ -4,8 +4,11 @@ import { Navigation } from '../../platform/page/navigation.svelte';
 import { RadioStore } from '../../sources/radio/radios.svelte';
 import { PositionStore } from '../../station/position/positions.svelte';
 import { OpenBookStore } from './book.svelte';
+import { BoardStore } from './board/board.svelte';
 import { BookStore } from './books.svelte';
 import ContestView from './ContestView.svelte';
+import { DefinitionStore } from './definition/definitions.svelte';
+import { TextStore } from './sending/texts-to-send.svelte';
 import { texts } from './texts';
 
 export const contest: FeatureFactory = (stores) => {
@@ -13,12 +16,20 @@ export const contest: FeatureFactory = (stores) => {
   const positions = stores.get(PositionStore);
   const radios = stores.get(RadioStore);
   const books = stores.add(new BookStore());
-  const open = stores.add(new OpenBookStore(() => positions.here?.id));
+  stores.add(new DefinitionStore());
+  stores.add(new BoardStore());
+  const toSend = stores.add(new TextStore());
+  const open = stores.add(
+    new OpenBookStore(
+      () => positions.here?.id,
+      () => radios.chosen,
+    ),
+  );
   let dial = '';
   return {
-    load: () => Promise.all([books.load(), open.load()]),
+    load: () => Promise.all([books.load(), open.load(), toSend.load()]),
     listen(live) {
-      live.on('contest', () => void Promise.all([books.load(), open.load()]));
+      live.on('contest', () => void Promise.all([books.load(), open.load(), toSend.load()]));
       live.on('radio', () => {
         const now = `${radios.chosen?.now?.frequencyHz} ${radios.chosen?.now?.mode}`;
         if (now !== dial) {
@@ -41,10 +52,21 @@ export const contest: FeatureFactory = (stores) => {
         words: texts.scoreMultiplierSerial,
         run: () => navigation.go('contest'),
       },
+      {
+        label: texts.writeTheRules,
+        words: texts.definitionYamlEditor,
+        run: () => navigation.go('contest', 'definitions'),
+      },
     ],
     localKeys: [
       { where: texts.contestLine, keys: 'Enter', label: texts.logTheContact },
+      { where: texts.contestLine, keys: 'Tab', label: texts.throughTheLikelyCallsEnter },
       { where: texts.contestLine, keys: 'Esc', label: texts.emptyTheLine },
+      { where: texts.contestLine, keys: 'Ctrl+Enter', label: texts.logWithoutSending },
+      { where: texts.contestLine, keys: 'Alt+W', label: texts.changeTheWay },
+      { where: texts.contestLine, keys: 'F1 … F12', label: texts.sendTheText },
+      { where: texts.contestLine, keys: 'Alt+↑ / Alt+↓', label: texts.fasterOrSlower },
+      { where: texts.contestLine, keys: 'Alt+C / Alt+N', label: texts.takeWhatWasReceived },
     ],
   };
 };

@@ -1,9 +1,6 @@
 import type { ContestBook } from '../../platform/api/client';
-import { utcDate, utcMinute } from '../../platform/shared/format';
+import { utcMoment } from '../../platform/shared/format';
 import { texts } from './texts';
-
-/** A moment as date and time, UTC. */
-export const moment = (at: string): string => `${utcDate(at)} ${utcMinute(at)}`;
 
 /**
  * Whether the contest of a book runs, in words.
@@ -11,6 +8,6 @@ export const moment = (at: string): string => `${utcDate(at)} ${utcMinute(at)}`;
  * @param now ms since 1970
  */
 export function bookState(book: ContestBook, now: number): string {
-  if (now < Date.parse(book.from)) return texts.beginsAt(moment(book.from));
-  return now < Date.parse(book.until) ? texts.runsUntil(moment(book.until)) : texts.isOver;
+  if (now < Date.parse(book.from)) return texts.beginsAt(utcMoment(book.from));
+  return now < Date.parse(book.until) ? texts.runsUntil(utcMoment(book.until)) : texts.isOver;
 }

@@ -13,16 +13,16 @@ export const texts = {
   received: 'Received',
   points: 'Points',
   brings: 'Brings',
-  newOne: (name: TextPart) => `${name} +1`,
   bonus: (points: TextPart) => `bonus ${points}`,
   theLatest: (shown: TextPart, all: TextPart) => `The latest ${shown} of ${all}.`,
 
   // BookFindings
-  checkTheLog: 'Check the log',
-  backToTheContacts: 'Show contacts',
   checkingTheLog: 'Checking the log…',
   likelyMistakes: 'Likely mistakes',
   nothingOdd: 'Nothing odd was found in this log.',
+  serialsMissing: 'Serials in no contact, though higher ones are:',
+  sentAndNotLogged: (serial: TextPart, call: TextPart, at: TextPart) =>
+    `${serial} (sent to ${call} at ${at})`,
   whatIsOdd: 'What is odd',
   atStake: 'At stake',
   changeTo: (call: TextPart) => `Change to ${call}`,
@@ -39,6 +39,11 @@ export const texts = {
   begin: 'Begin',
   save: 'Save',
   cancel: 'Cancel',
+
+  // BookHeader
+  noOverlay: 'none',
+  powerAndExchange:
+    'Power and what you send are under Correct… The claimed score is counted when the log is exported.',
 
   // BookImport
   importALog: 'Import…',
@@ -61,16 +66,50 @@ export const texts = {
   readingTheBooks: 'Reading the contest books…',
   noBookYet: 'No contest book yet. Begin one for the contest you take part in.',
   beginABook: 'Begin a book',
+  contestDefinitions: 'Definitions',
   fromUntil: 'From – until (UTC)',
   state: 'State',
 
+  // BookMultipliers
+  multipliers: 'Multipliers',
+  readingTheMultipliers: 'Reading the multipliers…',
+  noMultiplierYet: 'No multiplier yet. Each one shows here with the bands on which it was worked.',
+  workedOn: (value: TextPart, band: TextPart) => `${value} worked on ${band}`,
+
+  // BookProgress
+  readingTheProgress: 'Reading rates and hours…',
+  rates: 'Rates and time',
+  last10Minutes: 'Last 10 minutes',
+  last60Minutes: 'Last 60 minutes',
+  last10Contacts: 'Last 10 contacts',
+  last100Contacts: 'Last 100 contacts',
+  anHour: (rate: TextPart) => `${rate} /h`,
+  operatingTime: 'Operating time',
+  timeLeft: 'Time left',
+  breaksFrom: (minutes: TextPart) => `Breaks from ${minutes} min are not counted.`,
+  goal: 'Goal',
+  noGoal: 'none',
+  reached: 'Reached',
+  byHour: 'By hour',
+  hour: 'Hour from (UTC)',
+  newMultipliers: 'New multipliers',
+
   // BookSheet
+  progress: 'Progress',
+  logHeader: 'Log header',
+  textsToSend: 'Texts',
+  scoreboard: 'Scoreboard',
   contestBook: 'Contest book',
   readingTheBook: 'Reading the contest book…',
   allBooks: 'All books',
   thereIsNoSuchBook: 'There is no such contest book.',
   change: 'Correct…',
   exportCabrillo: 'Export Cabrillo',
+  otherFiles: 'Other files…',
+  contactsAsAdi: 'Contacts as ADI',
+  contactsAsCsv: 'Contacts as CSV',
+  reportAsText: 'Score, multipliers and dupe sheet as text',
+  reportAsPdf: 'The same as PDF',
   deleteThisBook: 'Delete…',
   deleteTheBook: 'Delete the book? Its contacts stay in the log.',
   deleteBook: 'Delete book',
@@ -84,10 +123,15 @@ export const texts = {
   frequency: 'Frequency (kHz)',
   noRadio: 'No radio at this position: say where you are.',
   youSend: 'You send',
-  dupe: 'Worked before',
   doesNotCount: (reason: TextPart) => `Does not count: ${reason}`,
   stillMissing: (fields: TextPart) => `still missing: ${fields}`,
   enterLogs: 'Enter logs it',
+  enterTakes: (fields: TextPart) => `Enter takes ${fields}`,
+  likelyCalls: 'Likely calls',
+  oneSlip: 'one character differs',
+  enterSends: (text: TextPart) => `Enter sends ${text}`,
+  enterSendsAndLogs: (text: TextPart) => `Enter sends ${text} and logs it`,
+  typeTheCall: 'Type the call of the station that you want to call.',
   enterTunes: 'Enter tunes the radio',
   willBeSent: (problem: TextPart, lines: TextPart) => `${problem} ${lines} will be sent when it does.`,
 
@@ -98,10 +142,25 @@ export const texts = {
   notCounted: (contacts: TextPart) => `${contacts} of this time do not count`,
   byBand: 'By band',
 
+  // ScoreGraph
+  scoreOverTime: (from: TextPart, until: TextPart) => `Score from ${from} to ${until}`,
+  thisContest: 'this contest',
+  earlierYear: 'an earlier year',
+  wayToTheGoal: 'on the way to the goal',
+
   // feature
   contests: 'Contest',
   openAContestBook: 'Open or begin a contest book',
+  writeTheRules: 'Write the rules of a contest',
+  definitionYamlEditor: 'definition editor yaml points multipliers',
   scoreMultiplierSerial: 'score multiplier serial cabrillo book',
-  logTheContact: 'Log the contact; on a frequency or a mode, tune the radio',
-  emptyTheLine: 'Empty the line',
+  logTheContact:
+    'What the line says: send the next text, take what is guessed, log the contact, or tune the radio',
+  emptyTheLine: 'Stop what is being sent; then empty the line',
+  logWithoutSending: 'Log the contact without sending anything',
+  changeTheWay: 'The next way of working: log only, run, search',
+  sendTheText: 'Send the text of that key',
+  fasterOrSlower: 'Send faster or slower',
+  takeWhatWasReceived: 'Take the last call not worked, the last number that was received',
+  throughTheLikelyCallsEnter: 'Through the likely calls; Enter takes one',
 };

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { TextInput } from 'carbon-components-svelte';
+  import { TextArea, TextInput } from 'carbon-components-svelte';
   import { Checkmark } from 'carbon-icons-svelte';
   import { texts } from './texts';
 
@@ -11,6 +11,7 @@
     mono = false,
     hideLabel = false,
     placeholder = '',
+    rows = 1,
     onsave,
   }: {
     label: string;
@@ -20,6 +21,8 @@
     mono?: boolean;
     hideLabel?: boolean;
     placeholder?: string;
+    /** With more than one, Enter begins a new line. */
+    rows?: number;
     onsave: (text: string) => unknown;
   } = $props();
 
@@ -42,17 +45,30 @@
 </script>
 
 <div class="saving" class:call={mono} class:bare={hideLabel}>
-  <TextInput
-    size="sm"
-    labelText={label}
-    {hideLabel}
-    {placeholder}
-    bind:value={text}
-    invalid={!!fault}
-    invalidText={fault}
-    on:blur={save}
-    on:keydown={(event) => event.key === 'Enter' && save()}
-  />
+  {#if rows > 1}
+    <TextArea
+      labelText={label}
+      {hideLabel}
+      {placeholder}
+      {rows}
+      bind:value={text}
+      invalid={!!fault}
+      invalidText={fault}
+      on:blur={save}
+    />
+  {:else}
+    <TextInput
+      size="sm"
+      labelText={label}
+      {hideLabel}
+      {placeholder}
+      bind:value={text}
+      invalid={!!fault}
+      invalidText={fault}
+      on:blur={save}
+      on:keydown={(event) => event.key === 'Enter' && save()}
+    />
+  {/if}
   <span class="tick" role="status">
     {#if saved && changed && !fault}<Checkmark size={16} /><span class="visually-hidden">{texts.saved}</span
       >{/if}

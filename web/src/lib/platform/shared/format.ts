@@ -69,6 +69,11 @@ export function utcMinute(instant: string): string {
   return instant.slice(11, 16);
 }
 
+/** A moment as date and minute, UTC. */
+export function utcMoment(instant: string): string {
+  return `${utcDate(instant)} ${utcMinute(instant)}`;
+}
+
 /** `14:07:31` of an ISO instant, UTC. */
 export function utcSecond(instant: string): string {
   return instant.slice(11, 19);

@@ -30,6 +30,7 @@
     SERVICE: texts.contacts,
     CALLBOOK: texts.answers,
     FEED: texts.lines,
+    TEXT: texts.characters,
   };
   const unit = $derived(UNITS[hookup.kind] ?? texts.records);
 </script>

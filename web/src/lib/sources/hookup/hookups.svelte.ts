@@ -33,7 +33,7 @@ export class HookupStore {
   }
 
   /**
-   * Those that are shown all the time. A callbook feeds nothing, and of the programs' many paths only those that brought
+   * Those that are shown all the time. A callbook and a decoder of text bring no contacts, and of the programs' many paths only those that brought
    * something last take room; the others are seen when they are in trouble.
    */
   get plates(): Hookup[] {
@@ -52,17 +52,18 @@ export class HookupStore {
             ? feeds.includes(h)
             : h.kind === 'PROGRAM'
               ? programs.includes(h) || (programs.length === 0 && h.id === 'adif-datagrams')
-              : h.kind !== 'CALLBOOK'),
+              : h.kind !== 'CALLBOOK' && h.kind !== 'TEXT'),
       )
       .sort((a, b) => placed(a) - placed(b));
   }
 
   get sources(): Hookup[] {
-    return this.all.filter((h) => h.kind !== 'SERVICE' && h.kind !== 'CLOCK' && h.kind !== 'COPY');
+    return this.all.filter((h) => !['SERVICE', 'SCOREBOARD', 'CLOCK', 'COPY'].includes(h.kind));
   }
 
+  /** Where something goes; a scoreboard only while it is used. */
   get services(): Hookup[] {
-    return this.all.filter((h) => h.kind === 'SERVICE');
+    return this.all.filter((h) => h.kind === 'SERVICE' || (h.kind === 'SCOREBOARD' && h.state !== 'OFF'));
   }
 
   /** Feeds nothing, but everything depends on it. */

@@ -6,6 +6,7 @@ export const texts = {
   records: 'records',
   lines: 'lines',
   answers: 'answers',
+  characters: 'characters',
   contacts: 'contacts',
   notSetUp: 'not set up',
   connect: 'Connect',

@@ -5,9 +5,11 @@
   import PortForm from '../intake/PortForm.svelte';
   import RadioForm from '../radio/RadioForm.svelte';
   import RotorForm from '../rotor/RotorForm.svelte';
+  import TextProgramForm from '../text/TextProgramForm.svelte';
   import { FeedStore } from '../feed/feeds.svelte';
   import { SearchStore } from '../search/search.svelte';
   import { RotorStore } from '../rotor/rotors.svelte';
+  import { TextProgramStore } from '../text/programs.svelte';
   import { StationStore } from '../../station/profile/station.svelte';
   import { RadioStore } from '../radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
@@ -17,16 +19,20 @@
   const feeds = useStore(FeedStore);
   const search = useStore(SearchStore);
   const rotors = useStore(RotorStore);
+  const decoders = useStore(TextProgramStore);
   const station = useStore(StationStore);
   const radios = useStore(RadioStore);
 
-  let adding = $state<'radio' | 'rotator' | 'feed' | 'file' | 'port' | 'program' | undefined>(undefined);
+  let adding = $state<'radio' | 'rotator' | 'feed' | 'file' | 'port' | 'program' | 'decoder' | undefined>(
+    undefined,
+  );
 
   const FORMS = [
     ['radio', 'Radio'],
     ['rotator', 'Rotator'],
     ['feed', texts.clusterOrSkimmer],
     ['program', texts.digitalProgram],
+    ['decoder', texts.textDecoder],
     ['file', 'File'],
     ['port', 'Port'],
   ] as const;
@@ -60,6 +66,8 @@
       <RotorForm {rotors} {search} onclose={close} />
     {:else if adding === 'feed'}
       <FeedForm {feeds} ownCall={station.view?.ownCall} onclose={close} />
+    {:else if adding === 'decoder'}
+      <TextProgramForm programs={decoders} onclose={close} />
     {:else if adding === 'file'}
       <FollowForm onclose={close} />
     {:else if adding === 'port'}

@@ -7,6 +7,7 @@
   import FeedPanel from '../feed/FeedPanel.svelte';
   import Finder from '../search/Finder.svelte';
   import ProgramPanel from '../digital/ProgramPanel.svelte';
+  import TextProgramForm from '../text/TextProgramForm.svelte';
   import Drawer from '../../platform/shared/Drawer.svelte';
   import HookupCard from '../hookup/HookupCard.svelte';
   import { FeedStore } from '../feed/feeds.svelte';
@@ -16,6 +17,7 @@
   import { LaneStore } from '../../services/delivery/lanes.svelte';
   import { HookupStore } from '../hookup/hookups.svelte';
   import { RotorStore } from '../rotor/rotors.svelte';
+  import { TextProgramStore } from '../text/programs.svelte';
   import { RadioStore } from '../radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
   import { texts } from './texts';
@@ -28,12 +30,14 @@
   const lanes = useStore(LaneStore);
   const hookups = useStore(HookupStore);
   const rotors = useStore(RotorStore);
+  const decoders = useStore(TextProgramStore);
   const radios = useStore(RadioStore);
 
   const hookup = $derived(hookups.all.find((h) => h.id === id));
   const radio = $derived(radios.all.find((r) => r.hookup === id));
   const rotor = $derived(rotors.all.find((r) => r.hookup === id));
   const feed = $derived(feeds.all.find((f) => f.hookup === id));
+  const decoder = $derived(decoders.all.find((d) => d.hookup === id));
   const program = $derived(digital.programs.find((p) => p.id === id));
   const address = $derived(radio?.address ?? rotor?.address);
   const lane = $derived(lanes.all.find((l) => l.hookup?.id === id));
@@ -98,6 +102,8 @@
         <RotorForm {rotors} {search} {rotor} onclose={() => setUp(false)} />
       {:else if feed}
         <FeedForm {feeds} {feed} onclose={() => setUp(false)} />
+      {:else if decoder}
+        <TextProgramForm programs={decoders} program={decoder} onclose={() => setUp(false)} />
       {/if}
     </div>
   {:else}
@@ -105,7 +111,7 @@
       plain
       {hookup}
       store={hookups}
-      onsetup={radio || rotor || feed ? () => setUp(true) : undefined}
+      onsetup={radio || rotor || feed || decoder ? () => setUp(true) : undefined}
     >
       {#snippet details()}{#if radio}<RadioSharing {radio} {radios} />{/if}{/snippet}
     </HookupCard>
@@ -125,6 +131,7 @@
     {#if lane}<p><a href={`#/services?lane=${lane.id}`}>{texts.seeItsLane}</a></p>{/if}
     {#if hookup.kind === 'COPY'}<p><a href="#/station/safety">{texts.chooseTheFolder}</a></p>{/if}
     {#if hookup.kind === 'CALLBOOK'}<p><a href="#/station/callbook">{texts.setTheCallbookUp}</a></p>{/if}
+    {#if hookup.kind === 'SCOREBOARD'}<p><a href="#/contest">{texts.setTheScoreboardUp}</a></p>{/if}
     {#if hookup.kind === 'CLOCK'}<p><a href="#/station/clocks">{texts.chooseTheTimeServer}</a></p>{/if}
     {#if feed}<FeedPanel {feed} />{/if}
     {#if program}<ProgramPanel {program} />{/if}

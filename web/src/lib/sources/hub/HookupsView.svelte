@@ -5,6 +5,7 @@
   import RadioForm from '../radio/RadioForm.svelte';
   import FeedForm from '../feed/FeedForm.svelte';
   import RotorForm from '../rotor/RotorForm.svelte';
+  import TextProgramForm from '../text/TextProgramForm.svelte';
   import AddHookup from './AddHookup.svelte';
   import HookupCard from '../hookup/HookupCard.svelte';
   import { FeedStore } from '../feed/feeds.svelte';
@@ -13,6 +14,7 @@
   import { LaneStore } from '../../services/delivery/lanes.svelte';
   import { HookupStore } from '../hookup/hookups.svelte';
   import { RotorStore } from '../rotor/rotors.svelte';
+  import { TextProgramStore } from '../text/programs.svelte';
   import { RadioStore } from '../radio/radios.svelte';
   import { useStore } from '../../platform/page/stores';
   import { texts } from './texts';
@@ -22,6 +24,7 @@
   const latest = useStore(LatestStore);
   const lanes = useStore(LaneStore);
   const hookupStore = useStore(HookupStore);
+  const decoders = useStore(TextProgramStore);
   const rotors = useStore(RotorStore);
   const radios = useStore(RadioStore);
 
@@ -30,7 +33,7 @@
 
   const arriving = $derived(
     hookupStore.sources.reduce(
-      (sum, h) => sum + (h.kind === 'CALLBOOK' || h.kind === 'FEED' ? 0 : h.lastMinute),
+      (sum, h) => sum + (['CALLBOOK', 'FEED', 'TEXT'].includes(h.kind) ? 0 : h.lastMinute),
       0,
     ),
   );
@@ -48,6 +51,7 @@
     CALLBOOK: '#/station/callbook',
     CLOCK: '#/station/clocks',
     COPY: '#/station/safety',
+    SCOREBOARD: '#/contest',
     PROGRAM: '#/intake/sources',
   };
 
@@ -76,6 +80,7 @@
             {@const radio = radios.all.find((r) => r.hookup === hookup.id)}
             {@const rotor = rotors.all.find((r) => r.hookup === hookup.id)}
             {@const feed = feeds.all.find((f) => f.hookup === hookup.id)}
+            {@const decoder = decoders.all.find((d) => d.hookup === hookup.id)}
             <div class="wired right">
               {#if radio && setUp === hookup.id}
                 <RadioForm {radios} rotors={rotors.all} {search} {radio} onclose={() => (setUp = '')} />
@@ -83,11 +88,16 @@
                 <RotorForm {rotors} {search} {rotor} onclose={() => (setUp = '')} />
               {:else if feed && setUp === hookup.id}
                 <FeedForm {feeds} {feed} onclose={() => (setUp = '')} />
+              {:else if decoder && setUp === hookup.id}
+                <TextProgramForm programs={decoders} program={decoder} onclose={() => (setUp = '')} />
               {:else}
                 <HookupCard
                   {hookup}
                   store={hookupStore}
-                  onsetup={setUpOf(hookup, radio !== undefined || rotor !== undefined || feed !== undefined)}
+                  onsetup={setUpOf(
+                    hookup,
+                    [radio, rotor, feed, decoder].some((one) => one !== undefined),
+                  )}
                 >
                   {#snippet details()}{#if radio}<RadioSharing {radio} {radios} />{/if}{/snippet}
                 </HookupCard>

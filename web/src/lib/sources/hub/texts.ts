@@ -5,6 +5,7 @@ export const texts = {
   // AddHookup
   clusterOrSkimmer: 'Cluster or skimmer',
   digitalProgram: 'Digital program',
+  textDecoder: 'Radioteletype decoder',
   add: 'Add',
   service: 'Service',
   callbook: 'Callbook',
@@ -17,6 +18,7 @@ export const texts = {
   setItUpSo: 'Set it up so',
   itWasTakenDown: 'It was taken down.',
   findOutWhatAnswersThere: 'Find out what answers there',
+  setTheScoreboardUp: 'Set it up in a contest book, under Scoreboard',
   seeItsLane: 'See its lane',
   chooseTheFolder: 'Choose the folder',
   setTheCallbookUp: 'Set the callbook up',

@@ -41,6 +41,7 @@
   let bus = $state(String(start()?.bus ?? 0));
   let fullPowerW = $state(String(start()?.fullPowerW ?? 100));
   let sharePort = $state(String(start()?.sharePort ?? ''));
+  let sendTexts = $state(start()?.sendTexts ?? false);
   let shareTransmit = $state(start()?.shareTransmit ?? false);
   let keyingLimitS = $state(String(start()?.keyingLimitS ?? 180));
   let rotorId = $state(String(start()?.rotorId ?? 0));
@@ -73,6 +74,7 @@
       lowerSidebandKeyed,
       sharePort: radio ? Number(sharePort) || 0 : undefined,
       shareTransmit: radio ? shareTransmit : undefined,
+      sendTexts: radio ? sendTexts : undefined,
       keyingLimitS: radio ? Number(keyingLimitS) : undefined,
       rotorId: Number(rotorId),
     });
@@ -130,6 +132,9 @@
       />
       <div class="across">
         <Checkbox bind:checked={shareTransmit} labelText={texts.programsAtThatPortMay} />
+      </div>
+      <div class="across">
+        <Checkbox bind:checked={sendTexts} labelText={texts.textsMayBeSent} />
       </div>
     {/if}
     <div class="across">

@@ -14,6 +14,7 @@ export function sampleRadio(different: Partial<Radio> = {}): Radio {
     pollEveryMs: 100,
     lowerSidebandKeyed: false,
     shareTransmit: false,
+    sendTexts: false,
     keyingLimitS: 180,
     incidents: [],
     programs: [],

@@ -37,6 +37,7 @@ public abstract class AppTest extends RunningTest {
             "reference_source",
             "rotor",
             "safety",
+            "scoreboard",
             "service",
             "solar_reading",
             "station");

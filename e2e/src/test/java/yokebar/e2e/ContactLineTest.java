@@ -123,6 +123,10 @@ class ContactLineTest extends LoggingTest {
         page.keyboard().type("zp5qxa loc:gg99zz");
         assertThat(page.getByText("A locator looks like HM49 or HM49kq.").first())
                 .isVisible();
+        // The same is said of "loc:g" already; only a line that is read to its end is held back.
+        Locator says = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Contact line"));
+        assertThat(says).hasAttribute("data-says-of", "zp5qxa loc:gg99zz");
+        assertThat(says).not().containsText("logging…");
         page.keyboard().press("Enter");
         assertThat(line()).hasValue("zp5qxa loc:gg99zz");
         page.keyboard().press("Escape");

@@ -6,51 +6,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpResponse;
-import java.time.Duration;
-import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Random;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.MethodOrderer;
 import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import tools.jackson.databind.JsonNode;
 import yokebar.standins.demo.DemoSetup;
+import yokebar.standins.tallyho.TallyHo;
 
 /** A contest by keyboard alone, through ends of the application at random moments. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
 class ContestTest extends BrowserTest {
     private static final int CONTACTS = Integer.getInteger("yokebar.contest-contacts", 40);
-    private static final Instant START = Instant.now().truncatedTo(ChronoUnit.HOURS);
-    private static final String DEFINITION =
-            """
-            name: Harbour Hours
-            cabrillo name: HARBOUR-HOURS
-            periods:
-              - {from: %s, until: %s}
-            bands: [40m, 20m]
-            modes: [CW]
-            exchange:
-              - {name: report, kind: report}
-              - {name: serial, kind: serial}
-              - {name: zone, kind: cq zone}
-            work again: {each: [band]}
-            points:
-              - {when: {continent: same}, points: 1}
-              - {points: 3}
-            multipliers:
-              - {name: zones, of: exchange.zone, each: [band]}
-            """
-                    .formatted(START, START.plus(Duration.ofHours(24)));
-
     private final Random random = new Random(5);
     /** What was worked, as band, call and zone, and the score by plain counting. */
     private final Set<String> worked = new HashSet<>();
@@ -69,16 +42,15 @@ class ContestTest extends BrowserTest {
         standIns.hfRadio().front().tune(false, 14_025_000);
         standIns.hfRadio().front().setMode("CW");
         standIns.hfRadio().front().setData(false);
-        HttpRequest definition = HttpRequest.newBuilder(URI.create(yokebar.address() + "api/contest-definitions"))
-                .header("Content-Type", "text/plain")
-                .POST(HttpRequest.BodyPublishers.ofString(DEFINITION))
-                .build();
-        HttpResponse<String> answer = HttpClient.newHttpClient().send(definition, HttpResponse.BodyHandlers.ofString());
-        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        SampleContest.define(yokebar.address());
     }
 
     private Locator line() {
         return page.getByLabel("Contest line", new Page.GetByLabelOptions().setExact(true));
+    }
+
+    private Locator latest() {
+        return page.locator("table[aria-label=Contacts] tbody tr").first();
     }
 
     private Locator says() {
@@ -174,12 +146,12 @@ class ContestTest extends BrowserTest {
     void theLineSaysWhatACallIsWorthBeforeItIsLogged() {
         page.keyboard().type("zs1qab 7");
         assertThat(says()).containsText("3 points");
-        assertThat(says()).containsText("still missing: zone");
+        assertThat(says()).containsText("Enter takes zone 38");
         page.keyboard().type(" 38");
         assertThat(says()).containsText("zones +1");
         assertThat(says()).containsText("Enter logs it");
         page.keyboard().press("Enter");
-        assertThat(page.locator("table[aria-label=Contacts] tbody tr").first()).containsText("ZS1QAB");
+        assertThat(latest()).containsText("ZS1QAB");
         page.keyboard().type("zs1qab");
         assertThat(says()).containsText("Worked before");
         page.keyboard().press("Escape");
@@ -189,10 +161,152 @@ class ContestTest extends BrowserTest {
     @Test
     @Order(4)
     void aLineThatIsWrongComesBackWithTheReason() {
-        type("zs2qab 7");
-        assertThat(says()).containsText("Still missing: zone.");
-        assertThat(line()).hasValue("zs2qab 7");
-        type(" 38");
-        assertThat(page.locator("table[aria-label=Contacts] tbody tr").first()).containsText("ZS2QAB");
+        type("zs2qab");
+        assertThat(says()).containsText("Still missing: serial, zone.");
+        assertThat(line()).hasValue("zs2qab");
+        type(" 7 38");
+        assertThat(latest()).containsText("ZS2QAB");
+    }
+
+    @Test
+    @Order(5)
+    void whatIsGuessedIsTakenIntoTheLineAndThenLogged() {
+        page.keyboard().type("zs3qab 8");
+        assertThat(says()).containsText("Enter takes zone 38");
+        page.keyboard().press("Enter");
+        assertThat(line()).hasValue("zs3qab 8 38");
+        assertThat(says()).containsText("Enter logs it");
+        page.keyboard().press("Enter");
+        assertThat(latest()).containsText("ZS3QAB");
+    }
+
+    @Test
+    @Order(6)
+    void aPartOfACallIsMadeWholeByKey() {
+        page.keyboard().type("s3q");
+        Locator likely = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Likely calls"));
+        assertThat(likely).containsText("ZS3QAB Worked before");
+        page.keyboard().press("Tab");
+        page.keyboard().press("Enter");
+        assertThat(line()).hasValue("zs3qab ");
+        page.keyboard().press("Escape");
+        page.keyboard().type("zs3qac 9 39");
+        assertThat(likely).containsText("ZS3QAB one character differs");
+        assertThat(says()).containsText("By its call it would be in CQ zone 38.");
+        page.keyboard().press("Escape");
+    }
+
+    @Test
+    @Order(7)
+    void whoRunsWorksAStationWithOneKeyAndStopsWithAnother() {
+        page.keyboard().press("Alt+w");
+        assertThat(says()).containsText("Enter sends CQ TEST CU9QYB CU9QYB");
+        page.keyboard().press("Enter");
+        heard("CQ TEST CU9QYB CU9QYB");
+        assertThat(page.getByText("Sending CQ TEST")).isVisible();
+        page.keyboard().press("Escape");
+        Until.itIs("the radio receives", () -> !standIns.hfRadio().front().transmitting());
+        assertThat(page.getByText("Sending CQ TEST")).isHidden();
+
+        page.keyboard().type("zs4qab");
+        assertThat(says()).containsText(Pattern.compile("Enter sends ZS4QAB 5NN \\d+ 14"));
+        page.keyboard().press("Enter");
+        heard("ZS4QAB 5NN");
+        assertThat(says()).containsText("Enter sends NR ZONE?");
+        page.keyboard().type(" 11 38");
+        assertThat(says()).containsText("Enter sends TU CU9QYB and logs it");
+        page.keyboard().press("Enter");
+        heard("TU CU9QYB");
+        assertThat(latest()).containsText("ZS4QAB");
+        assertThat(line()).hasValue("");
+        // On to searching, and back to logging alone.
+        page.keyboard().press("Alt+w");
+        assertThat(says()).containsText("Type the call of the station that you want to call.");
+        page.keyboard().press("Alt+w");
+        assertThat(says()).not().containsText("Type the call");
+    }
+
+    private void heard(String text) {
+        Until.itIs(
+                "the radio keys " + text,
+                () -> standIns.hfRadio().front().keyedText().contains(text));
+    }
+
+    @Test
+    @Order(8)
+    void theScoreIsPostedToTheScoreboardAndTheTestSaysWhyNot() throws Exception {
+        standIns.scoreboard().setUp(false);
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Scoreboard"))
+                .click();
+        button("Set up…").click();
+        save("Address", standIns.scoreboard().address());
+        save("Account", TallyHo.ACCOUNT);
+        page.getByLabel("Password", new Page.GetByLabelOptions().setExact(true)).fill(TallyHo.PASSWORD);
+        page.keyboard().press("Tab");
+        assertThat(button("Clear password")).isEnabled();
+        button("Test").click();
+        assertThat(page.getByText("cannot be reached; nothing listens there").first())
+                .isVisible();
+        standIns.scoreboard().setUp(true);
+        button("Test").click();
+        assertThat(page.getByText("Account CU9QYB may post scores, one every 120 s. Nothing was posted."))
+                .isVisible();
+        yokebar.post("api/hookups/tally-ho/connect", "{}");
+        Until.itIs("the score is posted", () -> standIns.scoreboard().posted("HARBOUR-HOURS", "CU9QYB").stream()
+                .anyMatch(post -> post.path("score").asLong() > 0));
+        button("Read again").click();
+        assertThat(page.getByText(Pattern.compile("You are number \\d+ of \\d+\\.")))
+                .isVisible();
+    }
+
+    private void save(String field, String text) {
+        page.getByLabel(field, new Page.GetByLabelOptions().setExact(true)).fill(text);
+        page.keyboard().press("Enter");
+    }
+
+    @Test
+    @Order(9)
+    void aCategoryAndALineOfTheHeaderAreCorrectedAndExportedAgain() throws Exception {
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Log header"))
+                .click();
+        page.getByLabel("CATEGORY-OPERATOR").selectOption("MULTI-OP");
+        page.getByLabel("CLUB").fill("Ilha do Farol Radio Club");
+        page.getByLabel("CLUB").press("Enter");
+        Until.itIs("both are in the log", () -> yokebar.text("api/contest-books/1/cabrillo")
+                .contains("CATEGORY-OPERATOR: MULTI-OP\nCLAIMED-SCORE: " + score().path("score")
+                        + "\nCLUB: Ilha do Farol"));
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Progress"))
+                .click();
+        assertThat(page.getByText("Last 60 minutes")).isVisible();
+        page.getByLabel("Goal").fill("1 000 000");
+        page.getByLabel("Goal").press("Enter");
+        assertThat(page.getByText("Reached")).isVisible();
+    }
+
+    @Test
+    @Order(10)
+    void theRulesOfAnotherContestAreWrittenAndABookOfItIsBegun() {
+        open("contest/definitions");
+        page.getByLabel("Begin with").selectOption("Keepers Roll");
+        Locator text = page.getByRole(AriaRole.TEXTBOX, new Page.GetByRoleOptions().setName("Definition"));
+        assertThat(text).hasValue(Pattern.compile("name: My Keepers Roll"));
+        String copy = text.inputValue();
+        text.fill(copy.replace("My Keepers Roll", "Lamp Oil Night").replace("points: 25", "points: many"));
+        assertThat(page.getByText("\"many\" is not a whole number from 0 to 100000."))
+                .isVisible();
+        assertThat(button("Save")).isDisabled();
+        text.fill(copy.replace("My Keepers Roll", "Lamp Oil Night").replace("points: 25", "points: 50"));
+        assertThat(page.getByText("50 points where the call is CU9QLZ.")).isVisible();
+        button("Save").click();
+        assertThat(page.getByText("Lamp Oil Night is saved. A book can be begun now."))
+                .isVisible();
+
+        page.getByText("All books").click();
+        button("Begin a book").click();
+        page.getByLabel("Contest", new Page.GetByLabelOptions().setExact(true)).selectOption("Lamp Oil Night");
+        page.getByLabel("You send: roll").fill("17");
+        button("Begin").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Lamp Oil Night")))
+                .isVisible();
     }
 }

@@ -100,23 +100,33 @@ public final class Pictures {
         page.getByTestId("heading").waitFor();
     }
 
-    /** In the middle of a contest, with a call on the line. */
+    /** In the middle of a contest: the exchange is being sent to a station that called. */
     private static void contest(Page page, Path folder) {
         // The station that was chosen on the air is still on the contact line.
         for (String key : new String[] {"c", "Escape", "Escape"}) {
             page.keyboard().press(key);
         }
         page.navigate(page.url().replaceAll("#.*", "#/contest"));
-        page.getByText("Lamplighter Day").click();
+        page.getByText("Lamplighter Day").first().click();
         Locator line = page.getByLabel("Contest line", new Page.GetByLabelOptions().setExact(true));
         line.fill("21.027 cw");
         page.getByText("Enter tunes the radio").waitFor();
         page.keyboard().press("Enter");
         page.getByText("kHz CW").waitFor();
-        line.fill("zs6qab 118");
-        page.locator("#contest-line-says").getByText("points").waitFor();
+        page.keyboard().press("Alt+w");
+        Locator says = page.locator("#contest-line-says");
+        says.getByText("Enter sends CQ").waitFor();
+        page.keyboard().type("zs6qab");
+        says.getByText("Enter sends ZS6QAB").waitFor();
+        page.keyboard().press("Enter");
+        page.getByText("Sending ZS6QAB").waitFor();
+        page.keyboard().type(" 118");
+        says.getByText("points").waitFor();
+        says.getByText("Enter takes zone").waitFor();
         take(page, folder, "contest");
-        page.keyboard().press("Escape");
+        for (String key : new String[] {"Escape", "Escape", "Alt+w", "Alt+w"}) {
+            page.keyboard().press(key);
+        }
     }
 
     /** The repeater net in its first round. */

@@ -66,6 +66,9 @@ public final class YokebarProcess implements AutoCloseable {
                 FreePorts.tcp(),
                 FreePorts.tcp(),
                 FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.tcp(),
+                FreePorts.tcp(),
                 FreePorts.tcp());
     }
 

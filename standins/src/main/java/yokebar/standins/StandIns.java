@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.security.GeneralSecurityException;
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
@@ -33,6 +34,10 @@ import yokebar.standins.program.LinkedProgram;
 import yokebar.standins.program.PortableDevice;
 import yokebar.standins.quayside.Quayside;
 import yokebar.standins.reference.Almanac;
+import yokebar.standins.tallyho.TallyHo;
+import yokebar.standins.teletype.Decoder;
+import yokebar.standins.teletype.RecordedHour;
+import yokebar.standins.teletype.TextProgram;
 import yokebar.standins.world.World;
 
 /** All stand-ins of one simulated world, started together. */
@@ -74,6 +79,9 @@ public final class StandIns implements AutoCloseable {
      * @param mail of the radio mail gateway
      * @param node of the cluster node
      * @param skimmer of the skimmer feed
+     * @param scoreboard of the live scoreboard
+     * @param sandpiper of the program with two decoders of radioteletype
+     * @param dunlin of the program with one
      */
     public record LoopbackPorts(
             int hfRadio,
@@ -87,8 +95,11 @@ public final class StandIns implements AutoCloseable {
             int postbag,
             int mail,
             int node,
-            int skimmer) {
-        public static final LoopbackPorts FREE = new LoopbackPorts(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
+            int skimmer,
+            int scoreboard,
+            int sandpiper,
+            int dunlin) {
+        public static final LoopbackPorts FREE = new LoopbackPorts(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
     }
 
     private final World world;
@@ -96,6 +107,7 @@ public final class StandIns implements AutoCloseable {
     private final Quayside quayside;
     private final Postbag postbag;
     private final MailGateway mail;
+    private final TallyHo scoreboard;
     private final HfRadio hfRadio;
     private final VhfRadio vhfRadio;
     private final Rotator rotator;
@@ -108,6 +120,8 @@ public final class StandIns implements AutoCloseable {
     private final PortableDevice portable;
     private final SlowScanProgram slowScan;
     private final NetVoices voices;
+    private final TextProgram sandpiper;
+    private final TextProgram dunlin;
     private final Air air;
     private final BeaconHill node;
     private final Nightjar skimmer;
@@ -128,6 +142,7 @@ public final class StandIns implements AutoCloseable {
                 settings.devices().postbag());
         mail = new MailGateway(
                 settings.folder().resolve("mail"), settings.devices().mail(), countersign::take);
+        scoreboard = new TallyHo(world, settings.clock(), settings.devices().scoreboard());
         hfRadio = new HfRadio(settings.devices().hfRadio());
         vhfRadio = new VhfRadio(settings.devices().vhfRadio());
         rotator = new Rotator(settings.devices().rotator());
@@ -144,15 +159,30 @@ public final class StandIns implements AutoCloseable {
         slowScan = new SlowScanProgram(
                 world, settings.clock(), settings.seed() + 4, settings.folder().resolve("slowlight"));
         voices = new NetVoices(world, settings.clock(), settings.seed() + 5);
+        RecordedHour hour = new RecordedHour(world, settings.seed() + 6);
+        sandpiper = new TextProgram(
+                "Sandpiper",
+                List.of(Decoder.NARROW, Decoder.DIVERSITY),
+                hour,
+                settings.seed(),
+                settings.clock(),
+                settings.devices().sandpiper());
+        dunlin = new TextProgram(
+                "Dunlin",
+                List.of(Decoder.PLAIN),
+                hour,
+                settings.seed(),
+                settings.clock(),
+                settings.devices().dunlin());
         air = new Air(world, settings.clock(), settings.seed() + 2);
         node = new BeaconHill(
                 air, settings.clock(), settings.seed() + 3, settings.devices().node());
         skimmer = new Nightjar(air, settings.clock(), settings.devices().skimmer());
         linked.listenTo(air);
         backstage = new Backstage(
-                new ProgramKnobs(program, linked, portable, slowScan, voices),
+                new ProgramKnobs(program, linked, portable, slowScan, voices, List.of(sandpiper, dunlin)),
                 new ServiceKnobs(countersign, callbook, almanac),
-                new DeliveryKnobs(quayside, postbag, mail),
+                new DeliveryKnobs(quayside, postbag, mail, scoreboard),
                 new DeviceKnobs(hfRadio, vhfRadio, rotator, timeServer, serialLines),
                 new AirKnobs(air, node, skimmer),
                 settings.backstagePort());
@@ -186,6 +216,21 @@ public final class StandIns implements AutoCloseable {
 
     public MailGateway mail() {
         return mail;
+    }
+
+    /** The program with two decoders of radioteletype. */
+    public TextProgram sandpiper() {
+        return sandpiper;
+    }
+
+    /** The program with one decoder of radioteletype. */
+    public TextProgram dunlin() {
+        return dunlin;
+    }
+
+    /** The live scoreboard. */
+    public TallyHo scoreboard() {
+        return scoreboard;
     }
 
     public HfRadio hfRadio() {
@@ -253,6 +298,8 @@ public final class StandIns implements AutoCloseable {
         skimmer.close();
         slowScan.close();
         voices.close();
+        sandpiper.close();
+        dunlin.close();
         portable.close();
         linked.close();
         program.close();
@@ -264,6 +311,7 @@ public final class StandIns implements AutoCloseable {
         vhfRadio.close();
         rotator.close();
         mail.close();
+        scoreboard.close();
         quayside.close();
         postbag.close();
         countersign.close();

@@ -254,6 +254,9 @@ public final class FakeRadio extends FakeDevice {
             case "ID" -> {
                 return "ID900;";
             }
+            case "KS" -> {
+                return rest.matches("\\d{3}") ? "" : "?;";
+            }
             case "KY" -> {
                 return rest.isEmpty() ? "KY0;" : "";
             }

@@ -8,17 +8,20 @@ import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.mail.MailGateway;
 import yokebar.standins.postbag.Postbag;
 import yokebar.standins.quayside.Quayside;
+import yokebar.standins.tallyho.TallyHo;
 
 /** What Backstage does to the services that contacts are handed to, besides Countersign. */
 public final class DeliveryKnobs {
     private final Quayside quayside;
     private final Postbag postbag;
     private final MailGateway mail;
+    private final TallyHo scoreboard;
 
-    public DeliveryKnobs(Quayside quayside, Postbag postbag, MailGateway mail) {
+    public DeliveryKnobs(Quayside quayside, Postbag postbag, MailGateway mail, TallyHo scoreboard) {
         this.quayside = quayside;
         this.postbag = postbag;
         this.mail = mail;
+        this.scoreboard = scoreboard;
     }
 
     Map<String, Object> state() {
@@ -26,6 +29,7 @@ public final class DeliveryKnobs {
         state.put("quayside", quayside.summary());
         state.put("postbag", postbag.summary());
         state.put("mail", mail.summary());
+        state.put("scoreboard", scoreboard.summary());
         return state;
     }
 
@@ -61,6 +65,15 @@ public final class DeliveryKnobs {
             }
         }
         return Backstage.done();
+    }
+
+    /** Answers whether there is such a knob. */
+    boolean scoreboard(String knob, Map<String, String> words) throws IOException {
+        if (knob.equals("every")) {
+            scoreboard.setEverySeconds(Integer.parseInt(words.getOrDefault("seconds", "120")));
+            return true;
+        }
+        return scoreboard.turn(knob, words);
     }
 
     /** Answers whether there is such a knob. */

@@ -2,6 +2,7 @@ package yokebar.standins.backstage;
 
 import java.io.IOException;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.net.NetVoices;
@@ -9,6 +10,7 @@ import yokebar.standins.picture.SlowScanProgram;
 import yokebar.standins.program.DigitalProgram;
 import yokebar.standins.program.LinkedProgram;
 import yokebar.standins.program.PortableDevice;
+import yokebar.standins.teletype.TextProgram;
 
 /** What Backstage does to the programs that make contacts and receive pictures, and to the stations of a net. */
 public final class ProgramKnobs {
@@ -17,18 +19,21 @@ public final class ProgramKnobs {
     private final PortableDevice portable;
     private final SlowScanProgram slowScan;
     private final NetVoices voices;
+    private final List<TextProgram> decoders;
 
     public ProgramKnobs(
             DigitalProgram program,
             LinkedProgram linked,
             PortableDevice portable,
             SlowScanProgram slowScan,
-            NetVoices voices) {
+            NetVoices voices,
+            List<TextProgram> decoders) {
         this.program = program;
         this.linked = linked;
         this.portable = portable;
         this.slowScan = slowScan;
         this.voices = voices;
+        this.decoders = decoders;
     }
 
     Map<String, Object> state() {
@@ -38,6 +43,7 @@ public final class ProgramKnobs {
         state.put("portable", Map.of("log", portable.address()));
         state.put("slowscan", slowScan.summary());
         state.put("net", voices.summary());
+        decoders.forEach(one -> state.put(one.id(), Map.of("address", one.address(), "listeners", one.listeners())));
         return state;
     }
 
@@ -65,6 +71,17 @@ public final class ProgramKnobs {
         if (knob.equals("up")) {
             portable.setUp(DeviceKnobs.on(words));
             return true;
+        }
+        return false;
+    }
+
+    /** A program that decodes radioteletype. Answers whether there is such a knob. */
+    boolean decoder(String program, String knob, Map<String, String> words) throws IOException {
+        for (TextProgram one : decoders) {
+            if (one.id().equals(program) && knob.equals("up")) {
+                one.setUp(DeviceKnobs.on(words));
+                return true;
+            }
         }
         return false;
     }

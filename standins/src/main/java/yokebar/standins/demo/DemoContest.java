@@ -17,6 +17,8 @@ import yokebar.standins.world.World;
 /** A contest of the club's own that runs today, and what the club has worked in it so far. */
 final class DemoContest {
     private static final int WORKED = 64;
+    private static final int WORKED_LAST_YEAR = 160;
+    private static final long GOAL = 60_000;
     private static final List<String> FREQUENCIES = List.of("7.021", "14.024", "21.027");
     private static final DateTimeFormatter DATE =
             DateTimeFormatter.ofPattern("yyyyMMdd").withZone(ZoneOffset.UTC);
@@ -32,22 +34,42 @@ final class DemoContest {
         this.world = world;
     }
 
+    /** Last year's contest, too, so that there is something to be better than. */
     void add() throws IOException, InterruptedException {
         Instant from = Instant.now().truncatedTo(ChronoUnit.HOURS).minus(Duration.ofHours(3));
+        begin(from.minus(Duration.ofDays(364)), WORKED_LAST_YEAR, 420, 0);
+        begin(from, WORKED, 150, GOAL);
+    }
+
+    private void begin(Instant from, int contacts, int apart, long goal) throws IOException, InterruptedException {
         api.postText("api/contest-definitions", definition(from, from.plus(Duration.ofHours(24))));
-        api.upload("api/imports", "lamplighter.adi", worked(from).getBytes(StandardCharsets.UTF_8), Map.of());
-        api.post("api/contest-books", Map.of("contest", "Lamplighter Day", "power", "LOW"));
+        api.upload(
+                "api/imports",
+                "lamplighter.adi",
+                worked(from, contacts, apart).getBytes(StandardCharsets.UTF_8),
+                Map.of());
+        api.post(
+                "api/contest-books",
+                Map.of(
+                        "contest",
+                        "Lamplighter Day",
+                        "power",
+                        "LOW",
+                        "goal",
+                        goal,
+                        "header",
+                        Map.of("CLUB", "Ilha do Farol Radio Club", "LOCATION", "Corvo")));
     }
 
     private static String definition(Instant from, Instant until) {
         return """
-                # Everybody works everybody by key; the zones multiply on each band.
+                # Everybody works everybody, by key and by radioteletype; the zones multiply on each band.
                 name: Lamplighter Day
                 cabrillo name: LAMPLIGHTER-DAY
                 periods:
                   - {from: %s, until: %s}
                 bands: [40m, 20m, 15m]
-                modes: [CW]
+                modes: [CW, RTTY]
                 exchange:
                   - {name: report, kind: report}
                   - {name: serial, kind: serial}
@@ -62,21 +84,27 @@ final class DemoContest {
                   - {name: entities, of: entity, each: [band]}
                 score:
                   power: {QRP: 3, LOW: 2, HIGH: 1}
+                categories:
+                  - {name: operator, choices: [SINGLE-OP, MULTI-OP, CHECKLOG]}
+                  - {name: assisted, choices: [NON-ASSISTED, ASSISTED]}
+                  - {name: overlay, choices: [ROOKIE, WIRES-ONLY], optional: true}
+                limits:
+                  operating time: {most hours: 18, break minutes: 60, when: {operator: SINGLE-OP}}
                 """
                 .formatted(from, until);
     }
 
     /**
-     * A contact every two and a half minutes since the contest began; now and then a station once more. Near the end a station
+     * A contact every so many seconds since the contest began; now and then a station once more. Near the end a station
      * worked before is taken down with a wrong letter, and another with a wrong zone.
      */
-    private String worked(Instant from) {
+    private String worked(Instant from, int contacts, int apart) {
         StringBuilder text = new StringBuilder("<EOH>\n");
         Map<String, Integer> times = new HashMap<>();
         boolean wrongLetter = false;
         boolean wrongZone = false;
-        for (int i = 1; i <= WORKED; i++) {
-            Instant at = from.plusSeconds(i * 150L - random.nextInt(60));
+        for (int i = 1; i <= contacts; i++) {
+            Instant at = from.plusSeconds((long) i * apart - random.nextInt(60));
             Station station =
                     world.stations().get(random.nextInt(world.stations().size() / 8));
             boolean often = times.merge(station.call(), 1, Integer::sum) > 2;
@@ -87,7 +115,7 @@ final class DemoContest {
             field(text, "CALL", slip ? withOtherEnd(station.call()) : station.call());
             field(text, "QSO_DATE", DATE.format(at));
             field(text, "TIME_ON", TIME.format(at));
-            field(text, "FREQ", FREQUENCIES.get(i * FREQUENCIES.size() / (WORKED + 1)));
+            field(text, "FREQ", FREQUENCIES.get(i * FREQUENCIES.size() / (contacts + 1)));
             field(text, "MODE", "CW");
             field(text, "STATION_CALLSIGN", "CU9QYB");
             field(text, "CONTEST_ID", "LAMPLIGHTER-DAY");

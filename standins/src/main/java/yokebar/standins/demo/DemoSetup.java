@@ -8,6 +8,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import yokebar.standins.StandIns;
@@ -16,6 +17,8 @@ import yokebar.standins.countersign.Countersign;
 import yokebar.standins.device.VhfRadio;
 import yokebar.standins.postbag.Postbag;
 import yokebar.standins.quayside.Quayside;
+import yokebar.standins.tallyho.TallyHo;
+import yokebar.standins.teletype.TextProgram;
 
 /**
  * Furnishes an empty Yokebar for the demo: the station of the Ilha do Farol Radio Club, some weeks of log, Countersign with
@@ -48,6 +51,7 @@ public final class DemoSetup {
         furnishStation();
         importHistory();
         new DemoContest(api, standIns.world()).add();
+        scoreboard();
         pictures().receive(standIns.hfRadio().front());
         // The same contacts come as datagrams, too: each is one contact all the same.
         api.post(
@@ -159,6 +163,8 @@ public final class DemoSetup {
                         "address",
                         "127.0.0.1:" + standIns.hfRadio().port(),
                         "shareTransmit",
+                        true,
+                        "sendTexts",
                         true));
         api.post(
                 "api/radios",
@@ -173,6 +179,9 @@ public final class DemoSetup {
                         50,
                         "address",
                         "127.0.0.1:" + standIns.vhfRadio().port()));
+        for (TextProgram program : List.of(standIns.sandpiper(), standIns.dunlin())) {
+            api.post("api/text-programs", Map.of("name", program.name(), "address", program.address()));
+        }
         api.post(
                 "api/rotors",
                 Map.of(
@@ -283,6 +292,20 @@ public final class DemoSetup {
                         WhosThere.ACCOUNT,
                         "password",
                         WhosThere.PASSWORD));
+    }
+
+    private void scoreboard() throws IOException, InterruptedException {
+        api.put(
+                "api/scoreboard",
+                Map.of(
+                        "address",
+                        standIns.scoreboard().address(),
+                        "account",
+                        TallyHo.ACCOUNT,
+                        "password",
+                        TallyHo.PASSWORD,
+                        "everyMinutes",
+                        2));
     }
 
     private void importHistory() throws IOException, InterruptedException {

@@ -124,6 +124,7 @@ public final class HfRadio extends SimulatedRadio {
                         case "FR" -> set(() -> front.receiveOnB(rest.equals("1")));
                         case "FT" -> set(() -> front.setSplit(rest.equals("1") != front.receivesOnB()));
                         case "TX" -> set(() -> front.key(true));
+                        case "KS" -> front.setKeyerSpeed(Integer.parseInt(rest));
                         case "KY" -> set(() -> front.keyText(rest.strip() + " "));
                         case "AI" -> rest.equals("0") ? wantPushes.remove(line) || true : wantPushes.add(line) || true;
                         default -> false;

@@ -5,6 +5,9 @@ import java.util.Map;
 
 /** The knobs and lamps of a simulated radio, whatever it speaks to the computer. Thread-safe. */
 public final class RadioFront {
+    /** Of what was keyed nothing older is kept, characters. */
+    private static final int MAX_KEYED = 100_000;
+
     private final long lowestHz;
     private final long highestHz;
     private final int fullPowerW;
@@ -17,6 +20,12 @@ public final class RadioFront {
     private int powerW;
     private boolean transmitting;
     private String keyed = "";
+    private int wordsPerMinute = 30;
+    private int keyerTempo = 1;
+    /** Until when the keyer sends, by {@link System#nanoTime()}. */
+    private long keyerEnds;
+
+    private boolean keyerSends;
     private Runnable listener = () -> {};
 
     RadioFront(long lowestHz, long highestHz, int fullPowerW, long startHz) {
@@ -103,12 +112,39 @@ public final class RadioFront {
     public void key(boolean on) {
         synchronized (this) {
             transmitting = on;
+            keyerSends &= on;
         }
         listener.run();
     }
 
-    synchronized void keyText(String text) {
-        keyed += text;
+    /** Sends a text with its keyer, which transmits by itself; setting it to receive ends that. */
+    void keyText(String text) {
+        synchronized (this) {
+            keyed += text;
+            keyed = keyed.substring(Math.max(0, keyed.length() - MAX_KEYED));
+            long now = System.nanoTime();
+            long from = keyerSends && keyerEnds - now > 0 ? keyerEnds : now;
+            keyerEnds = from + MorseTime.of(text, wordsPerMinute).toNanos() / keyerTempo;
+            keyerSends = true;
+        }
+        listener.run();
+    }
+
+    /** Lets the keyer's time pass so many times faster. */
+    public synchronized void setKeyerTempo(int factor) {
+        keyerTempo = factor;
+    }
+
+    /** @return false when it does not go so fast or so slowly */
+    synchronized boolean setKeyerSpeed(int wordsPerMinute) {
+        boolean can = wordsPerMinute >= 4 && wordsPerMinute <= 60;
+        this.wordsPerMinute = can ? wordsPerMinute : this.wordsPerMinute;
+        return can;
+    }
+
+    /** Words of the length of PARIS a minute. */
+    public synchronized int keyerSpeed() {
+        return wordsPerMinute;
     }
 
     public synchronized String keyedText() {
@@ -148,12 +184,12 @@ public final class RadioFront {
     }
 
     public synchronized boolean transmitting() {
-        return transmitting;
+        return transmitting || keyerSends && keyerEnds - System.nanoTime() > 0;
     }
 
     /** The meter, 0 to 30: the band's noise breathes a little, a transmission shows its power. */
     public synchronized int meter() {
-        return transmitting ? powerW * 30 / fullPowerW : 5 + (int) (System.nanoTime() / 400_000_000L % 4);
+        return transmitting() ? powerW * 30 / fullPowerW : 5 + (int) (System.nanoTime() / 400_000_000L % 4);
     }
 
     synchronized Map<String, Object> state() {
@@ -161,7 +197,7 @@ public final class RadioFront {
         state.put("hz", frequencyHz());
         state.put("mode", data ? "DATA-" + mode.charAt(0) : mode);
         state.put("powerW", powerW);
-        state.put("transmitting", transmitting);
+        state.put("transmitting", transmitting());
         state.put("split", split);
         return state;
     }

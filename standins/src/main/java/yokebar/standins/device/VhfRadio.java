@@ -103,7 +103,7 @@ public final class VhfRadio extends SimulatedRadio {
                     data.length == 0
                             ? frame(COMPUTER, 0x0F, bit(front.split()))
                             : outcome(set(() -> front.setSplit(data[0] == 1)));
-                case 0x14 -> power(data);
+                case 0x14 -> data.length > 0 && data[0] == 0x0C ? keyerSpeed(data) : power(data);
                 case 0x15 -> frame(COMPUTER, 0x15, join((byte) 2, scale(front.meter() * 255 / 30)));
                 case 0x1A ->
                     data.length == 1
@@ -126,12 +126,24 @@ public final class VhfRadio extends SimulatedRadio {
                     : outcome(data.length == 6 && front.tune(vfoB, hertz(data, 1)));
         }
 
+        /** From 6 to 48 words a minute. */
+        private byte[] keyerSpeed(byte[] data) {
+            if (data.length == 1) {
+                int share = Math.round((front.keyerSpeed() - 6) * 255 / 42f);
+                return frame(COMPUTER, 0x14, join((byte) 0x0C, scale(share)));
+            }
+            return outcome(data.length == 3 && front.setKeyerSpeed(6 + Math.round(share(data) * 42 / 255f)));
+        }
+
+        private static int share(byte[] data) {
+            return data[1] * 100 + Integer.parseInt("%02x".formatted(data[2]));
+        }
+
         private byte[] power(byte[] data) {
             if (data.length == 1) {
                 return frame(COMPUTER, 0x14, join((byte) 0x0A, scale(front.powerW() * 255 / front.fullPowerW())));
             }
-            int share = data[1] * 100 + Integer.parseInt("%02x".formatted(data[2]));
-            return outcome(front.setPowerW(Math.round(share * front.fullPowerW() / 255f)));
+            return outcome(front.setPowerW(Math.round(share(data) * front.fullPowerW() / 255f)));
         }
 
         private boolean select(byte[] data) {

@@ -83,7 +83,14 @@ class HfRadioTest {
         Patience.until("the key", () -> radio.front().transmitting());
         computer.say("RX;KY CQ CQ;");
         Patience.until("the text", () -> radio.front().keyedText().equals("CQ CQ "));
-        assertThat(radio.front().transmitting()).isFalse();
+        assertThat(radio.front().transmitting()).as("the keyer sends").isTrue();
+        computer.say("RX;");
+        Patience.until("the end of the text", () -> !radio.front().transmitting());
+        computer.say("KS050;KY E;");
+        Patience.until("the speed", () -> radio.front().keyerSpeed() == 50);
+        Patience.until("a short text is over by itself", () -> {
+            return radio.front().keyedText().endsWith("E ") && !radio.front().transmitting();
+        });
         radio.front().key(true);
         assertThat(radio.front().meter()).isEqualTo(30);
         assertThat(asked("SM0;")).isEqualTo("SM00030;");

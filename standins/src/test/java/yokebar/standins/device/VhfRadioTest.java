@@ -72,6 +72,8 @@ class VhfRadioTest {
         "0F 01, FB",
         "14 0A, 14 0A 02 55",
         "14 0A 01 28, FB",
+        "14 0C 01 27, FB",
+        "14 0C, 14 0C 01 46",
         "1A 06, 1A 06 00 00",
         "1A 06 01 01, FB",
         "1C 00, 1C 00 00",
@@ -119,6 +121,8 @@ class VhfRadioTest {
                 .containsEntry("mode", "DATA-U")
                 .containsEntry("split", true)
                 .containsEntry("powerW", 25);
+        answer("14 0C 01 27");
+        assertThat(radio.front().keyerSpeed()).isEqualTo(27);
         answer("25 01 00 00 00 46 01");
         assertThat(radio.front().vfoHz(true)).isEqualTo(146_000_000);
         answer("07 01");

@@ -1,11 +1,19 @@
 package yokebar.app.operate.contest;
 
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableSet;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import yokebar.app.operate.contest.sending.SentSerials;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.operate.contest.ContestChecks;
 import yokebar.core.operate.contest.Finding;
@@ -19,9 +27,37 @@ class BookChecks {
     private static final int MAX_COUNTED = 1000;
 
     private final BookScores scores;
+    private final SentSerials serials;
 
-    BookChecks(BookScores scores) {
+    BookChecks(BookScores scores, SentSerials serials) {
         this.scores = scores;
+        this.serials = serials;
+    }
+
+    /**
+     * A serial that is in no contact of the log though higher ones are.
+     *
+     * @param serial that is missing
+     * @param call of the station that heard it; null when it is not known that anybody did
+     * @param sentAt when it was sent, UTC; null likewise
+     */
+    record SerialGap(int serial, @Nullable String call, @Nullable Instant sentAt) {}
+
+    /** The serials that are missing, in their order, at most 200. */
+    List<SerialGap> gaps(BookRow book) {
+        Map<Integer, SentSerials.Sent> sent = serials.all(book.number()).stream()
+                .collect(Collectors.toMap(SentSerials.Sent::serial, Function.identity()));
+        NavigableSet<Integer> logged = scores.ask(book, CountedBook::serials);
+        if (logged.isEmpty()) {
+            return List.of();
+        }
+        return IntStream.range(logged.first(), logged.last())
+                .filter(serial -> !logged.contains(serial))
+                .limit(MAX_SHOWN)
+                .mapToObj(serial -> Optional.ofNullable(sent.get(serial))
+                        .map(one -> new SerialGap(serial, one.call(), one.at()))
+                        .orElseGet(() -> new SerialGap(serial, null, null)))
+                .toList();
     }
 
     List<BookFindingView> findings(BookRow book) {

@@ -1,5 +1,8 @@
 package yokebar.app.operate.contest;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.LinkedHashMap;
@@ -9,21 +12,98 @@ import java.util.Objects;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import yokebar.app.log.store.ContactLog;
+import yokebar.app.log.store.EntityFields;
+import yokebar.app.operate.contest.report.ContestTable;
+import yokebar.core.basics.band.Band;
+import yokebar.core.log.adif.AdiWriter;
 import yokebar.core.log.contact.Contact;
+import yokebar.core.log.contact.LoggedContact;
 import yokebar.core.operate.contest.ContestCabrillo;
 import yokebar.core.operate.contest.ContestContact;
 import yokebar.core.operate.contest.ContestMode;
 import yokebar.core.operate.contest.ExchangeField;
 import yokebar.core.operate.contest.ExchangeKind;
 import yokebar.core.operate.contest.Fact;
+import yokebar.core.operate.contest.report.ContestReport;
 
 /** The contacts of a book: as a list with what each brings, and as the log for the adjudicator. */
 @Service
 class BookContacts {
     private final BookScores scores;
+    private final BookPace pace;
+    private final ContactLog log;
+    private final EntityFields entities;
+    private final Clock clock;
 
-    BookContacts(BookScores scores) {
+    BookContacts(BookScores scores, BookPace pace, ContactLog log, EntityFields entities, Clock clock) {
         this.scores = scores;
+        this.pace = pace;
+        this.log = log;
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /** All contacts of the contest as a table. */
+    String csv(BookRow book) {
+        return scores.ask(
+                book,
+                counted -> ContestTable.csv(contestContacts(counted).stream()
+                        .map(entry -> tableLine(book, counted, entry.getKey(), entry.getValue()))
+                        .toList()));
+    }
+
+    private static ContestTable.Line tableLine(BookRow book, CountedBook counted, long id, Contact contact) {
+        return new ContestTable.Line(
+                contact,
+                String.join(" ", sent(book, counted, contact).values()),
+                String.join(
+                        " ", received(counted, counted.inContest(id, contact)).values()),
+                Objects.requireNonNull(counted.score().verdict(id)));
+    }
+
+    /** All contacts of the contest with everything the log knows of them. */
+    String adi(BookRow book) {
+        List<Long> ids = scores.ask(book, counted -> contestContacts(counted).stream()
+                .map(Map.Entry::getKey)
+                .toList());
+        Map<Long, LoggedContact> logged = log.find(ids);
+        StringBuilder out = new StringBuilder();
+        AdiWriter adi = new AdiWriter(out);
+        try {
+            adi.header(clock.instant());
+            for (long id : ids) {
+                LoggedContact contact = logged.get(id);
+                if (contact != null) {
+                    adi.record(entities.complete(contact.contact()));
+                }
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return out.toString();
+    }
+
+    /** Score, multipliers and dupe sheet. */
+    ContestReport report(BookRow book) {
+        Map<String, Map<String, List<Band>>> multipliers = pace.multiplierBands(book);
+        return scores.ask(book, counted -> {
+            Map<Band, List<String>> calls = new LinkedHashMap<>();
+            counted.definition().bands().forEach(band -> calls.put(band, new ArrayList<>()));
+            contestContacts(counted).forEach(entry -> Objects.requireNonNull(
+                            calls.get(entry.getValue().band()))
+                    .add(entry.getValue().call().text()));
+            calls.values().removeIf(List::isEmpty);
+            return ContestReport.of(new ContestReport.Contents(
+                    book.contest,
+                    book.ownCall,
+                    ContestBooks.MOMENT.format(book.startsAt) + " to " + ContestBooks.MOMENT.format(book.endsAt)
+                            + " UTC",
+                    ContestBooks.choices(book),
+                    counted.score().score(),
+                    multipliers,
+                    calls));
+        });
     }
 
     /** Those on the bands and in the modes of the contest, the latest first, at most so many. */
@@ -64,12 +144,8 @@ class BookContacts {
     /** All contacts on the bands and in the modes of the contest; the adjudicator finds the dupes by himself. */
     String cabrillo(BookRow book) {
         return scores.ask(book, counted -> {
-            Map<String, String> header = new LinkedHashMap<>();
-            header.put("CALLSIGN", book.ownCall);
-            if (!book.power.isEmpty()) {
-                header.put("CATEGORY-POWER", book.power);
-            }
-            header.put("CLAIMED-SCORE", Long.toString(counted.score().score().score()));
+            List<Map.Entry<String, String>> header = BookHeader.of(
+                    book, counted.definition(), counted.score().score().score());
             List<ContestCabrillo.Row> rows = contestContacts(counted).stream()
                     .map(entry -> row(book, counted, entry.getKey(), entry.getValue()))
                     .toList();
@@ -102,11 +178,16 @@ class BookContacts {
         return received;
     }
 
-    /** What was sent then; what the book says where the contact has nothing of its own. */
+    /** What was sent then, in its order; what the book says where the contact has nothing of its own. */
     private static Map<String, String> sent(BookRow book, CountedBook counted, Contact contact) {
-        return counted.sentFields().stream()
-                .filter(field -> sent(field, book, contact) != null)
-                .collect(Collectors.toMap(ExchangeField::name, field -> String.valueOf(sent(field, book, contact))));
+        Map<String, String> sent = new LinkedHashMap<>();
+        for (ExchangeField field : counted.sentFields()) {
+            String value = sent(field, book, contact);
+            if (value != null) {
+                sent.put(field.name(), value);
+            }
+        }
+        return sent;
     }
 
     private static @Nullable String sent(ExchangeField field, BookRow book, Contact contact) {

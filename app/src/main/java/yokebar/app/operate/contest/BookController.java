@@ -2,6 +2,7 @@ package yokebar.app.operate.contest;
 
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -14,7 +15,12 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.operate.contest.channel.Channels;
+import yokebar.app.operate.contest.report.ReportPrint;
+import yokebar.app.operate.contest.sending.TextSending;
+import yokebar.app.platform.storage.OnConflict;
 import yokebar.app.platform.storage.StoresNothing;
+import yokebar.core.operate.contest.sending.TextSlot;
 
 /** The contest books over HTTP. */
 @RestController
@@ -26,14 +32,25 @@ class BookController {
     private final BookScores scores;
     private final BookContacts contacts;
     private final BookChecks checks;
+    private final BookPace pace;
     private final ContestLine line;
+    private final TextSending sending;
 
-    BookController(ContestBooks books, BookScores scores, BookContacts contacts, BookChecks checks, ContestLine line) {
+    BookController(
+            ContestBooks books,
+            BookScores scores,
+            BookContacts contacts,
+            BookChecks checks,
+            BookPace pace,
+            ContestLine line,
+            TextSending sending) {
         this.books = books;
         this.scores = scores;
         this.contacts = contacts;
         this.checks = checks;
+        this.pace = pace;
         this.line = line;
+        this.sending = sending;
     }
 
     /** All contest books, the latest contest first. */
@@ -48,10 +65,11 @@ class BookController {
         return books.add(draft);
     }
 
-    /** Corrects what a book sends, and its power class. */
+    /** Corrects what a book sends, its categories, the lines of its Cabrillo log and its goal. */
     @PutMapping("/{id}")
     BookView correctBook(@PathVariable long id, @RequestBody BookDraft draft) {
-        return books.correct(id, draft);
+        // Fields that are saved by themselves follow each other quickly; none may take back the one before.
+        return OnConflict.tryAgain(() -> books.correct(id, draft));
     }
 
     /** Takes a book away. Its contacts stay in the log. */
@@ -68,6 +86,18 @@ class BookController {
                 scores.ask(books.find(id), counted -> counted.score().score()));
     }
 
+    /** How a contest goes: rates, operating time and the score hour by hour, beside an earlier year. */
+    @GetMapping("/{id}/pace")
+    PaceView bookPace(@PathVariable long id) {
+        return pace.pace(books.find(id));
+    }
+
+    /** Which values of each multiplier were worked on which band. */
+    @GetMapping("/{id}/multipliers")
+    List<PaceView.MultiplierView> bookMultipliers(@PathVariable long id) {
+        return pace.multipliers(books.find(id));
+    }
+
     /** The latest contacts of a book with what each brings, at most 200. */
     @GetMapping("/{id}/contacts")
     List<BookContactView> bookContacts(@PathVariable long id) {
@@ -80,16 +110,54 @@ class BookController {
         return checks.findings(books.find(id));
     }
 
+    /** Serials that are in no contact though higher ones are, with the station that heard each, at most 200. */
+    @GetMapping("/{id}/serial-gaps")
+    List<BookChecks.SerialGap> bookSerialGaps(@PathVariable long id) {
+        return checks.gaps(books.find(id));
+    }
+
     /** The log of a book as Cabrillo 3.0. */
     @GetMapping(value = "/{id}/cabrillo", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
     ResponseEntity<String> bookCabrillo(@PathVariable long id) {
         BookRow book = books.find(id);
-        String file = book.ownCall.replace('/', '-').toLowerCase(Locale.ROOT) + ".log";
+        return download(book, ".log", contacts.cabrillo(book));
+    }
+
+    /** The contacts of a book as ADI, with everything the log knows of them. */
+    @GetMapping(value = "/{id}/adi", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
+    ResponseEntity<String> bookAdi(@PathVariable long id) {
+        BookRow book = books.find(id);
+        return download(book, ".adi", contacts.adi(book));
+    }
+
+    /** The contacts of a book as CSV, with what each brought. */
+    @GetMapping(value = "/{id}/csv", produces = "text/csv;charset=UTF-8")
+    ResponseEntity<String> bookCsv(@PathVariable long id) {
+        BookRow book = books.find(id);
+        return download(book, ".csv", contacts.csv(book));
+    }
+
+    /** Score, multipliers and dupe sheet of a book as text. */
+    @GetMapping(value = "/{id}/report", produces = MediaType.TEXT_PLAIN_VALUE + ";charset=UTF-8")
+    ResponseEntity<String> bookReport(@PathVariable long id) {
+        BookRow book = books.find(id);
+        return download(book, ".txt", contacts.report(book).text());
+    }
+
+    /** Score, multipliers and dupe sheet of a book as PDF. */
+    @GetMapping(value = "/{id}/report-pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> bookReportPdf(@PathVariable long id) {
+        BookRow book = books.find(id);
+        return download(book, ".pdf", ReportPrint.pdf(contacts.report(book)));
+    }
+
+    private static <T> ResponseEntity<T> download(BookRow book, String ending, T body) {
+        String file = book.ownCall.replace('/', '-').toLowerCase(Locale.ROOT) + ending;
         return ResponseEntity.ok()
                 .header(
                         HttpHeaders.CONTENT_DISPOSITION,
                         ContentDisposition.attachment().filename(file).build().toString())
-                .body(contacts.cabrillo(book));
+                .body(body);
     }
 
     /** Reads what is typed on the contest line, without logging it. */
@@ -97,6 +165,55 @@ class BookController {
     @PostMapping("/{id}/line/read")
     ContestLineView readContestLine(@PathVariable long id, @RequestBody ContestLineRequest request) {
         return line.read(books.find(id), request);
+    }
+
+    /**
+     * What was received, and where.
+     *
+     * @param words of what was received
+     * @param positionId where the radio is; null for a browser without a position
+     * @param frequency where there is no radio: as people write it, in kHz or MHz
+     * @param mode likewise, such as {@code RTTY}
+     */
+    record ReceivedWords(
+            @Nullable List<String> words,
+            @Nullable Long positionId,
+            @Nullable String frequency,
+            @Nullable String mode) {}
+
+    /** The calls among words that were received, with what a contact with each would bring. */
+    @StoresNothing
+    @PostMapping("/{id}/line/heard")
+    List<ContestLineView.ContestCallView> findHeardCalls(@PathVariable long id, @RequestBody ReceivedWords received) {
+        return line.heard(
+                books.find(id),
+                received.words() == null ? List.of() : received.words(),
+                new Channels.Typed(received.positionId(), received.frequency(), received.mode(), 0));
+    }
+
+    /** Sends the text that comes next in the contact of the contest line; the answer says whether it is to be logged now. */
+    @PostMapping("/{id}/line/next")
+    TextSending.SentText takeNextStep(@PathVariable long id, @RequestBody ContestLineRequest request) {
+        BookRow book = books.find(id);
+        return sending.takeNext(
+                request.positionId(),
+                request.wayOrFail(),
+                request.alreadySent(),
+                line.spoken(book, request),
+                () -> line.spokenWithSerial(book, request));
+    }
+
+    /** Sends the text that stands on a key. */
+    @PostMapping("/{id}/line/texts/{slot}")
+    TextSending.SentText sendContestText(
+            @PathVariable long id, @PathVariable TextSlot slot, @RequestBody ContestLineRequest request) {
+        BookRow book = books.find(id);
+        return sending.sendFrom(
+                request.positionId(),
+                request.wayOrFail(),
+                slot,
+                line.spoken(book, request),
+                () -> line.spokenWithSerial(book, request));
     }
 
     /** Logs what was typed on the contest line. */

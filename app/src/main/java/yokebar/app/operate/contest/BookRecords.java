@@ -2,6 +2,7 @@ package yokebar.app.operate.contest;
 
 import java.io.IOException;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.operate.contest.definition.ContestDefinitions;
 import yokebar.core.basics.call.Call;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.adif.AdifRecord;

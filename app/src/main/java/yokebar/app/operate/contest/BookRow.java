@@ -55,6 +55,23 @@ class BookRow {
     @Column(name = "sent")
     Map<String, String> sent = new HashMap<>();
 
+    /** The choices of the participant, by the category's name, but for the power class where it counts. */
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "contest_book_category", joinColumns = @JoinColumn(name = "book_id"))
+    @MapKeyColumn(name = "category")
+    @Column(name = "choice")
+    Map<String, String> category = new HashMap<>();
+
+    /** Further lines of the Cabrillo log by their names. */
+    @ElementCollection(fetch = FetchType.EAGER)
+    @CollectionTable(name = "contest_book_header", joinColumns = @JoinColumn(name = "book_id"))
+    @MapKeyColumn(name = "name")
+    @Column(name = "written")
+    Map<String, String> header = new HashMap<>();
+
+    /** The score the operator wants to reach; 0 for none. */
+    long goal;
+
     long number() {
         return Objects.requireNonNull(id, "not stored yet");
     }

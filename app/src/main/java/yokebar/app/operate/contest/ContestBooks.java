@@ -1,10 +1,13 @@
 package yokebar.app.operate.contest;
 
 import jakarta.persistence.EntityManager;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -12,6 +15,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.operate.contest.definition.ContestDefinitions;
+import yokebar.app.operate.contest.scoreboard.RunningContests;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.intake.BookImports;
 import yokebar.app.station.position.Positions;
@@ -26,8 +31,12 @@ import yokebar.core.operate.contest.Fact;
 
 /** The contest books: begun, corrected, taken away. Their contacts stay in the log whatever becomes of them. */
 @Service
-class ContestBooks implements BookImports {
+class ContestBooks implements BookImports, RunningContests {
     private static final int LOCATOR_CHARACTERS = 6;
+    /** Late contacts of a contest change its score on the scoreboard for so long after its end. */
+    private static final Duration STILL_POSTED = Duration.ofHours(1);
+
+    private static final long MAX_GOAL = 1_000_000_000_000L;
     static final DateTimeFormatter MOMENT =
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
 
@@ -77,6 +86,52 @@ class ContestBooks implements BookImports {
         return book;
     }
 
+    /** The latest book of the same contest and call before this one, or null. */
+    @Transactional(readOnly = true)
+    @Nullable
+    BookRow earlier(BookRow book) {
+        return db.createQuery(
+                        "from BookRow where ownCall = :call and contest = :contest and startsAt < :from order by startsAt desc",
+                        BookRow.class)
+                .setParameter("call", book.ownCall)
+                .setParameter("contest", book.contest)
+                .setParameter("from", book.startsAt)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst()
+                .orElse(null);
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public List<RunningContest> running(Instant now) {
+        return db
+                .createQuery("from BookRow where startsAt <= :now and endsAt > :over", BookRow.class)
+                .setParameter("now", now)
+                .setParameter("over", now.minus(STILL_POSTED))
+                .getResultList()
+                .stream()
+                .map(book -> scores.ask(
+                        book,
+                        counted -> new RunningContest(
+                                book.number(),
+                                counted.definition().cabrilloName(),
+                                book.ownCall,
+                                book.header.getOrDefault("CLUB", ""),
+                                choices(book),
+                                counted.score().score())))
+                .toList();
+    }
+
+    /** What the participant chose, the power class among it. */
+    static Map<String, String> choices(BookRow book) {
+        Map<String, String> choices = new LinkedHashMap<>(book.category);
+        if (!book.power.isEmpty()) {
+            choices.put("power", book.power);
+        }
+        return choices;
+    }
+
     @Override
     @Transactional(readOnly = true)
     public RecordReader intoBook(RecordReader file, long bookId) {
@@ -84,10 +139,7 @@ class ContestBooks implements BookImports {
     }
 
     static BookView view(BookRow row) {
-        List<String> exchange = ContestDefinitions.checked(row.definition).exchange().stream()
-                .map(ExchangeField::name)
-                .toList();
-        return BookView.of(row, exchange);
+        return BookView.of(row);
     }
 
     @Transactional
@@ -106,12 +158,11 @@ class ContestBooks implements BookImports {
         return view(book);
     }
 
-    /** Corrects what is sent and the power class; contest and call stay. */
+    /** Corrects what is sent, the categories, the lines of the log and the goal; contest and call stay. */
     @Transactional
     BookView correct(long id, BookDraft draft) {
         BookRow book = find(id);
         fill(book, ContestDefinitions.checked(book.definition), draft);
-        db.flush();
         events.publishEvent(new ContestUpdated());
         return view(book);
     }
@@ -125,13 +176,32 @@ class ContestBooks implements BookImports {
     }
 
     private void fill(BookRow book, ContestDefinition definition, BookDraft draft) {
-        String power = text(draft.power()).toUpperCase(Locale.ROOT);
+        boolean fresh = book.id == null;
+        String power = draft.power() == null && !fresh
+                ? book.power
+                : text(draft.power()).toUpperCase(Locale.ROOT);
         Map<String, Integer> factors = definition.score().powerFactors();
         if (!factors.isEmpty() && !factors.containsKey(power)) {
             throw new Rejection("power", "Say with how much power: " + String.join(", ", factors.keySet()) + ".");
         }
         book.power = factors.isEmpty() ? "" : power;
-        book.sent = sent(book, definition, draft.sent() == null ? Map.of() : draft.sent());
+        if (draft.sent() != null || fresh) {
+            book.sent = sent(book, definition, draft.sent() == null ? Map.of() : draft.sent());
+        }
+        Map<String, @Nullable String> category = new HashMap<>(book.category);
+        if (draft.category() != null) {
+            category.putAll(draft.category());
+        }
+        book.category = BookHeader.category(definition, category);
+        if (draft.header() != null) {
+            book.header = BookHeader.lines(book.header, draft.header());
+        }
+        if (draft.goal() != null) {
+            if (draft.goal() < 0 || draft.goal() > MAX_GOAL) {
+                throw new Rejection("goal", "A goal is a score from 1 to " + MAX_GOAL + ", or 0 for none.");
+            }
+            book.goal = draft.goal();
+        }
     }
 
     /** What is sent, as it was given, or as the call and the place say it. All that is wrong is told at once. */
@@ -154,7 +224,7 @@ class ContestBooks implements BookImports {
             } else if (!field.takes(value)) {
                 faults.add(new Rejection.Field(
                         "sent." + field.name(),
-                        "\"" + value + "\" is not a " + field.kind().written() + choice(field) + "."));
+                        "\"" + value + "\" is not a " + field.kind().words() + choice(field) + "."));
             } else {
                 sent.put(field.name(), value);
             }

@@ -8,76 +8,80 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.StringJoiner;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import yokebar.app.operate.contest.channel.Channel;
+import yokebar.app.operate.contest.channel.Channels;
+import yokebar.app.operate.contest.sending.SentSerials;
+import yokebar.app.operate.contest.sending.SpokenLine;
+import yokebar.app.operate.contest.sending.TextSending;
 import yokebar.app.operate.entry.EntryCompletion;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.intake.TypedContacts;
-import yokebar.app.station.position.Positions;
 import yokebar.app.station.reference.ReferenceData;
-import yokebar.core.basics.band.Band;
-import yokebar.core.basics.band.WrittenFrequency;
 import yokebar.core.basics.call.Call;
-import yokebar.core.basics.mode.Mode;
-import yokebar.core.basics.mode.ModeGroup;
-import yokebar.core.basics.mode.Modes;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.AdifFrequency;
 import yokebar.core.log.contact.AdifTime;
+import yokebar.core.log.contact.Contact;
 import yokebar.core.log.contact.ContactAdif;
 import yokebar.core.log.contact.Reading;
 import yokebar.core.log.index.LogFields;
 import yokebar.core.operate.contest.ContestEntry;
 import yokebar.core.operate.contest.ExchangeField;
 import yokebar.core.operate.contest.ExchangeKind;
+import yokebar.core.operate.contest.sending.StandardTexts;
+import yokebar.core.operate.contest.sending.TextTemplate;
 import yokebar.core.operate.line.LineText;
-import yokebar.core.sources.radio.RadioCompletion;
-import yokebar.core.sources.radio.RadioMode;
 
 /** The contest line: reads what is typed while it is typed, and logs it. */
 @Service
 class ContestLine {
     private static final int LONGEST_LINE = 200;
-    /** A line that waited longer was made where the radio was then. */
-    private static final long LATE_MS = 5_000;
+    private static final int MAX_HEARD = 100;
 
     private static final long LONGEST_WAIT_MS = Duration.ofHours(12).toMillis();
 
     private final BookScores scores;
-    private final Positions positions;
+    private final Channels channels;
     private final ReferenceData reference;
     private final EntryCompletion completion;
+    private final LineHints hints;
     private final TypedContacts contacts;
+    private final TextSending sending;
+    private final SentSerials serials;
     private final Clock clock;
     private final Object logging = new Object();
 
     ContestLine(
             BookScores scores,
-            Positions positions,
+            Channels channels,
             ReferenceData reference,
             EntryCompletion completion,
+            LineHints hints,
             TypedContacts contacts,
+            TextSending sending,
+            SentSerials serials,
             Clock clock) {
         this.scores = scores;
-        this.positions = positions;
+        this.channels = channels;
         this.reference = reference;
         this.completion = completion;
+        this.hints = hints;
         this.contacts = contacts;
+        this.sending = sending;
+        this.serials = serials;
         this.clock = clock;
     }
 
-    /** Where the line would be logged. */
-    private record Channel(@Nullable Long frequencyHz, @Nullable Band band, @Nullable Mode mode, boolean fromRadio) {
-
-        /** 599 by key and in digital modes, 59 by voice. */
-        String usualReport() {
-            return mode != null && mode.group() == ModeGroup.PHONE ? "59" : "599";
-        }
-    }
-
     ContestLineView read(BookRow book, ContestLineRequest request) {
-        return scores.ask(book, counted -> view(book, counted, request, clock.instant()));
+        Instant now = clock.instant();
+        Call call = ContestEntry.call(text(request));
+        List<Contact> earlier = hints.earlier(call, now);
+        List<LineHints.Likely> likely = hints.likely(text(request), call);
+        return scores.ask(book, counted -> view(book, counted, request, now, earlier, likely));
     }
 
     /**
@@ -99,9 +103,9 @@ class ContestLine {
 
     private ContestLogged store(BookRow book, ContestLineRequest request) {
         Instant now = clock.instant().minusMillis(Math.max(0, Math.min(request.agoMs(), LONGEST_WAIT_MS)));
-        Channel channel = channel(request);
+        Channel channel = channel(book, typed(request));
         AdifFields record = scores.ask(book, counted -> {
-            ContestLineView view = view(book, counted, request, now);
+            ContestLineView view = view(book, counted, request, now, List.of(), List.of());
             if (!view.problems().isEmpty()) {
                 throw new Rejection("text", String.join(" ", view.problems()));
             }
@@ -114,7 +118,13 @@ class ContestLine {
             if (channel.band() == null || channel.mode() == null) {
                 throw new Rejection("frequency", "No radio says where you are; give the frequency and the mode.");
             }
-            return record(book, counted, entry(counted, request, channel, now), channel, now)
+            return record(
+                            book,
+                            counted,
+                            entry(counted, request, channel, now),
+                            channel,
+                            now,
+                            sent(book, counted, channel, key(request)))
                     .with(LogFields.CONTEST_LINE, request.key());
         });
         TypedContacts.Typed typed = completion.complete(record, now, request.positionId(), text(request));
@@ -127,35 +137,149 @@ class ContestLine {
                 stored.changeId());
     }
 
-    private ContestLineView view(BookRow book, CountedBook counted, ContestLineRequest request, Instant now) {
-        Channel channel = channel(request);
+    private ContestLineView view(
+            BookRow book,
+            CountedBook counted,
+            ContestLineRequest request,
+            Instant now,
+            List<Contact> earlier,
+            List<LineHints.Likely> likely) {
+        Channel channel = channel(book, typed(request));
         ContestEntry entry = entry(counted, request, channel, now);
         boolean tunes = entry.call() == null && LineText.read(text(request)).tunes();
         List<String> problems = new ArrayList<>();
-        List<String> unread = tunes ? List.of() : entry.unread();
-        unread.forEach(word -> problems.add("\"" + word + "\" fits no part of the exchange."));
-        WorthView worth = null;
-        String country = "";
-        if (entry.call() != null && channel.band() != null && channel.mode() != null) {
-            AdifFields record = reference.placed(record(book, counted, entry, channel, now), now);
-            country = Objects.requireNonNullElse(record.get("COUNTRY"), "");
-            if (ContactAdif.read(record, null) instanceof Reading.Readable readable) {
-                worth = WorthView.of(counted.worth(readable.contact()));
-            }
-        }
+        entry.unread().stream()
+                // What may become a call is not wrong yet.
+                .filter(word -> !tunes && (entry.call() != null || !word.matches("[A-Z0-9/]+")))
+                .forEach(word -> problems.add(unread(word)));
+        Map<String, String> sent = sent(book, counted, channel, key(request));
+        AdifFields placed = placed(book, counted, entry, channel, now, sent);
+        String noTexts = request.way() == null ? null : sending.obstacle(request.positionId());
         return new ContestLineView(
                 entry.call() == null ? null : entry.call().text(),
-                country,
+                placed == null ? "" : Objects.requireNonNullElse(placed.get("COUNTRY"), ""),
                 entry.received(),
                 entry.missing().stream().map(ExchangeField::name).toList(),
-                String.join(" ", sent(book, counted, channel).values()),
+                hints.guessed(counted, entry, earlier, now),
+                hints.questions(counted, entry, earlier, now),
+                tunes ? List.of() : calls(book, counted, likely, channel, now, sent),
+                String.join(" ", sent.values()),
                 channel.frequencyHz(),
                 channel.band() == null ? null : channel.band().adifName(),
                 channel.mode() == null ? null : channel.mode().label(),
                 channel.fromRadio(),
-                worth,
+                worth(counted, placed),
                 tunes,
+                request.way() == null || noTexts != null
+                        ? null
+                        : sending.next(request.way(), request.alreadySent(), spoken(book, entry, sent, counted)),
+                noTexts,
                 problems);
+    }
+
+    private List<ContestLineView.ContestCallView> calls(
+            BookRow book,
+            CountedBook counted,
+            List<LineHints.Likely> calls,
+            Channel channel,
+            Instant now,
+            Map<String, String> sent) {
+        return calls.stream()
+                .map(one -> new ContestLineView.ContestCallView(
+                        one.call().text(),
+                        one.oneSlip(),
+                        worth(counted, placed(book, counted, only(one.call()), channel, now, sent))))
+                .toList();
+    }
+
+    /** The whole calls among words that were received, each once, with what a contact would bring; our own is left out. */
+    List<ContestLineView.ContestCallView> heard(BookRow book, List<String> words, Channels.Typed typed) {
+        List<LineHints.Likely> calls = words.stream()
+                .map(ContestEntry::call)
+                .filter(call -> call != null && !call.text().equals(book.ownCall))
+                .distinct()
+                .limit(MAX_HEARD)
+                .map(call -> new LineHints.Likely(call, false))
+                .toList();
+        Channel channel = channel(book, typed);
+        return scores.ask(
+                book,
+                counted -> calls(book, counted, calls, channel, clock.instant(), sent(book, counted, channel, "")));
+    }
+
+    /** What can be said of a line. */
+    SpokenLine spoken(BookRow book, ContestLineRequest request) {
+        Instant now = clock.instant();
+        Channel channel = channel(book, typed(request));
+        return scores.ask(
+                book,
+                counted -> spoken(
+                        book,
+                        entry(counted, request, channel, now),
+                        sent(book, counted, channel, key(request)),
+                        counted));
+    }
+
+    /** What can be said of a line, with a serial that is its own from now on. */
+    SpokenLine spokenWithSerial(BookRow book, ContestLineRequest request) {
+        synchronized (logging) {
+            SpokenLine line = spoken(book, request);
+            if (!line.values().serial().isEmpty()) {
+                int serial = Integer.parseInt(line.values().serial());
+                serials.give(
+                        book.number(),
+                        new SentSerials.Sent(key(request), serial, line.values().call(), clock.instant()));
+            }
+            return line;
+        }
+    }
+
+    private static SpokenLine spoken(BookRow book, ContestEntry entry, Map<String, String> sent, CountedBook counted) {
+        StringJoiner exchange = new StringJoiner(" ");
+        String serial = "";
+        for (ExchangeField field : counted.sentFields()) {
+            String value = sent.getOrDefault(field.name(), "");
+            exchange.add(field.kind() == ExchangeKind.REPORT ? StandardTexts.report(value) : value);
+            serial = field.kind() == ExchangeKind.SERIAL ? value : serial;
+        }
+        return new SpokenLine(
+                entry.call() != null
+                        && entry.missing().isEmpty()
+                        && entry.unread().isEmpty(),
+                entry.unread().isEmpty() ? "" : unread(entry.unread().get(0)),
+                new TextTemplate.Values(
+                        entry.call() == null ? "" : entry.call().text(),
+                        book.ownCall,
+                        exchange.toString(),
+                        serial,
+                        StandardTexts.missing(entry.missing())));
+    }
+
+    private static String unread(String word) {
+        return "\"" + word + "\" fits no part of the exchange.";
+    }
+
+    private static ContestEntry only(Call call) {
+        return new ContestEntry(call, Map.of(), List.of(), List.of());
+    }
+
+    /** What would be logged; null while the call, the frequency or the mode is not known. */
+    private @Nullable AdifFields placed(
+            BookRow book,
+            CountedBook counted,
+            ContestEntry entry,
+            Channel channel,
+            Instant now,
+            Map<String, String> sent) {
+        return entry.call() == null || channel.band() == null || channel.mode() == null
+                ? null
+                : reference.placed(record(book, counted, entry, channel, now, sent), now);
+    }
+
+    private static @Nullable WorthView worth(CountedBook counted, @Nullable AdifFields placed) {
+        return placed != null && ContactAdif.read(placed, null) instanceof Reading.Readable readable
+                ? WorthView.of(counted.worth(readable.contact()))
+                : null;
     }
 
     private static ContestEntry entry(CountedBook counted, ContestLineRequest request, Channel channel, Instant now) {
@@ -165,7 +289,13 @@ class ContestLine {
         return ContestEntry.read(text, fields, channel.usualReport());
     }
 
-    private AdifFields record(BookRow book, CountedBook counted, ContestEntry entry, Channel channel, Instant now) {
+    private AdifFields record(
+            BookRow book,
+            CountedBook counted,
+            ContestEntry entry,
+            Channel channel,
+            Instant now,
+            Map<String, String> sent) {
         AdifFields.Builder fields = new AdifFields.Builder();
         fields.put("CALL", String.valueOf(entry.call()));
         fields.put("QSO_DATE", AdifTime.date(now)).put("TIME_ON", AdifTime.time(now, true));
@@ -178,7 +308,7 @@ class ContestLine {
         fields.put("STATION_CALLSIGN", book.ownCall)
                 .put("CONTEST_ID", counted.definition().cabrilloName());
         List<ExchangeField> exchange = counted.definition().exchange();
-        put(sent(book, counted, channel), exchange, "RST_SENT", "STX", fields);
+        put(sent, exchange, "RST_SENT", "STX", fields);
         put(entry.received(), exchange, "RST_RCVD", "SRX", fields);
         // A zone, a state, a locator or a name that was heard is known of the station outside of the contest, too.
         for (ExchangeField field : exchange) {
@@ -213,13 +343,13 @@ class ContestLine {
     }
 
     /** What is sent next, by the names of the exchange's fields, in their order. */
-    private static Map<String, String> sent(BookRow book, CountedBook counted, Channel channel) {
+    private Map<String, String> sent(BookRow book, CountedBook counted, Channel channel, String key) {
         Map<String, String> sent = new LinkedHashMap<>();
         for (ExchangeField field : counted.sentFields()) {
             String value =
                     switch (field.kind()) {
                         case REPORT -> channel.usualReport();
-                        case SERIAL -> Integer.toString(counted.nextSerial());
+                        case SERIAL -> Integer.toString(serial(book, counted, key));
                         default -> book.sent.get(field.name());
                     };
             if (value != null) {
@@ -229,24 +359,23 @@ class ContestLine {
         return sent;
     }
 
-    private Channel channel(ContestLineRequest request) {
-        Channel given = given(request);
-        RadioCompletion.Reading radio = positions.reading(request.positionId()).orElse(null);
-        Long hz = radio == null ? null : radio.state().transmitHz();
-        if (radio == null || hz == null || request.agoMs() > LATE_MS && given.band() != null) {
-            return given;
-        }
-        RadioMode set = radio.state().mode();
-        return new Channel(hz, Band.of(hz), set == null ? null : radio.mapping().toLog(set, hz), true);
+    /** The one that was sent from the line already, else the next. */
+    private int serial(BookRow book, CountedBook counted, String key) {
+        return serials.of(book.number(), key)
+                .orElseGet(() -> Math.max(counted.nextSerial(), serials.highest(book.number()) + 1));
     }
 
-    private static Channel given(ContestLineRequest request) {
-        String frequency =
-                request.frequency() == null ? "" : request.frequency().strip();
-        Long hz = frequency.isEmpty() ? null : WrittenFrequency.read(frequency);
-        Band band = hz == null ? null : Band.of(hz);
-        Mode mode = request.mode() == null ? null : Modes.read(request.mode(), null);
-        return new Channel(band == null ? null : hz, band, mode, false);
+    private Channel channel(BookRow book, Channels.Typed typed) {
+        return channels.of(
+                typed, () -> scores.ask(book, counted -> counted.definition().modes()));
+    }
+
+    private static Channels.Typed typed(ContestLineRequest request) {
+        return new Channels.Typed(request.positionId(), request.frequency(), request.mode(), request.agoMs());
+    }
+
+    private static String key(ContestLineRequest request) {
+        return request.key() == null ? "" : request.key();
     }
 
     private static String text(ContestLineRequest request) {

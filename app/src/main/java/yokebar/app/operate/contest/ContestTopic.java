@@ -3,6 +3,7 @@ package yokebar.app.operate.contest;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.operate.contest.sending.ContestTextsChanged;
 import yokebar.app.platform.live.LiveMessage;
 import yokebar.app.platform.live.LivePages;
 import yokebar.app.platform.live.LiveTopic;
@@ -20,6 +21,11 @@ class ContestTopic implements LiveTopic {
 
     @TransactionalEventListener(fallbackExecution = true)
     void updated(ContestUpdated event) {
+        pages.due(this);
+    }
+
+    @TransactionalEventListener(fallbackExecution = true)
+    void textsChanged(ContestTextsChanged event) {
         pages.due(this);
     }
 

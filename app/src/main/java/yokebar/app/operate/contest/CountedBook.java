@@ -5,8 +5,12 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.NavigableSet;
 import java.util.Optional;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.operate.contest.definition.ContestDefinitions;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.entity.Entities;
 import yokebar.core.basics.geo.Locator;
@@ -39,7 +43,7 @@ final class CountedBook {
         ownCall = book.ownCall;
         facts = new ContactFacts(definition, entities);
         own = facts.own(new Call(ownCall), definition.from(), locator, book.sent);
-        score = new ContestScore(definition, own, book.power);
+        score = new ContestScore(definition, own, BookHeader.choices(book, definition));
     }
 
     ContestDefinition definition() {
@@ -105,13 +109,41 @@ final class CountedBook {
 
     /** What a station sends. */
     List<ExchangeField> fieldsOf(Call call, Instant at) {
-        return facts.sentBy(facts.own(call, at, null, Map.of()));
+        return facts.sentBy(usualFacts(call, at));
+    }
+
+    /** What the call of a station says about it. */
+    Map<Fact, String> usualFacts(Call call, Instant at) {
+        return facts.own(call, at, null, Map.of());
+    }
+
+    ExchangeField field(String name) {
+        return definition.exchange().stream()
+                .filter(field -> field.name().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** What was received in a field, this year or in an earlier one; null in a contact that was not of this contest. */
+    @Nullable
+    String received(Contact contact, ExchangeField field) {
+        boolean ofThisContest =
+                takes(contact) || definition.cabrilloName().equalsIgnoreCase(contact.detail("CONTEST_ID"));
+        return ofThisContest ? facts.of(NOT_LOGGED, contact).facts().get(Fact.exchange(field.name())) : null;
     }
 
     /** The serial that comes next: one more than the highest that was sent. */
     int nextSerial() {
         return 1
                 + contacts.values().stream().mapToInt(CountedBook::serial).max().orElse(0);
+    }
+
+    /** All that were sent in contacts of the log. */
+    NavigableSet<Integer> serials() {
+        return contacts.values().stream()
+                .map(CountedBook::serial)
+                .filter(serial -> serial > 0)
+                .collect(Collectors.toCollection(TreeSet::new));
     }
 
     private static int serial(Contact contact) {

@@ -20,21 +20,9 @@ record WorthView(boolean counts, boolean dupe, String reason, long points, List<
         return new WorthView(
                 verdict.outcome() == Outcome.COUNTS,
                 verdict.outcome() == Outcome.DUPE,
-                reason(verdict.outcome()),
+                verdict.outcome().reason(),
                 verdict.points(),
                 verdict.multipliers(),
                 verdict.bonus());
-    }
-
-    private static String reason(Outcome outcome) {
-        return switch (outcome) {
-            case COUNTS -> "";
-            case DUPE -> "worked before";
-            case OUTSIDE_PERIODS -> "outside the times of the contest";
-            case OTHER_BAND -> "not on a band of the contest";
-            case OTHER_MODE -> "not in a mode of the contest";
-            case NO_EXCHANGE -> "no exchange received";
-            case NOT_COUNTED -> "these stations do not work each other";
-        };
     }
 }

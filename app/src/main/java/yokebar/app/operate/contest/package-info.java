@@ -7,15 +7,22 @@
         id = "operate.contest",
         allowedDependencies = {
             "log",
+            "log :: search",
             "log :: store",
             "operate.entry",
             "platform.live",
             "platform.rejection",
+            "platform.secret",
             "platform.storage",
+            "platform.web",
+            "sources.hookup",
             "sources.intake",
+            "sources.radio",
+            "sources.text",
             "station.position",
             "station.profile",
-            "station.reference"
+            "station.reference",
+            "station.settings"
         })
 package yokebar.app.operate.contest;
 

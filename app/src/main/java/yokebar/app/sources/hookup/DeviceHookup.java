@@ -10,7 +10,7 @@ import yokebar.links.platform.status.LinkStatus;
 import yokebar.links.sources.device.ManagedLink;
 
 /**
- * A device as a coupling.
+ * A device, or a program that is connected to like one, as a coupling.
  *
  * @param <L> the kind of link
  */
@@ -31,13 +31,14 @@ public final class DeviceHookup<L extends ManagedLink> extends LinkCoupling<L> {
      */
     public DeviceHookup(
             String id,
+            Kind kind,
             String name,
             String where,
             Clock clock,
             Supplier<L> links,
             Function<L, Optional<String>> proof,
             Runnable changed) {
-        super(id, Kind.DEVICE, name, clock);
+        super(id, kind, name, clock);
         this.where = where;
         this.links = links;
         this.proof = proof;

@@ -13,7 +13,9 @@ public interface Hookup {
         CALLBOOK,
         CLOCK,
         COPY,
-        SERVICE
+        SCOREBOARD,
+        SERVICE,
+        TEXT
     }
 
     /** A short stable name for addresses and storage, such as {@code adif-datagrams}. */

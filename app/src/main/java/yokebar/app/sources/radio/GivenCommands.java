@@ -23,12 +23,29 @@ final class GivenCommands {
     /** @param what in words, for when it is refused */
     private record Waiting(String field, String what, CompletableFuture<CommandOutcome> outcome) {}
 
+    /** To set something. */
     GivenCommands(Radio radio) {
         if (!radio.mayCommand()) {
-            throw new Rejection(
-                    "id", "A program is transmitting with " + radio.row().name + ", so nothing was changed.");
+            String who = radio.sendingText() == null ? "A program is transmitting" : "A text is being sent";
+            throw new Rejection("id", who + " with " + radio.row().name + ", so nothing was changed.");
         }
         this.radio = radio;
+    }
+
+    /** For its keyer; who has the right to transmit is asked elsewhere. */
+    private GivenCommands(Radio radio, String field, RadioCommand command, String what) {
+        this.radio = radio;
+        tell(field, command, what);
+    }
+
+    static void sendText(Radio radio, String text) {
+        new GivenCommands(radio, "text", new RadioCommand.SendText(text), "the text").await();
+    }
+
+    /** A program that transmits keys by itself; the speed of the radio's keyer is nothing to it. */
+    static void setKeyerSpeed(Radio radio, int wordsPerMinute) {
+        String what = wordsPerMinute + " words a minute";
+        new GivenCommands(radio, "wordsPerMinute", new RadioCommand.SetKeyerSpeed(wordsPerMinute), what).await();
     }
 
     void tune(Vfo vfo, long hz) {

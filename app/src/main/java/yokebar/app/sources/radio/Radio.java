@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import org.jspecify.annotations.Nullable;
 import yokebar.app.sources.hookup.DeviceHookup;
+import yokebar.app.sources.hookup.Hookup;
 import yokebar.core.sources.radio.RadioCommand;
 import yokebar.core.sources.radio.RadioState;
 import yokebar.links.platform.wire.DeviceAddress;
@@ -27,7 +28,11 @@ final class Radio implements SharedRadio {
     private final DeviceHookup<RadioLink> hookup;
     private final RadioEndpoint endpoint;
     private final long maxHz;
+    /** Who transmits when a text is sent for the operator. */
+    private final Object operator = new Object();
+
     private volatile @Nullable Instant cutOff;
+    private volatile String text = "";
 
     /** To be told of what changes. */
     interface Listener {
@@ -52,6 +57,7 @@ final class Radio implements SharedRadio {
                 new RadioLink.Habits(Duration.ofMillis(row.pollEveryMs), Duration.ofSeconds(row.keyingLimitS));
         this.hookup = new DeviceHookup<>(
                 hookupId(row.number()),
+                Hookup.Kind.DEVICE,
                 row.name,
                 address.words(),
                 clock,
@@ -170,6 +176,29 @@ final class Radio implements SharedRadio {
     @Override
     public boolean isKeyedBy(Object program) {
         return keying().map(Keying::owner).filter(owner -> owner == program).isPresent();
+    }
+
+    /** Asks to have texts keyed for the operator. */
+    Keying.Answer pressForText(String what) {
+        Keying.Answer answer = press(operator, true);
+        if (answer == Keying.Answer.YES) {
+            text = what;
+            listener.moved(this);
+        }
+        return answer;
+    }
+
+    /** Ends a text that is being sent for the operator, and those behind it. */
+    void stopText() {
+        if (isKeyedBy(operator)) {
+            release(operator);
+        }
+    }
+
+    /** What is sent for the operator now; null when nothing is. */
+    @Nullable
+    String sendingText() {
+        return isKeyedBy(operator) ? text : null;
     }
 
     @Override

@@ -21,10 +21,12 @@ import yokebar.links.platform.wire.SerialPorts;
 class RadioController {
     private final Radios radios;
     private final RadioTuning radioTuning;
+    private final RadioTexts radioTexts;
 
-    RadioController(Radios radios, RadioTuning radioTuning) {
+    RadioController(Radios radios, RadioTuning radioTuning, RadioTexts radioTexts) {
         this.radios = radios;
         this.radioTuning = radioTuning;
+        this.radioTexts = radioTexts;
     }
 
     /** A dialect to choose. */
@@ -64,6 +66,13 @@ class RadioController {
             return hz;
         }
     }
+
+    /**
+     * How fast the keyer of a radio sends.
+     *
+     * @param wordsPerMinute words of the length of PARIS a minute, 6 to 48
+     */
+    record KeyerSpeed(int wordsPerMinute) {}
 
     /** Whether a command went to the radio; what it made of it shows in its next reports. */
     record CommandSent(boolean sent) {}
@@ -112,6 +121,22 @@ class RadioController {
     @PostMapping("/{id}/tune")
     CommandSent tune(@PathVariable long id, @RequestBody Tuning tuning) {
         radioTuning.tune(id, tuning.hz(), tuning.mode(), tuning.split());
+        return new CommandSent(true);
+    }
+
+    /** Sets how fast the keyer of a radio sends. */
+    @StoresNothing
+    @PostMapping("/{id}/keyer-speed")
+    CommandSent setKeyerSpeed(@PathVariable long id, @RequestBody KeyerSpeed speed) {
+        radioTexts.setSpeed(id, speed.wordsPerMinute());
+        return new CommandSent(true);
+    }
+
+    /** Ends the text that a radio sends, and those that wait. */
+    @StoresNothing
+    @PostMapping("/{id}/stop-text")
+    CommandSent stopText(@PathVariable long id) {
+        radioTexts.stop(id);
         return new CommandSent(true);
     }
 }

@@ -16,6 +16,7 @@ import yokebar.links.sources.radio.RadioDialects;
  * @param fullPowerW what full power is, W
  * @param pollEveryMs how often it is asked, ms
  * @param shareTransmit whether programs at that port may transmit; left out, it stays as it is, and is off at first
+ * @param sendTexts whether it sends texts for the operator; left out, it stays as it is, and is off at first
  * @param keyingLimitS no transmission through Yokebar is longer, s
  * @param rotorId the rotator that turns its antenna; 0 for the first that can, left out it stays
  * @param sharePort where other programs find it, 0 for not at all; left out, a new radio gets the next free one
@@ -31,6 +32,7 @@ record RadioDraft(
         @Nullable Boolean lowerSidebandKeyed,
         @Nullable Integer sharePort,
         @Nullable Boolean shareTransmit,
+        @Nullable Boolean sendTexts,
         @Nullable Integer keyingLimitS,
         @Nullable Long rotorId) {
     /** Long enough for a long over, short enough for a hot day. */
@@ -52,6 +54,7 @@ record RadioDraft(
                 lowerSidebandKeyed,
                 sharePort,
                 shareTransmit,
+                sendTexts,
                 keyingLimitS,
                 rotor);
     }
@@ -88,6 +91,9 @@ record RadioDraft(
         }
         if (shareTransmit != null) {
             row.shareTransmit = shareTransmit;
+        }
+        if (sendTexts != null) {
+            row.sendTexts = sendTexts;
         }
         if (keyingLimitS != null) {
             row.keyingLimitS = within(

@@ -49,6 +49,9 @@ class RadioRow {
     /** Whether programs at that port may transmit. */
     boolean shareTransmit;
 
+    /** Whether it sends texts for the operator. */
+    boolean sendTexts;
+
     /** No transmission through Yokebar is longer, s. */
     @Column(name = "keying_limit_s")
     int keyingLimitS = RadioDraft.DEFAULT_KEYING_LIMIT_S;

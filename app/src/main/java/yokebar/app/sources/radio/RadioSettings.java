@@ -50,7 +50,8 @@ class RadioSettings implements SettingsPart {
                                 r.pollEveryMs(),
                                 r.lowerSidebandKeyed(),
                                 r.sharePort() == null ? 0 : r.sharePort(),
-                                // Whether programs may transmit is decided at this computer, not by a file.
+                                // Whether it may transmit is decided at this computer, not by a file.
+                                null,
                                 null,
                                 r.keyingLimitS(),
                                 null),

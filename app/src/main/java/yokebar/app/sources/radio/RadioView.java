@@ -19,6 +19,8 @@ import yokebar.links.sources.share.RadioShare;
  * @param sharePort where other programs find it; null when it is not shared
  * @param shareProblem why it is not shared though it should be
  * @param shareTransmit whether programs at that port may transmit
+ * @param sendTexts whether it sends texts for the operator
+ * @param sendingText what it sends for the operator now; null when it sends no text
  * @param keyingLimitS no transmission through Yokebar is longer, s
  * @param rotorId the rotator that turns its antenna; null for the first that can
  * @param programs those that use it now
@@ -40,6 +42,8 @@ public record RadioView(
         @Nullable Integer sharePort,
         @Nullable String shareProblem,
         boolean shareTransmit,
+        boolean sendTexts,
+        @Nullable String sendingText,
         int keyingLimitS,
         @Nullable Long rotorId,
         List<Program> programs,
@@ -106,6 +110,8 @@ public record RadioView(
                 row.sharePort,
                 radio.sharing().problem(),
                 row.shareTransmit,
+                row.sendTexts,
+                radio.sendingText(),
                 row.keyingLimitS,
                 row.rotorId,
                 radio.sharing().programs(),

@@ -204,7 +204,7 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         if (before != null) {
             before.stop();
         }
-        if (row.sharePort != null && row.shareTransmit) {
+        if (row.sendTexts || row.sharePort != null && row.shareTransmit) {
             rescue.prepare();
         }
         hookups.register(fresh.hookup());
@@ -219,9 +219,14 @@ public class Radios implements SmartLifecycle, Radio.Listener {
         }
         // What it reports is known a moment before the link counts as connected.
         if (!radio.hookup().live() && radio.state().equals(RadioState.UNKNOWN)) {
-            throw new Rejection("id", radio.row().name + " is not connected, so it was not tuned.");
+            throw new Rejection("id", radio.row().name + " is not connected, so nothing was changed.");
         }
         return radio;
+    }
+
+    @Nullable
+    Radio find(long id) {
+        return radios.get(id);
     }
 
     RadioDialects dialects() {

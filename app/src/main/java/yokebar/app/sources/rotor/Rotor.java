@@ -3,6 +3,7 @@ package yokebar.app.sources.rotor;
 import java.time.Clock;
 import java.util.Optional;
 import yokebar.app.sources.hookup.DeviceHookup;
+import yokebar.app.sources.hookup.Hookup;
 import yokebar.core.sources.rotor.RotorState;
 import yokebar.links.platform.wire.DeviceAddress;
 import yokebar.links.sources.rotor.RotorLink;
@@ -24,6 +25,7 @@ final class Rotor {
         DeviceAddress address = DeviceAddress.of(row.address, row.baud);
         this.hookup = new DeviceHookup<>(
                 hookupId(row.number()),
+                Hookup.Kind.DEVICE,
                 row.name,
                 address.words(),
                 clock,

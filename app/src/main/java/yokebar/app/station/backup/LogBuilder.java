@@ -261,8 +261,10 @@ final class LogBuilder {
 
     /** What another computer, or this one before, was allowed or had written does not count for the log that is built. */
     private static void beginHere(Statement statement) throws SQLException {
-        if (columns(statement, "radio").containsKey("share_transmit")) {
-            statement.execute("update radio set share_transmit = false");
+        for (String permission : List.of("share_transmit", "send_texts")) {
+            if (columns(statement, "radio").containsKey(permission)) {
+                statement.execute("update radio set " + permission + " = false");
+            }
         }
         if (columns(statement, "safety").containsKey("copy_of_another_log")) {
             statement.execute("update safety set copy_of_another_log = true");

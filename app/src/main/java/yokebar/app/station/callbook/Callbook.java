@@ -12,18 +12,17 @@ import java.util.function.BooleanSupplier;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.platform.storage.RowCache;
 import yokebar.app.sources.hookup.Hookups;
-import yokebar.app.sources.hookup.ServiceCoupling;
+import yokebar.app.sources.hookup.ServiceHookup;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.CallParts;
 import yokebar.core.basics.picture.PictureFormat;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
-import yokebar.links.station.callbook.CallbookAccount;
 import yokebar.links.station.callbook.CallbookClient;
 import yokebar.links.station.callbook.CallbookEntry;
 
@@ -32,7 +31,7 @@ import yokebar.links.station.callbook.CallbookEntry;
  * nobody who logs ever waits for it.
  */
 @Component
-public class Callbook extends ServiceCoupling implements SmartLifecycle {
+public class Callbook extends ServiceHookup {
     static final String ID = "callbook";
     static final String NAME = "Callbook";
     private static final Logger LOG = LoggerFactory.getLogger(Callbook.class);
@@ -43,45 +42,19 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
     private final Semaphore waiting = new Semaphore(MAX_LOOKUPS);
 
     private final CallbookStore store;
-    private final Hookups hookups;
     private final ReentrantLock oneQuestion = new ReentrantLock();
     private final AtomicInteger questions = new AtomicInteger();
-    private volatile @Nullable CallbookClient client;
-    private volatile boolean running;
+    private final RowCache<String, CallbookClient> client = new RowCache<>();
 
     Callbook(CallbookStore store, Hookups hookups, Clock clock) {
         super(ID, Kind.CALLBOOK, NAME, hookups, clock);
         this.store = store;
-        this.hookups = hookups;
-    }
-
-    @Override
-    public void start() {
-        running = true;
-        hookups.register(this);
-        if (hookups.wanted(ID)) {
-            connect();
-        }
-    }
-
-    @Override
-    public void stop() {
-        running = false;
-    }
-
-    @Override
-    public boolean isRunning() {
-        return running;
     }
 
     @TransactionalEventListener
     void changed(CallbookStore.Changed event) {
-        client = null;
-        if (complete() && hookups.wanted(ID)) {
-            connect();
-        } else {
-            disconnect();
-        }
+        client.forget();
+        setUpAnew();
     }
 
     /** What is known here already. */
@@ -203,14 +176,11 @@ public class Callbook extends ServiceCoupling implements SmartLifecycle {
     }
 
     private CallbookClient client() {
-        CallbookClient known = client;
-        if (known == null) {
-            CallbookAccount account =
-                    store.account().orElseThrow(() -> new IllegalStateException("The callbook is not set up"));
-            known = new CallbookClient(NAME, account);
-            client = known;
-        }
-        return known;
+        return client.get(
+                NAME,
+                () -> new CallbookClient(
+                        NAME,
+                        store.account().orElseThrow(() -> new IllegalStateException("The callbook is not set up"))));
     }
 
     @Override

@@ -16,9 +16,11 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
+import yokebar.app.operate.contest.channel.Channels;
+import yokebar.app.operate.contest.sending.SentSerials;
+import yokebar.app.operate.contest.sending.TextSending;
 import yokebar.app.operate.entry.EntryCompletion;
 import yokebar.app.sources.intake.TypedContacts;
-import yokebar.app.station.position.Positions;
 import yokebar.app.station.reference.ReferenceData;
 
 /** The contest line over HTTP. */
@@ -30,7 +32,7 @@ class ContestLineTest extends ContestTest {
     private BookScores scores;
 
     @Autowired
-    private Positions positions;
+    private Channels channels;
 
     @Autowired
     private ReferenceData reference;
@@ -39,7 +41,16 @@ class ContestLineTest extends ContestTest {
     private EntryCompletion completion;
 
     @Autowired
+    private LineHints hints;
+
+    @Autowired
     private TypedContacts contacts;
+
+    @Autowired
+    private TextSending sending;
+
+    @Autowired
+    private SentSerials serials;
 
     @Autowired
     private Clock clock;
@@ -54,6 +65,59 @@ class ContestLineTest extends ContestTest {
         assertThat(half.path("worth").path("points").asInt()).isEqualTo(3);
         assertThat(half.path("worth").path("multipliers").toString()).isEqualTo("[\"zones\"]");
         assertThat(count("contact")).isZero();
+    }
+
+    @Test
+    void whatAStationLikelySendsIsGuessedFromWhatItSentOrFromItsCall() throws Exception {
+        assertThat(read("w1qab").path("guessed").toString()).as("by its call").isEqualTo("{\"zone\":\"5\"}");
+        log("w1qab 12 4");
+        JsonNode again = read("w1qab");
+        assertThat(again.path("guessed").toString()).as("as it sent").isEqualTo("{\"zone\":\"4\"}");
+        assertThat(read("w1qab 13 4").path("guessed")).isEmpty();
+    }
+
+    /** Another year's contest is a contact of the log with its name. */
+    @Test
+    void whatWasSentInAnEarlierYearIsGuessedToo() throws Exception {
+        importText(worked("DL1QAA", 0, "14.025", "CW", "7", "15")
+                .replaceFirst("<qso_date:8>\\d{8}", "<qso_date:8>20250104")
+                .replace("<eor>", record("contest_id", "HARBOUR-HOURS")));
+        assertThat(read("dl1qaa").path("guessed").path("zone").asString()).isEqualTo("15");
+    }
+
+    @Test
+    void anOddExchangeIsAskedAboutAndStopsNothing() throws Exception {
+        assertThat(read("w1qab 12 14").path("questions"))
+                .extracting(JsonNode::asString)
+                .containsExactly("By its call it would be in CQ zone 5.");
+        log("w1qab 12 14");
+        assertThat(read("w1qab 13 14").path("questions")).isEmpty();
+        assertThat(read("w1qab 9 5").path("questions"))
+                .extracting(JsonNode::asString)
+                .satisfiesExactly(text -> assertThat(text).startsWith("It sent serial 12 at "), text -> assertThat(text)
+                        .startsWith("It sent zone 14 at "));
+        assertThat(read("w1qab 9 5").path("problems")).isEmpty();
+    }
+
+    @Test
+    void callsOfTheLogAreLikelyWithWhatTheyAreWorth() throws Exception {
+        log("w1qab 12 5");
+        JsonNode part = read("1qa").path("likely").path(0);
+        assertThat(part.path("call").asString()).isEqualTo("W1QAB");
+        assertThat(part.path("oneSlip").asBoolean()).isFalse();
+        assertThat(part.path("worth").path("dupe").asBoolean()).isTrue();
+        assertThat(read("w1q").path("likely").path(0).path("call").asString())
+                .as("what could be a call of its own")
+                .isEqualTo("W1QAB");
+        JsonNode slip = read("w1qac").path("likely").path(0);
+        assertThat(slip.path("call").asString()).isEqualTo("W1QAB");
+        assertThat(slip.path("oneSlip").asBoolean()).isTrue();
+        assertThat(read("w1qab").path("likely")).as("it is in the log").isEmpty();
+        assertThat(read("7025").path("likely")).as("a frequency").isEmpty();
+    }
+
+    private JsonNode read(String text) throws Exception {
+        return ok(type("read", text, ""));
     }
 
     @Test
@@ -96,9 +160,11 @@ class ContestLineTest extends ContestTest {
     @Test
     void aLineThatIsSentAgainAfterARestartIsLoggedOnce() throws Exception {
         ok(type("log", "w1qab 12 5", "one"));
-        ContestLine restarted = new ContestLine(scores, positions, reference, completion, contacts, clock);
+        ContestLine restarted =
+                new ContestLine(scores, channels, reference, completion, hints, contacts, sending, serials, clock);
         ContestLogged again = restarted.log(
-                books.find(bookId), new ContestLineRequest("w1qab 12 5", null, "14.025", "CW", 2_000, "one"));
+                books.find(bookId),
+                new ContestLineRequest("w1qab 12 5", null, "14.025", "CW", 2_000, "one", null, null));
         assertThat(again.fresh()).isFalse();
         assertThat(count("contact")).isEqualTo(1);
     }

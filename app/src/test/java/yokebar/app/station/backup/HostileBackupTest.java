@@ -122,22 +122,22 @@ class HostileBackupTest {
     }
 
     @Test
-    void restoredLogAllowsNoProgramToTransmit() throws Exception {
+    void restoredLogAllowsNobodyToTransmit() throws Exception {
         Path database = folder.resolve("allowed");
         makeLog(database);
         Path backup = folder.resolve("allowed.zip");
         try (Connection connection = open(database)) {
             try (Statement statement = connection.createStatement()) {
                 statement.execute("insert into radio (id, version, name, dialect, address, bus, full_power_w,"
-                        + " poll_every_ms, lower_sideband_keyed, share_transmit) values (1, 0, 'Bench', 'semicolon',"
-                        + " '127.0.0.1:7402', 0, 100, 200, false, true)");
+                        + " poll_every_ms, lower_sideband_keyed, share_transmit, send_texts) values (1, 0, 'Bench', 'semicolon',"
+                        + " '127.0.0.1:7402', 0, 100, 200, false, true, true)");
             }
             DatabaseRows.write(connection, backup, Clock.systemUTC().instant());
         }
         restore.restore(backup);
         try (Connection connection = open(StagedLog.folder(home).resolve("log"));
                 Statement statement = connection.createStatement();
-                var row = statement.executeQuery("select share_transmit from radio")) {
+                var row = statement.executeQuery("select share_transmit or send_texts from radio")) {
             row.next();
             assertThat(row.getBoolean(1)).isFalse();
         }

@@ -52,7 +52,8 @@ public final class ContactFacts {
             facts.put(Fact.PERIOD, Integer.toString(period));
         }
         received(contact, facts).forEach((field, value) -> put(field, value, facts));
-        return new ContestContact(id, contact.start(), contact.call(), contact.band(), mode, Map.copyOf(facts));
+        return new ContestContact(
+                id, contact.start(), contact.call(), contact.band(), contact.frequencyHz(), mode, Map.copyOf(facts));
     }
 
     /**

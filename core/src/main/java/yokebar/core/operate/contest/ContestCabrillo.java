@@ -39,14 +39,14 @@ public final class ContestCabrillo {
             Map<String, String> received) {}
 
     /**
-     * @param header further lines of the head by their names, such as {@code CATEGORY-OPERATOR}
+     * @param header further lines of the head, each a name such as {@code CATEGORY-OPERATOR} and what it says
      * @param rows one for each contact; where a field was not sent or not received a hyphen is written
      */
-    public static String text(ContestDefinition definition, Map<String, String> header, List<Row> rows) {
+    public static String text(ContestDefinition definition, List<Map.Entry<String, String>> header, List<Row> rows) {
         StringBuilder text = new StringBuilder("START-OF-LOG: 3.0\n");
         text.append("CONTEST: ").append(definition.cabrilloName()).append('\n');
-        header.forEach(
-                (name, value) -> text.append(name).append(": ").append(value).append('\n'));
+        header.forEach(line ->
+                text.append(line.getKey()).append(": ").append(line.getValue()).append('\n'));
         text.append("CREATED-BY: Yokebar\n");
         for (Row row : rows) {
             text.append(line(row, definition.exchange())).append('\n');

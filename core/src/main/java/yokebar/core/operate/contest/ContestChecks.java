@@ -197,6 +197,9 @@ public final class ContestChecks {
                 add(one, Finding.Kind.OUTSIDE, one.contact().band().adifName() + " is no band of the contest.");
             case OTHER_MODE ->
                 add(one, Finding.Kind.OUTSIDE, one.contact().mode().written() + " is no mode of the contest.");
+            case OVER_TIME -> add(one, Finding.Kind.OUTSIDE, "It was made after the operating time was used up.");
+            case BAND_CHANGED -> add(one, Finding.Kind.OUTSIDE, "The band had been changed too often in that hour.");
+            case NOT_MOVED -> add(one, Finding.Kind.OUTSIDE, "Too many contacts in a row were made in one place.");
             case NO_EXCHANGE, NOT_COUNTED -> {
                 // An ordinary contact of that time, or one the rules leave out: nothing to correct.
             }

@@ -2,6 +2,7 @@ package yokebar.core.operate.contest;
 
 import java.time.Instant;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.call.Call;
 
@@ -10,6 +11,14 @@ import yokebar.core.basics.call.Call;
  *
  * @param id of the contact in the log
  * @param start UTC
+ * @param frequencyHz null when only the band is known
  * @param facts what is known about it; only what is known
  */
-public record ContestContact(long id, Instant start, Call call, Band band, ContestMode mode, Map<Fact, String> facts) {}
+public record ContestContact(
+        long id,
+        Instant start,
+        Call call,
+        Band band,
+        @Nullable Long frequencyHz,
+        ContestMode mode,
+        Map<Fact, String> facts) {}

@@ -4,6 +4,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Set;
 import yokebar.core.basics.band.Band;
+import yokebar.core.operate.contest.limit.Category;
+import yokebar.core.operate.contest.limit.Limit;
 
 /**
  * The rules of one contest.
@@ -20,6 +22,8 @@ import yokebar.core.basics.band.Band;
  * @param multipliers what the points are multiplied by
  * @param bonuses what is added at the end
  * @param score how the score comes from all this
+ * @param categories the choices a participant makes
+ * @param limits by which a contact does not count because of those before it; one of each kind at most
  */
 public record ContestDefinition(
         String name,
@@ -33,7 +37,9 @@ public record ContestDefinition(
         List<PointRule> points,
         List<CountedValue> multipliers,
         List<Bonus> bonuses,
-        ScoreRule score) {
+        ScoreRule score,
+        List<Category> categories,
+        List<Limit> limits) {
 
     /** Its first moment, UTC. */
     public Instant from() {

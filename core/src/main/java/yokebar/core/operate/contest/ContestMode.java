@@ -1,6 +1,7 @@
 package yokebar.core.operate.contest;
 
 import java.util.Locale;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.ModeGroup;
@@ -24,6 +25,20 @@ public enum ContestMode {
         }
         ModeGroup group = mode.group();
         return group == ModeGroup.CW ? CW : group == ModeGroup.PHONE ? PHONE : DIGITAL;
+    }
+
+    /**
+     * The mode that is meant by what a radio is set to. Radioteletype is sent in a sideband or in a mode for data, so a radio does
+     * not always say it.
+     *
+     * @param set as the radio is set; null when the radio cannot tell, as in a mode for data
+     * @param modes of the contest
+     * @param decoding whether decoders of radioteletype run
+     */
+    public static @Nullable Mode meant(@Nullable Mode set, Set<ContestMode> modes, boolean decoding) {
+        ContestMode as = set == null ? DIGITAL : of(set);
+        boolean notHere = as != CW && !modes.contains(as);
+        return modes.contains(RTTY) && (notHere || as == DIGITAL && decoding) ? new Mode("RTTY", null) : set;
     }
 
     /** The mode of a name in any case, or null. */

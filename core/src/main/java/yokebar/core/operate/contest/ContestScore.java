@@ -1,5 +1,6 @@
 package yokebar.core.operate.contest;
 
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
@@ -15,8 +16,10 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
-import yokebar.core.basics.geo.Locator;
-import yokebar.core.basics.geo.Path;
+import yokebar.core.operate.contest.limit.Breach;
+import yokebar.core.operate.contest.limit.Category;
+import yokebar.core.operate.contest.limit.LimitCourse;
+import yokebar.core.operate.contest.limit.Moment;
 
 /**
  * Counts the contacts of one contest. Contacts may come in any order, be changed and taken out again; each time only what
@@ -32,30 +35,36 @@ public final class ContestScore {
     /** What is received in the contest and nowhere else. */
     private final Set<Fact> exchangeFacts;
 
-    private final int powerFactor;
+    private final String power;
     private final Map<Long, Entry> entries = new HashMap<>();
     /** Contacts that would be dupes of each other, by what they have in common. */
     private final Map<String, TreeSet<Entry>> repeats = new HashMap<>();
 
     private final List<Holders> multipliers = new ArrayList<>();
     private final List<Holders> bonuses = new ArrayList<>();
+    private final LimitCourse course;
     private final Map<Band, BandCount> bands = new EnumMap<>(Band.class);
 
     /**
      * @param own what is known of the own station
-     * @param power the power class, such as {@code LOW}; one the definition has no factor for counts once
+     * @param category the choices that were made, by the category's name, with that of power; a power the definition has no factor
+     *     for counts once
      */
-    public ContestScore(ContestDefinition definition, Map<Fact, String> own, String power) {
+    public ContestScore(ContestDefinition definition, Map<Fact, String> own, Map<String, String> category) {
         this.definition = definition;
         this.own = own;
         exchangeFacts = definition.exchange().stream()
                 .filter(field -> field.kind() != ExchangeKind.REPORT)
                 .map(field -> Fact.exchange(field.name()))
                 .collect(Collectors.toSet());
-        powerFactor = definition.score().powerFactors().getOrDefault(power, 1);
+        power = category.getOrDefault(Category.POWER, "");
+        course = new LimitCourse(definition.limits(), category);
         definition.multipliers().forEach(value -> multipliers.add(new Holders(value)));
         definition.bonuses().forEach(bonus -> bonuses.add(new Holders(bonus.value())));
     }
+
+    /** A contact with what it is worth. */
+    public record Judged(ContestContact contact, Verdict verdict) {}
 
     /** One contact with what it comes to at present. */
     private static final class Entry {
@@ -129,22 +138,59 @@ public final class ContestScore {
         remove(contact.id());
         Entry entry = new Entry(contact, outcome, worth(contact));
         entries.put(contact.id(), entry);
-        if (entry.outcome == Outcome.COUNTS) {
-            // Until it is settled nothing of it is counted yet.
-            entry.outcome = Outcome.DUPE;
-            bands.computeIfAbsent(contact.band(), b -> new BandCount()).dupes++;
-            TreeSet<Entry> group = repeats.computeIfAbsent(repeatKey(contact), k -> new TreeSet<>(BY_TIME));
-            group.add(entry);
-            settle(group);
+        if (outcome == Outcome.COUNTS) {
+            List<Long> others =
+                    course.put(new Moment(contact.id(), contact.start(), contact.band(), contact.frequencyHz()));
+            entry.outcome = allowed(contact.id());
+            if (entry.outcome == Outcome.COUNTS) {
+                enter(entry);
+            }
+            others.forEach(this::reconsider);
         }
+    }
+
+    /** What the limits say of a contact that counts otherwise. */
+    private Outcome allowed(long id) {
+        Breach breach = course.breach(id);
+        if (breach == null) {
+            return Outcome.COUNTS;
+        }
+        return switch (breach) {
+            case OPERATING_TIME -> Outcome.OVER_TIME;
+            case BAND_CHANGES -> Outcome.BAND_CHANGED;
+            case MOVING -> Outcome.NOT_MOVED;
+        };
+    }
+
+    /** Another contact came or went, and the limits say something else of this one. */
+    private void reconsider(long id) {
+        Entry entry = Objects.requireNonNull(entries.get(id));
+        leave(entry);
+        entry.outcome = allowed(id);
+        if (entry.outcome == Outcome.COUNTS) {
+            enter(entry);
+        }
+    }
+
+    private void enter(Entry entry) {
+        // Until it is settled nothing of it is counted yet.
+        entry.outcome = Outcome.DUPE;
+        bands.computeIfAbsent(entry.contact.band(), b -> new BandCount()).dupes++;
+        TreeSet<Entry> group = repeats.computeIfAbsent(repeatKey(entry.contact), k -> new TreeSet<>(BY_TIME));
+        group.add(entry);
+        settle(group);
     }
 
     /** Takes a contact out; nothing happens when it is not there. */
     public void remove(long id) {
         Entry entry = entries.remove(id);
-        if (entry == null) {
-            return;
+        if (entry != null) {
+            leave(entry);
+            course.remove(id).forEach(this::reconsider);
         }
+    }
+
+    private void leave(Entry entry) {
         String key = repeatKey(entry.contact);
         TreeSet<Entry> group = repeats.get(key);
         if (group == null || !group.remove(entry)) {
@@ -227,17 +273,21 @@ public final class ContestScore {
                 points,
                 counts,
                 bonus,
-                points * factor(counts) * powerFactor + bonus,
+                definition.score().total(points, counts, power, bonus),
                 byBand);
     }
 
-    private long factor(Map<String, Integer> counts) {
-        return switch (definition.score().multiplyBy()) {
-            case NOTHING -> 1;
-            case SUM -> counts.values().stream().mapToLong(Integer::longValue).sum();
-            case PRODUCT ->
-                counts.values().stream().mapToLong(Integer::longValue).reduce(1, (a, b) -> a * b);
-        };
+    /** All contacts in the order they were made, with what each is worth at present. */
+    public List<Judged> inOrder() {
+        return entries.values().stream()
+                .sorted(BY_TIME)
+                .map(entry -> new Judged(entry.contact, Objects.requireNonNull(verdict(entry.contact.id()))))
+                .toList();
+    }
+
+    /** The operating time that is left; null where it has no limit. */
+    public @Nullable Duration operatingTimeLeft() {
+        return course.left();
     }
 
     private List<Score.BandScore> byBand() {
@@ -313,23 +363,11 @@ public final class ContestScore {
     }
 
     private long worth(ContestContact contact) {
-        for (PointRule rule : definition.points()) {
-            if (meets(rule.when(), contact)) {
-                return rule.pointsPerKm() == 0 ? rule.points() : rule.pointsPerKm() * kilometres(contact);
-            }
-        }
-        return 0;
-    }
-
-    /** Begun kilometres count as whole ones, at least one; none where a locator is missing. */
-    private long kilometres(ContestContact contact) {
-        Locator here = Locator.read(own.getOrDefault(Fact.LOCATOR, ""));
-        Locator there = Locator.read(contact.facts().getOrDefault(Fact.LOCATOR, ""));
-        if (here == null || there == null) {
-            return 0;
-        }
-        return Math.max(
-                1, (long) Math.ceil(Path.between(here.centre(), there.centre()).distanceKm()));
+        return definition.points().stream()
+                .filter(rule -> meets(rule.when(), contact))
+                .findFirst()
+                .map(rule -> rule.worth(contact.facts(), own))
+                .orElse(0L);
     }
 
     private boolean meets(List<Condition> conditions, ContestContact contact) {

@@ -17,6 +17,8 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
 import yokebar.core.operate.contest.ScoreRule.MultiplyBy;
+import yokebar.core.operate.contest.limit.Category;
+import yokebar.core.operate.contest.limit.LimitReader;
 import yokebar.core.platform.definition.DefinitionFields;
 import yokebar.core.platform.definition.DefinitionProblem;
 import yokebar.core.platform.definition.DefinitionText;
@@ -77,7 +79,9 @@ public final class DefinitionReader {
                 "points",
                 "multipliers",
                 "bonuses",
-                "score");
+                "score",
+                "categories",
+                "limits");
         String name = name(fields);
         String cabrilloName = fields.text("cabrillo name");
         if (!cabrilloName.isEmpty() && !cabrilloName.matches("[A-Z0-9-]{1,32}")) {
@@ -99,6 +103,8 @@ public final class DefinitionReader {
         List<Bonus> bonuses = new ArrayList<>();
         fields.entries("bonuses").forEach(entry -> bonuses.add(bonus(entry)));
         namedOnce(fields, "bonuses", bonuses.stream().map(Bonus::value).toList());
+        ScoreRule score = score(fields.fields("score"), multipliers);
+        List<Category> categories = categories(fields, score);
         return new ContestDefinition(
                 name,
                 cabrilloName,
@@ -111,7 +117,21 @@ public final class DefinitionReader {
                 points,
                 multipliers,
                 bonuses,
-                score(fields.fields("score"), multipliers));
+                score,
+                categories,
+                LimitReader.limits(fields.fields("limits"), categories));
+    }
+
+    /** Where power counts, the rule of the score says what there is to choose. */
+    private static List<Category> categories(DefinitionFields fields, ScoreRule score) {
+        List<Category> all = new ArrayList<>(LimitReader.categories(fields));
+        if (!score.powerFactors().isEmpty()) {
+            if (all.stream().anyMatch(category -> category.name().equals(Category.POWER))) {
+                fields.report("categories", "The choices of \"power\" stand under \"score: power\" already.");
+            }
+            all.add(new Category(Category.POWER, score.powerFactors().keySet(), false));
+        }
+        return all;
     }
 
     private static String name(DefinitionFields fields) {
@@ -195,7 +215,7 @@ public final class DefinitionReader {
             allowed.stream()
                     .filter(value -> !kind.takes(value))
                     .findFirst()
-                    .ifPresent(value -> entry.report("allowed", "\"" + value + "\" is not a " + kind.written() + "."));
+                    .ifPresent(value -> entry.report("allowed", "\"" + value + "\" is not a " + kind.words() + "."));
             int width = entry.numberOr("width", 1, MAX_WIDTH, kind.width());
             read.add(new ExchangeField(name, kind, allowed, width, conditions(entry.fields("sent by"))));
         }

@@ -43,6 +43,15 @@ public enum ExchangeKind {
         return name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
+    /** As people write it. */
+    public String words() {
+        return switch (this) {
+            case CQ_ZONE -> "CQ zone";
+            case ITU_ZONE -> "ITU zone";
+            default -> written();
+        };
+    }
+
     /** @param word in capitals */
     boolean takes(String word) {
         return shape.matcher(word).matches();

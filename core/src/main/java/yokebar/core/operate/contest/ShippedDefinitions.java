@@ -18,7 +18,8 @@ public final class ShippedDefinitions {
             "wednesday-hour",
             "generations",
             "keepers-roll",
-            "six-by-four");
+            "six-by-four",
+            "hopscotch-sprint");
 
     private ShippedDefinitions() {}
 

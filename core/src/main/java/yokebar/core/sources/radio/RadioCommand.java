@@ -42,6 +42,16 @@ public sealed interface RadioCommand {
     /** Set the power, W. */
     record SetPower(int watts) implements RadioCommand {}
 
+    /**
+     * Set how fast the radio's own keyer sends.
+     *
+     * @param wordsPerMinute words of the length of PARIS a minute, 6 to 48
+     */
+    record SetKeyerSpeed(int wordsPerMinute) implements RadioCommand {
+        public static final int SLOWEST = 6;
+        public static final int FASTEST = 48;
+    }
+
     /** Send a text in Morse code with the radio's own keyer. */
     record SendText(String text) implements RadioCommand {}
 }

@@ -21,7 +21,7 @@ class ContestCabrilloTest {
 
     private static final String TEXT = ContestCabrillo.text(
             SUMMIT,
-            Map.of("CALLSIGN", "CU9QYB"),
+            List.of(Map.entry("CALLSIGN", "CU9QYB")),
             List.of(
                     new ContestCabrillo.Row(
                             Instant.parse("2027-07-03T14:01:30Z"),

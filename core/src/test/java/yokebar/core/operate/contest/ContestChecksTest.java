@@ -52,7 +52,7 @@ class ContestChecksTest {
         long id = contacts.size() + 1;
         Instant at = Instant.parse("2027-01-02T12:00:00Z").plusSeconds(60 * id);
         contacts.add(new ContestChecks.Checked(
-                new ContestContact(id, at, new Call(call), Band.M20, ContestMode.CW, facts), outcome, sent));
+                new ContestContact(id, at, new Call(call), Band.M20, null, ContestMode.CW, facts), outcome, sent));
         return this;
     }
 
@@ -109,6 +109,7 @@ class ContestChecksTest {
                             party.from().plusSeconds(60L * made.size()),
                             new Call("CU7QAA"),
                             Band.M40,
+                            null,
                             ContestMode.CW,
                             Map.of(new Fact(moving), value)),
                     Outcome.COUNTS,

@@ -18,11 +18,11 @@ class ContestScoreTest {
             .definition());
 
     private final ContactFacts facts = new ContactFacts(PREFIXES, Entities.shipped());
-    private final ContestScore score = new ContestScore(PREFIXES, Map.of(Fact.CONTINENT, "EU"), "");
+    private final ContestScore score = new ContestScore(PREFIXES, Map.of(Fact.CONTINENT, "EU"), Map.of());
 
     private ContestContact contact(long id, String at, String... received) {
         MadeContact made = new MadeContact(
-                id, Instant.parse("2027-03-13T" + at + "Z"), "W1QAA", Band.M20, "SSB", List.of(received));
+                id, Instant.parse("2027-03-13T" + at + "Z"), "W1QAA", Band.M20, 14_200_000, "SSB", List.of(received));
         return facts.of(id, made.logged());
     }
 
@@ -64,7 +64,7 @@ class ContestScoreTest {
                         Objects.requireNonNull(ShippedDefinitions.texts().get("corvo-calling")))
                 .definition());
         ContactFacts seen = new ContactFacts(calling, Entities.shipped());
-        ContestScore outside = new ContestScore(calling, Map.of(Fact.ENTITY, "230"), "");
+        ContestScore outside = new ContestScore(calling, Map.of(Fact.ENTITY, "230"), Map.of());
         outside.put(seen.of(1, made(1, "W1QAA", "59", "7")));
         outside.put(seen.of(2, made(2, "CU2QAA", "59", "COR", "8")));
         assertThat(Objects.requireNonNull(outside.verdict(1)).outcome()).isEqualTo(Outcome.NOT_COUNTED);
@@ -73,7 +73,7 @@ class ContestScoreTest {
 
     private static Contact made(long id, String call, String... received) {
         Instant at = Instant.parse("2027-01-16T19:00:00Z");
-        return new MadeContact(id, at, call, Band.M20, "SSB", List.of(received)).logged();
+        return new MadeContact(id, at, call, Band.M20, 14_200_000, "SSB", List.of(received)).logged();
     }
 
     @Test

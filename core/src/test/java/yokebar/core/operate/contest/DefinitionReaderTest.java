@@ -3,10 +3,13 @@ package yokebar.core.operate.contest;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import yokebar.core.operate.contest.limit.Limit;
 import yokebar.core.platform.definition.DefinitionProblem;
 
 class DefinitionReaderTest {
@@ -27,6 +30,10 @@ class DefinitionReaderTest {
               - {points: 2}
             multipliers:
               - {name: berths, of: exchange.berth}
+            categories:
+              - {name: operator, choices: [SINGLE-OP, MULTI-OP]}
+            limits:
+              moving: {contacts: 2, khz: 1, when: {operator: SINGLE-OP}}
             """;
 
     private static List<DefinitionProblem> problems(String text) {
@@ -42,6 +49,8 @@ class DefinitionReaderTest {
         assertThat(definition.exchange().get(1).allowed()).containsExactlyInAnyOrder("A", "B");
         assertThat(definition.points().get(0).when()).containsExactly(new Condition.LikeOwn(Fact.ENTITY, true));
         assertThat(definition.score().multiplyBy()).isEqualTo(ScoreRule.MultiplyBy.SUM);
+        assertThat(definition.limits())
+                .containsExactly(new Limit.Moving(2, 1000, Map.of("operator", Set.of("SINGLE-OP"))));
     }
 
     /** One mistake each: what is replaced by what, and the line and the beginning of the sentence about it. */
@@ -65,7 +74,14 @@ class DefinitionReaderTest {
                 "points: 1|points: &one 1|12|Write the value out; references (& and *) are not used",
                 "work again: {each: [band]}|work again: {each: [band], each: [mode]}|10|The field \"each\" is there twice.",
                 "name: Harbour Hour|name: [Harbour, Hour]|1|The field \"name\" has one value, not several.",
-                "modes: CW|modes: {CW: yes}|6|The field \"modes\" has one value, not several."
+                "modes: CW|modes: {CW: yes}|6|The field \"modes\" has one value, not several.",
+                "name: operator|name: Operator|17|A category has a name of at most 20 small letters and hyphens.",
+                "choices: [SINGLE-OP, MULTI-OP]|choices: []|17|Say what there is to choose from.",
+                "choices: [SINGLE-OP, MULTI-OP]|choices: [SINGLE-OP], optional: maybe|17|\"optional\" is true or false.",
+                "operator: SINGLE-OP}|overlay: SINGLE-OP}|19|There is no category \"overlay\"; there are operator.",
+                "operator: SINGLE-OP}|operator: TWO}|19|\"TWO\" is no choice of \"operator\"; there are SINGLE-OP, MULTI-OP.",
+                "khz: 1,|khz: 0,|19|\"0\" is not a whole number from 1 to 1000.",
+                "moving: {|standing: {|19|There is no field \"standing\" here; there are operating time,"
             })
     void eachMistakeIsToldWithItsLine(String right, String wrong, int line, String sentence) {
         assertThat(RIGHT).contains(right);

@@ -54,7 +54,10 @@ class DefinitionSchemaTest {
                 "score: {multiply by: two}",
                 "counts: same",
                 "work again: {every: [band]}",
-                "multipliers: [{name: zones}]"
+                "multipliers: [{name: zones}]",
+                "limits: {moving: {contacts: 2}}",
+                "limits: {operating time: {most hours: 400, break minutes: 30}}",
+                "categories: [{name: operator}]"
             })
     void whatOneRefusesTheOtherRefuses(String line) {
         String text = Objects.requireNonNull(ShippedDefinitions.texts().get("wednesday-hour"));

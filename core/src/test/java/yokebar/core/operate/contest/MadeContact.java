@@ -14,7 +14,7 @@ import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.Contact;
 
 /** A contact as somebody made it, with what was received word for word; not how the rules see it. */
-record MadeContact(long id, Instant start, String call, Band band, String mode, List<String> received) {
+record MadeContact(long id, Instant start, String call, Band band, long hz, String mode, List<String> received) {
     private static final List<String> PREFIXES = List.of(
             "CU2", "CU7", "CT1", "EA8", "DL3", "OZ1", "F5", "W1", "W6", "K9", "VE3", "ZP5", "PY2", "JA1", "VK3", "ZL2",
             "ZS6");
@@ -33,11 +33,17 @@ record MadeContact(long id, Instant start, String call, Band band, String mode, 
         long seconds = until.getEpochSecond() - from.getEpochSecond();
         long early = Math.max(1, seconds / 20);
         String call = PREFIXES.get(random.nextInt(PREFIXES.size())) + "Q" + letter(random, 5) + letter(random, 5);
+        Instant start = from.plusSeconds(random.nextLong(seconds + 2 * early) - early);
+        // For most of an hour on one band, and for most of a minute in one place.
+        long hour = start.getEpochSecond() / 3600;
+        Band band = bands.get((int) ((random.nextInt(12) == 0 ? random.nextInt(99) : hour) % bands.size()));
+        band = random.nextInt(30) == 0 ? Band.M17 : band;
         return new MadeContact(
                 id,
-                from.plusSeconds(random.nextLong(seconds + 2 * early) - early),
+                start,
                 random.nextInt(40) == 0 ? "CU9QLZ" : call,
-                random.nextInt(30) == 0 ? Band.M17 : bands.get(random.nextInt(bands.size())),
+                band,
+                band.lowHz() + 10_000 + start.getEpochSecond() / 50 % 20 * 400,
                 MODES.get(random.nextInt(MODES.size())),
                 answer.of(random, call, id));
     }
@@ -71,7 +77,7 @@ record MadeContact(long id, Instant start, String call, Band band, String mode, 
                 true,
                 null,
                 band,
-                null,
+                hz,
                 Objects.requireNonNull(Modes.read(mode, null)),
                 null,
                 fields.build());

@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.Predicate;
+import java.util.function.Supplier;
 import java.util.function.ToLongFunction;
 import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
@@ -43,6 +44,7 @@ final class PlainScorer {
     private final Map<String, Function<MadeContact, @Nullable String>> multipliers = new LinkedHashMap<>();
     private ToLongFunction<MadeContact> bonus = c -> 0;
     private Function<MadeContact, @Nullable String> bonusOnce = c -> null;
+    private Supplier<Limit> limits = () -> c -> true;
     private boolean product;
     private int factor = 1;
 
@@ -53,11 +55,17 @@ final class PlainScorer {
         this.answer = answer;
     }
 
+    /** Looks at the contacts one after the other and says whether the next one may be made. */
+    interface Limit {
+        boolean allows(MadeContact next);
+    }
+
     record Result(int contacts, int dupes, long points, Map<String, Integer> multipliers, long bonus, long score) {}
 
     Result score(List<MadeContact> made) {
         List<MadeContact> inOrder = new ArrayList<>(made);
         inOrder.sort(Comparator.comparing(MadeContact::start).thenComparing(MadeContact::id));
+        Limit limit = limits.get();
         Map<String, Long> last = new HashMap<>();
         Map<String, Set<String>> brought = new LinkedHashMap<>();
         multipliers.keySet().forEach(name -> brought.put(name, new HashSet<>()));
@@ -68,6 +76,9 @@ final class PlainScorer {
         long extra = 0;
         for (MadeContact c : inOrder) {
             if (!inTime.test(c.start()) || !bands.contains(c.band()) || !modes.contains(c.mode())) {
+                continue;
+            }
+            if (!limit.allows(c)) {
                 continue;
             }
             Long before = last.get(dupe.apply(c));
@@ -121,6 +132,7 @@ final class PlainScorer {
                         (r, call, id) -> List.of("59", "" + id));
                 s.points = c -> entity(c) == 149 ? 1 : (european(c) ? 2 : 3) * (low(c) ? 2 : 1);
                 s.multipliers.put("prefixes", c -> Prefix.of(new Call(c.call())).text());
+                s.limits = () -> PlainLimits.hours(18, 60);
                 yield s;
             }
             case "corvo-calling" -> {
@@ -231,7 +243,22 @@ final class PlainScorer {
                 s.points = c -> number(c.last()) == 36 ? 1 : european(c) ? 3 : 5;
                 s.multipliers.put("zones", c -> c.last() + c.band() + c.mode());
                 s.multipliers.put("states", c -> c.state() == null ? null : c.state() + c.mode());
+                s.limits = () -> {
+                    Limit hours = PlainLimits.hours(16, 30);
+                    Limit changes = PlainLimits.changes(8);
+                    return c -> hours.allows(c) & changes.allows(c);
+                };
                 s.factor = 3;
+                yield s;
+            }
+            case "hopscotch-sprint" -> {
+                PlainScorer s = new PlainScorer(
+                        List.of(Band.M80, Band.M40, Band.M20),
+                        Set.of("CW"),
+                        between("2027-02-06T18:00:00Z", "2027-02-06T22:00:00Z"),
+                        (r, call, id) -> List.of("" + id, r.nextBoolean() ? "ANA" : "RUI"));
+                s.multipliers.put("prefixes", c -> Prefix.of(new Call(c.call())).text());
+                s.limits = PlainLimits::twoInOnePlace;
                 yield s;
             }
             default -> throw new IllegalArgumentException("The contest " + contest + " has no plain scorer.");

@@ -13,10 +13,13 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.entity.Entities;
+import yokebar.core.operate.contest.limit.Limit;
 
 /** Each shipped contest, scored by the engine and by a scorer that knows nothing of definitions. */
 class ShippedDefinitionsTest {
     private static final int CONTACTS = 2_000;
+    private static final Map<String, String> CATEGORY =
+            Map.of("power", "QRP", "operator", "SINGLE-OP", "transmitter", "ONE");
 
     private final Random random = new Random(11);
 
@@ -47,13 +50,17 @@ class ShippedDefinitionsTest {
         assertThat(expected.score()).isPositive();
         assertThat(expected.dupes()).isPositive();
 
-        ContestScore inOrder = new ContestScore(definition, own, "QRP");
+        ContestScore inOrder = new ContestScore(definition, own, CATEGORY);
         log.forEach(contact -> inOrder.put(facts.of(contact.id(), contact.logged())));
         assertThat(plain(inOrder.score())).isEqualTo(expected);
 
+        assertThat(log)
+                .extracting(contact -> verdict(inOrder, contact).outcome())
+                .containsAll(broken(definition));
+
         List<MadeContact> shuffled = new ArrayList<>(log);
         Collections.shuffle(shuffled, random);
-        ContestScore score = new ContestScore(definition, own, "QRP");
+        ContestScore score = new ContestScore(definition, own, CATEGORY);
         shuffled.forEach(contact -> score.put(facts.of(contact.id(), contact.logged())));
         assertThat(score.score()).isEqualTo(inOrder.score());
 
@@ -78,10 +85,23 @@ class ShippedDefinitionsTest {
         assertThat(plain(score.score())).isEqualTo(plain.score(edited));
 
         long points = edited.stream()
-                .map(contact -> Objects.requireNonNull(score.verdict(contact.id())))
+                .map(contact -> verdict(score, contact))
                 .mapToLong(Verdict::points)
                 .sum();
         assertThat(points).as("points of all verdicts").isEqualTo(score.score().points());
+    }
+
+    /** What some of the contacts have to come to, for the limits to be tried at all. */
+    private static List<Outcome> broken(ContestDefinition definition) {
+        return definition.limits().stream()
+                .map(limit -> limit instanceof Limit.OperatingTime
+                        ? Outcome.OVER_TIME
+                        : limit instanceof Limit.Moving ? Outcome.NOT_MOVED : Outcome.BAND_CHANGED)
+                .toList();
+    }
+
+    private static Verdict verdict(ContestScore score, MadeContact contact) {
+        return Objects.requireNonNull(score.verdict(contact.id()));
     }
 
     private MadeContact made(PlainScorer plain, ContestDefinition definition, long id) {

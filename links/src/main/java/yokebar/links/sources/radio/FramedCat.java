@@ -2,10 +2,8 @@ package yokebar.links.sources.radio;
 
 import java.io.ByteArrayOutputStream;
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
-import java.util.Locale;
 import java.util.Set;
 import yokebar.core.sources.radio.RadioCommand;
 import yokebar.core.sources.radio.RadioMode;
@@ -139,6 +137,12 @@ public final class FramedCat implements RadioDialect {
             int share = Math.max(0, Math.min(FULL_SCALE, Math.round(c.watts() * (float) FULL_SCALE / fullPowerW)));
             return tell(power(), frame(0x14, prepend(0x0A, scale(share))));
         }
+        if (command instanceof RadioCommand.SetKeyerSpeed c) {
+            int slowest = RadioCommand.SetKeyerSpeed.SLOWEST;
+            int fastest = RadioCommand.SetKeyerSpeed.FASTEST;
+            int share = (c.wordsPerMinute() - slowest) * FULL_SCALE / (fastest - slowest);
+            return tell(keyed(), frame(0x14, prepend(0x0C, scale(share))));
+        }
         if (command instanceof RadioCommand.SendText c) {
             return new Instruction(keyed(c.text()), true, keyed());
         }
@@ -162,13 +166,9 @@ public final class FramedCat implements RadioDialect {
     }
 
     private List<byte[]> keyed(String text) {
-        String tidy = text.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9 /?.,=+-]", "");
-        List<byte[]> parts = new ArrayList<>();
-        for (int from = 0; from < tidy.length(); from += KEYED_CHARACTERS) {
-            String part = tidy.substring(from, Math.min(tidy.length(), from + KEYED_CHARACTERS));
-            parts.add(frame(0x17, ints(part.getBytes(StandardCharsets.US_ASCII))));
-        }
-        return parts;
+        return KeyedText.parts(text, KEYED_CHARACTERS).stream()
+                .map(part -> frame(0x17, ints(part.getBytes(StandardCharsets.US_ASCII))))
+                .toList();
     }
 
     @Override

@@ -268,8 +268,9 @@ final class RadioConversation implements Conversation {
     }
 
     private void outcome(Awaited open, CommandQueue.Entry entry, long now) {
-        if (entry.command().showsIn(published.state())
-                && !(open.refused && entry.command() instanceof RadioCommand.SendText)) {
+        RadioCommand command = entry.command();
+        boolean ofTheKeyer = command instanceof RadioCommand.SendText || command instanceof RadioCommand.SetKeyerSpeed;
+        if (command.showsIn(published.state()) && !(open.refused && ofTheKeyer)) {
             entry.end(CommandOutcome.DONE);
         } else if (open.refused) {
             entry.end(CommandOutcome.REFUSED);

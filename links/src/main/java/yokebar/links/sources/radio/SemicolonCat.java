@@ -1,7 +1,6 @@
 package yokebar.links.sources.radio;
 
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
@@ -97,6 +96,9 @@ public final class SemicolonCat implements RadioDialect {
         if (command instanceof RadioCommand.SetPower c) {
             return tell(POWER, String.format(Locale.ROOT, "PC%03d", c.watts()));
         }
+        if (command instanceof RadioCommand.SetKeyerSpeed c) {
+            return tell(SUMMARY, String.format(Locale.ROOT, "KS%03d", c.wordsPerMinute()));
+        }
         if (command instanceof RadioCommand.SendText c) {
             return new Instruction(keyed(c.text()), false, SUMMARY);
         }
@@ -120,13 +122,9 @@ public final class SemicolonCat implements RadioDialect {
     }
 
     private static List<byte[]> keyed(String text) {
-        String tidy = text.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9 /?.,=+-]", "");
-        List<byte[]> parts = new ArrayList<>();
-        for (int from = 0; from < tidy.length(); from += KEYED_CHARACTERS) {
-            String part = tidy.substring(from, Math.min(tidy.length(), from + KEYED_CHARACTERS));
-            parts.add(sentence("KY " + String.format(Locale.ROOT, "%-24s", part)));
-        }
-        return parts;
+        return KeyedText.parts(text, KEYED_CHARACTERS).stream()
+                .map(part -> sentence("KY " + String.format(Locale.ROOT, "%-24s", part)))
+                .toList();
     }
 
     private static byte[] sentence(String text) {

@@ -102,6 +102,7 @@ class FramedCatTest {
         assertThat(hex(cat.say(new RadioCommand.SetPower(25)).sentences())).startsWith("fefe5ce0140a0128fd");
         assertThat(hex(cat.say(new RadioCommand.Key(true)).sentences())).startsWith("fefe5ce01c0001fd");
         assertThat(hex(cat.say(new RadioCommand.SetSplit(true)).sentences())).startsWith("fefe5ce00f01fd");
+        assertThat(hex(cat.say(new RadioCommand.SetKeyerSpeed(27)).sentences())).startsWith("fefe5ce0140c0127fd");
         assertThat(hex(cat.say(new RadioCommand.SendText("tu")).sentences())).containsExactly("fefe5ce0175455fd");
     }
 

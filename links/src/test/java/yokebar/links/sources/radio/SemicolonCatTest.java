@@ -133,6 +133,7 @@ class SemicolonCatTest {
         assertThat(said(new RadioCommand.Key(false))).containsExactly("RX;");
         assertThat(said(new RadioCommand.SetSplit(true))).containsExactly("FT1;");
         assertThat(said(new RadioCommand.Receive(Vfo.B))).containsExactly("FR1;");
+        assertThat(said(new RadioCommand.SetKeyerSpeed(28))).containsExactly("KS028;");
         assertThat(said(new RadioCommand.SendText("cq de CU9QYB; test")))
                 .containsExactly("KY CQ DE CU9QYB TEST       ;");
         hear("FR1;");

@@ -1,0 +1,175 @@
+package yokebar.app.operate.contest;
+
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import yokebar.app.log.search.LogSearch;
+import yokebar.app.log.store.ContactLog;
+import yokebar.core.basics.call.Call;
+import yokebar.core.basics.call.NearCalls;
+import yokebar.core.log.contact.Contact;
+import yokebar.core.log.contact.LoggedContact;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.WorkedBefore;
+import yokebar.core.operate.contest.ContestEntry;
+import yokebar.core.operate.contest.ExchangeField;
+import yokebar.core.operate.contest.ExchangeKind;
+import yokebar.core.operate.contest.Fact;
+
+/** What helps while a contest line is typed: calls that may be meant, what a station likely sends, and what is odd about it. */
+@Service
+class LineHints {
+    private static final int MAX_LIKELY = 8;
+    private static final int MAX_OF_LOG = 60;
+    private static final int SHORTEST_PART = 2;
+    private static final DateTimeFormatter MINUTE =
+            DateTimeFormatter.ofPattern("HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
+
+    private final ContactLog log;
+    private final LogSearch search;
+
+    LineHints(ContactLog log, LogSearch search) {
+        this.log = log;
+        this.search = search;
+    }
+
+    /** A call that may be meant. */
+    record Likely(Call call, boolean oneSlip) {}
+
+    /** All contacts of the log with the station in a line, the latest first; asked before the book is, which others wait for. */
+    @Transactional(readOnly = true)
+    public List<Contact> earlier(@Nullable Call call, Instant now) {
+        return call == null
+                ? List.of()
+                : log.around(Set.of(call.text()), Instant.EPOCH, now).stream()
+                        .map(LoggedContact::contact)
+                        .sorted(Comparator.comparing(Contact::start).reversed())
+                        .toList();
+    }
+
+    /**
+     * What the station will likely send in the fields that are still missing: what it sent in this contest, this year or before,
+     * then what else the log knows, then what its call says. Serials are never guessed, nor where a station is that moves.
+     */
+    Map<String, String> guessed(CountedBook counted, ContestEntry entry, List<Contact> earlier, Instant now) {
+        Map<String, String> guessed = new LinkedHashMap<>();
+        Call call = entry.call();
+        if (call == null) {
+            return guessed;
+        }
+        Map<Fact, String> usual = counted.usualFacts(call, now);
+        for (ExchangeField field : entry.missing()) {
+            if (field.kind().isGiven() && !moves(counted, field)) {
+                Stream.of(
+                                earlier.stream().map(contact -> counted.received(contact, field)),
+                                earlier.stream().map(contact -> ofLog(contact, field)),
+                                Stream.of(ofCall(usual, field)))
+                        .flatMap(values -> values)
+                        .filter(value -> value != null && field.takes(value))
+                        .findFirst()
+                        .ifPresent(value -> guessed.put(field.name(), value));
+            }
+        }
+        return guessed;
+    }
+
+    private static @Nullable String ofLog(Contact contact, ExchangeField field) {
+        String value = field.kind().saysWhoOrWhere()
+                ? contact.detail(Objects.requireNonNull(field.kind().adifField()))
+                : null;
+        return value == null ? null : value.strip().toUpperCase(Locale.ROOT);
+    }
+
+    private static @Nullable String ofCall(Map<Fact, String> usual, ExchangeField field) {
+        return switch (field.kind()) {
+            case CQ_ZONE -> usual.get(Fact.CQ_ZONE);
+            case ITU_ZONE -> usual.get(Fact.ITU_ZONE);
+            default -> null;
+        };
+    }
+
+    /** What is odd about the exchange; it is asked and stops nothing. */
+    List<String> questions(CountedBook counted, ContestEntry entry, List<Contact> earlier, Instant now) {
+        Call call = entry.call();
+        if (call == null) {
+            return List.of();
+        }
+        List<String> questions = new ArrayList<>();
+        Map<Fact, String> usual = counted.usualFacts(call, now);
+        entry.received().forEach((name, value) -> {
+            ExchangeField field = counted.field(name);
+            Contact last = earlier.stream()
+                    .filter(counted::takes)
+                    .filter(contact -> counted.received(contact, field) != null)
+                    .findFirst()
+                    .orElse(null);
+            String before = last == null ? null : counted.received(last, field);
+            if (last != null && before != null && isOdd(counted, field, before, value)) {
+                questions.add("It sent " + name + " " + before + " at " + MINUTE.format(last.start()) + ".");
+            } else if (before == null) {
+                String expected = ofCall(usual, field);
+                if (expected != null && !expected.equals(value)) {
+                    questions.add("By its call it would be in " + field.kind().words() + " " + expected + ".");
+                }
+            }
+        });
+        return questions;
+    }
+
+    private static boolean isOdd(CountedBook counted, ExchangeField field, String before, String now) {
+        if (field.kind() == ExchangeKind.SERIAL) {
+            return Integer.parseInt(now) <= Integer.parseInt(before);
+        }
+        return field.kind().isGiven() && !moves(counted, field) && !before.equals(now);
+    }
+
+    /** Whether stations may be worked again for another value of a field. */
+    private static boolean moves(CountedBook counted, ExchangeField field) {
+        return counted.definition().repeats().each().contains(Fact.exchange(field.name()));
+    }
+
+    /**
+     * Calls of the log that hold what was typed, best first; behind them, when it can be a whole call that is not in the log, those
+     * one slip away.
+     */
+    List<Likely> likely(String typed, @Nullable Call call) {
+        WorkedBefore before = search.workedBefore();
+        String part = call == null ? typed.strip().toUpperCase(Locale.ROOT) : call.text();
+        if (part.length() < SHORTEST_PART || !part.matches("[A-Z0-9/]+") || call != null && times(before, part) > 0) {
+            return List.of();
+        }
+        Stream<Likely> holding = mostWorked(before.callsWith(part, MAX_OF_LOG), before)
+                .sorted(Comparator.comparing(other -> !other.startsWith(part)))
+                .map(other -> new Likely(new Call(other), false));
+        Stream<Likely> slips = call == null
+                ? Stream.of()
+                : mostWorked(NearCalls.of(part, other -> times(before, other) > 0), before)
+                        .filter(other -> !other.contains(part))
+                        .map(other -> new Likely(new Call(other), true));
+        return Stream.concat(holding, slips).limit(MAX_LIKELY).toList();
+    }
+
+    private static Stream<String> mostWorked(Collection<String> calls, WorkedBefore before) {
+        return calls.stream()
+                .sorted(Comparator.comparing((String call) -> times(before, call))
+                        .reversed()
+                        .thenComparing(call -> call));
+    }
+
+    private static int times(WorkedBefore before, String call) {
+        return before.of(CreditKind.CALL.key(call)).contacts();
+    }
+}

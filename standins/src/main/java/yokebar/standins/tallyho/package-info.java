@@ -1,0 +1,5 @@
+/** The live scoreboard of contests. */
+@NullMarked
+package yokebar.standins.tallyho;
+
+import org.jspecify.annotations.NullMarked;

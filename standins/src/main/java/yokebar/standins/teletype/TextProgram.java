@@ -1,0 +1,191 @@
+package yokebar.standins.teletype;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.json.JsonMapper;
+import yokebar.standins.port.LoopbackPort;
+
+/** A program that decodes the recorded hour again and again, with one decoder or several, and tells whoever connects. */
+public final class TextProgram implements AutoCloseable {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final long LOOK_EVERY_MS = 40;
+    private static final long ALIVE_AFTER_MS = 1_000;
+
+    private final String name;
+    private final List<Decoder> decoders;
+    private final List<Line> lines = new ArrayList<>();
+    private final Clock clock;
+    private final long beganMs;
+    private final int wantedPort;
+    private final Set<Socket> listeners = ConcurrentHashMap.newKeySet();
+    private volatile @Nullable ServerSocket server;
+    private volatile int port;
+
+    /** What one of them printed. */
+    private record Line(Decoder decoder, Decoder.Printed printed) {}
+
+    /** @param port 0 for any free port */
+    public TextProgram(String name, List<Decoder> decoders, RecordedHour hour, long seed, Clock clock, int port)
+            throws IOException {
+        this.name = name;
+        this.decoders = decoders;
+        this.clock = clock;
+        this.beganMs = clock.millis();
+        this.wantedPort = port;
+        for (Decoder decoder : decoders) {
+            decoder.receive(hour, seed).forEach(printed -> lines.add(new Line(decoder, printed)));
+        }
+        lines.sort(Comparator.comparing(line -> line.printed().atMs()));
+        setUp(true);
+    }
+
+    public String name() {
+        return name;
+    }
+
+    /** Its name in addresses. */
+    public String id() {
+        return name.toLowerCase(Locale.ROOT);
+    }
+
+    public int port() {
+        return port;
+    }
+
+    public String address() {
+        return "127.0.0.1:" + port;
+    }
+
+    public boolean up() {
+        return server != null;
+    }
+
+    /** How many are connected. */
+    public int listeners() {
+        return listeners.size();
+    }
+
+    /** Starts or ends the program. */
+    public void setUp(boolean up) throws IOException {
+        if (up && server == null) {
+            ServerSocket socket = LoopbackPort.listen(port == 0 ? wantedPort : port);
+            port = socket.getLocalPort();
+            server = socket;
+            thread(() -> accept(socket));
+        } else if (!up) {
+            close();
+        }
+    }
+
+    private void thread(Runnable task) {
+        Thread thread = new Thread(task, "text-" + name);
+        thread.setDaemon(true);
+        thread.start();
+    }
+
+    private void accept(ServerSocket socket) {
+        while (!socket.isClosed()) {
+            try {
+                Socket listener = socket.accept();
+                listeners.add(listener);
+                thread(() -> tell(listener));
+            } catch (IOException e) {
+                return;
+            }
+        }
+    }
+
+    private void tell(Socket listener) {
+        try (listener;
+                OutputStream out = new BufferedOutputStream(listener.getOutputStream())) {
+            say(
+                    out,
+                    Map.of(
+                            "text",
+                            1,
+                            "program",
+                            name,
+                            "decoders",
+                            decoders.stream().map(Decoder::title).toList()));
+            long toldMs = clock.millis() - beganMs;
+            long lastMs = toldMs;
+            while (server != null && !listener.isClosed()) {
+                long nowMs = clock.millis() - beganMs;
+                for (Line line : between(toldMs, nowMs)) {
+                    long lap = nowMs - Math.floorMod(nowMs - line.printed().atMs(), RecordedHour.LENGTH_MS);
+                    say(
+                            out,
+                            Map.of(
+                                    "text",
+                                    1,
+                                    "decoder",
+                                    line.decoder().title(),
+                                    "at",
+                                    beganMs + lap,
+                                    "character",
+                                    String.valueOf(line.printed().character()),
+                                    "certainty",
+                                    line.printed().certainty()));
+                    lastMs = nowMs;
+                }
+                toldMs = nowMs;
+                if (nowMs - lastMs >= ALIVE_AFTER_MS) {
+                    say(out, Map.of("text", 1, "alive", true));
+                    lastMs = nowMs;
+                }
+                out.flush();
+                Thread.sleep(LOOK_EVERY_MS);
+            }
+        } catch (IOException e) {
+            // They hung up.
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } finally {
+            listeners.remove(listener);
+        }
+    }
+
+    /** What is printed from one moment on until before another, ms since it began; the hour begins again at its end. */
+    private List<Line> between(long fromMs, long untilMs) {
+        long from = fromMs % RecordedHour.LENGTH_MS;
+        long until = untilMs % RecordedHour.LENGTH_MS;
+        return lines.stream()
+                .filter(line -> from <= until
+                        ? line.printed().atMs() >= from && line.printed().atMs() < until
+                        : line.printed().atMs() >= from || line.printed().atMs() < until)
+                .toList();
+    }
+
+    private static void say(OutputStream out, Map<String, ?> words) throws IOException {
+        out.write((JSON.writeValueAsString(words) + "\n").getBytes(StandardCharsets.UTF_8));
+    }
+
+    @Override
+    public void close() {
+        ServerSocket socket = server;
+        server = null;
+        try {
+            if (socket != null) {
+                socket.close();
+            }
+            for (Socket listener : listeners) {
+                listener.close();
+            }
+        } catch (IOException e) {
+            // It is closed all the same.
+        }
+    }
+}
