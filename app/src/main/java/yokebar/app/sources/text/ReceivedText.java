@@ -29,23 +29,32 @@ class ReceivedText {
     private final ApplicationEventPublisher events;
     private final AgreedText agreeing = new AgreedText();
     private final Deque<AgreedCharacter> agreed = new ArrayDeque<>();
-    private final Map<String, StringBuilder> printed = new LinkedHashMap<>();
+    private final Map<Decoder, StringBuilder> printed = new LinkedHashMap<>();
+    private long latestMs;
     private boolean moved;
+
+    private record Decoder(String program, String name) {
+        /** One for each decoder: neither name has a line end. */
+        String id() {
+            return program + "\n" + name;
+        }
+    }
 
     ReceivedText(Clock clock, ApplicationEventPublisher events) {
         this.clock = clock;
         this.events = events;
     }
 
-    /** @param decoder name of the program and the decoder */
-    synchronized void heard(String decoder, TextFeedMessage.Character character) {
+    /** @param program as the operator named it */
+    synchronized void heard(String program, TextFeedMessage.Character character) {
+        Decoder decoder = new Decoder(program, character.decoder());
         if (!printed.containsKey(decoder) && printed.size() == MAX_DECODERS) {
             return;
         }
-        long now = clock.millis();
+        long now = now();
         long at = Math.abs(character.atMs() - now) > MAX_OFF_MS ? now : character.atMs();
         double certainty = character.certainty() == 0 ? HeardCharacter.UNTOLD : character.certainty();
-        agreeing.hear(new HeardCharacter(decoder, at, character.character(), certainty));
+        agreeing.hear(new HeardCharacter(decoder.id(), at, character.character(), certainty));
         StringBuilder text = printed.computeIfAbsent(decoder, name -> new StringBuilder());
         text.append(character.character());
         if (text.length() > MAX_PRINTED) {
@@ -57,7 +66,7 @@ class ReceivedText {
     /** A program is not listened to any more; what it printed goes with it. */
     void forget(String program) {
         synchronized (this) {
-            printed.keySet().removeIf(decoder -> decoder.startsWith(program + " "));
+            printed.keySet().removeIf(decoder -> decoder.program().equals(program));
         }
         programsChanged();
     }
@@ -75,16 +84,30 @@ class ReceivedText {
     }
 
     private synchronized boolean settled() {
-        for (AgreedCharacter one : agreeing.settled(clock.millis())) {
+        add(agreeing.settled(now()));
+        boolean news = moved;
+        moved = false;
+        return news;
+    }
+
+    /** ms since 1970; what was received before the clock was set back is agreed on first. */
+    private long now() {
+        long now = clock.millis();
+        if (now < latestMs) {
+            add(agreeing.clockSetBack());
+        }
+        latestMs = now;
+        return now;
+    }
+
+    private void add(List<AgreedCharacter> more) {
+        for (AgreedCharacter one : more) {
             agreed.addLast(one);
             if (agreed.size() > MAX_AGREED) {
                 agreed.removeFirst();
             }
             moved = true;
         }
-        boolean news = moved;
-        moved = false;
-        return news;
     }
 
     synchronized ReceivedTextView view() {
@@ -106,7 +129,8 @@ class ReceivedText {
                 pieces,
                 printed.entrySet().stream()
                         .map(one -> new ReceivedTextView.DecoderText(
-                                one.getKey(), one.getValue().toString()))
+                                one.getKey().program() + " " + one.getKey().name(),
+                                one.getValue().toString()))
                         .toList());
     }
 }

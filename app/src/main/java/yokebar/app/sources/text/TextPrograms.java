@@ -125,7 +125,10 @@ public class TextPrograms implements SmartLifecycle, TextProgram.Listener {
 
     @Override
     public void heard(TextProgram program, TextFeedMessage.Character character) {
-        text.heard(program.row().name + " " + character.decoder(), character);
+        // A character may still be on its way from a program that was just removed.
+        if (programs.get(program.row().number()) == program) {
+            text.heard(program.row().name, character);
+        }
     }
 
     /** Characters come all the time; their rate is told now and then. */

@@ -27,6 +27,7 @@ public final class AgreedText {
     /** A decoder that received nothing for so long has no say: it may be tuned elsewhere. */
     private static final long LISTENS_MS = 10_000;
 
+    private static final long NOTHING_SETTLED = Long.MIN_VALUE / 2;
     private static final int MAX_WAITING = 2_000;
     private static final int MAX_DECODERS = 16;
 
@@ -43,7 +44,7 @@ public final class AgreedText {
     private final LinkedList<Moment> waiting = new LinkedList<>();
     private final Map<String, Double> trust = new HashMap<>();
     private final Map<String, Long> lastHeard = new LinkedHashMap<>();
-    private long settledMs = Long.MIN_VALUE / 2;
+    private long settledMs = NOTHING_SETTLED;
 
     /** What was received at one moment, by decoder. */
     private static final class Moment {
@@ -125,6 +126,19 @@ public final class AgreedText {
     /** Everything that waits, without waiting for more. */
     public List<AgreedCharacter> rest() {
         return settled(Long.MAX_VALUE);
+    }
+
+    /**
+     * Begins with times anew, where the clock was set back: those before would come later than all that follow. How right each
+     * decoder was is kept.
+     *
+     * @return everything that waits
+     */
+    public List<AgreedCharacter> clockSetBack() {
+        List<AgreedCharacter> agreed = rest();
+        lastHeard.clear();
+        settledMs = NOTHING_SETTLED;
+        return agreed;
     }
 
     private void vote(Moment moment, List<AgreedCharacter> agreed) {
