@@ -21,7 +21,11 @@
   const theme = $derived(THEMES[themeStore.theme]);
   const ThemeIcon = $derived(theme.icon);
   const here = $derived(positions.here);
-  const operator = $derived(stationStore.view?.operators.find((o) => o.id === here?.operatorId));
+  /** The call of who sits here, or the name of the position; nothing until both are known, so that it never changes in sight. */
+  const who = $derived.by(() => {
+    const operators = stationStore.view?.operators;
+    return operators && here ? (operators.find((o) => o.id === here.operatorId)?.callSign ?? here.name) : '';
+  });
 </script>
 
 <nav class="rail" aria-label={texts.views}>
@@ -43,7 +47,7 @@
     title={texts.whereYouAreP(here?.name ?? '')}
   >
     <UserAvatar size={20} />
-    <span class="mono">{operator?.callSign ?? here?.name ?? ''}</span>
+    <span class="mono">{who}</span>
   </button>
   <button onclick={() => themeStore.next()} title={texts.changeToTheTheme(theme.next)}>
     <ThemeIcon size={20} /><span>{theme.label}</span>

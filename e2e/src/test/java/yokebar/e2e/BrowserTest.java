@@ -65,6 +65,13 @@ abstract class BrowserTest {
         page.navigate(yokebar.address() + "#/" + view);
     }
 
+    /** Answers the question where this browser is. */
+    void sitAt(String position) {
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Which position"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(position))
+                .click();
+    }
+
     Locator button(String name) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

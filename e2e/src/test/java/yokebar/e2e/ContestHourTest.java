@@ -63,7 +63,7 @@ class ContestHourTest extends BrowserTest {
     @Test
     void anHourByKeyboardAloneLosesNothingAndIsCountedRight() throws Exception {
         open("contest");
-        button("Lamp room").click();
+        sitAt("Lamp room");
         button("Begin a book").click();
         page.getByLabel("Contest", new Page.GetByLabelOptions().setExact(true)).selectOption("Harbour Hours");
         button("Begin").click();

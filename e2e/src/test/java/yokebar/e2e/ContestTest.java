@@ -79,7 +79,7 @@ class ContestTest extends BrowserTest {
     @Order(1)
     void aBookIsBegunAndTheLineIsReadyForTheFirstContact() {
         open("contest");
-        button("Lamp room").click();
+        sitAt("Lamp room");
         assertThat(page.getByText("No contest book yet.")).isVisible();
         button("Begin a book").click();
         page.getByLabel("Contest", new Page.GetByLabelOptions().setExact(true)).selectOption("Harbour Hours");

@@ -34,7 +34,7 @@ class ReceivedTextTest extends BrowserTest {
     @Test
     void aContactIsMadeOfWhatWasReceived() throws Exception {
         open("contest");
-        button("Lamp room").click();
+        sitAt("Lamp room");
         button("Begin a book").click();
         page.getByLabel("Contest", new Page.GetByLabelOptions().setExact(true)).selectOption("Harbour Hours");
         button("Begin").click();
