@@ -23,6 +23,8 @@ import yokebar.app.log.store.ContactRow;
 import yokebar.app.log.store.Journey;
 import yokebar.app.log.store.PastContact;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.station.reference.ReferenceData;
+import yokebar.core.log.contact.CallCorrection;
 import yokebar.core.log.contact.ContactEdit;
 import yokebar.core.log.contact.LoggedContact;
 import yokebar.core.log.contact.Reading;
@@ -44,12 +46,20 @@ class BulkChanges implements ChangeJobs.Steps {
     private final LogChanges changes;
     private final ChangeJobs jobs;
     private final Journey journey;
+    private final ReferenceData reference;
     private final EntityManager db;
     private final JsonMapper json;
 
     BulkChanges(
-            ContactLog log, LogChanges changes, ChangeJobs jobs, Journey journey, EntityManager db, JsonMapper json) {
+            ContactLog log,
+            LogChanges changes,
+            ChangeJobs jobs,
+            Journey journey,
+            ReferenceData reference,
+            EntityManager db,
+            JsonMapper json) {
         this.json = json;
+        this.reference = reference;
         this.log = log;
         this.changes = changes;
         this.jobs = jobs;
@@ -81,7 +91,7 @@ class BulkChanges implements ChangeJobs.Steps {
         List<Sample> problems = new ArrayList<>();
         for (int from = 0; from < lookedAt; from += LOOK_AT_ONCE) {
             for (LoggedContact contact : some(ids, from, lookedAt)) {
-                Reading reading = ContactEdit.apply(contact.contact(), tidy);
+                Reading reading = ContactEdit.apply(contact.contact(), withCall(contact, tidy));
                 if (reading instanceof Reading.Unreadable unreadable) {
                     impossible++;
                     sample(problems, contact, unreadable.sentence());
@@ -122,7 +132,8 @@ class BulkChanges implements ChangeJobs.Steps {
         List<Long> first = Arrays.stream(ids).limit(LOOK_AT_ONCE).boxed().toList();
         String why = null;
         for (LoggedContact contact : log.find(first).values()) {
-            if (!(ContactEdit.apply(contact.contact(), edit) instanceof Reading.Unreadable unreadable)) {
+            if (!(ContactEdit.apply(contact.contact(), withCall(contact, edit))
+                    instanceof Reading.Unreadable unreadable)) {
                 return;
             }
             why = unreadable.sentence();
@@ -177,7 +188,7 @@ class BulkChanges implements ChangeJobs.Steps {
         Map<Long, ContactRow> rows = log.rows(ids);
         for (ContactRow row : rows.values()) {
             LoggedContact contact = row.logged();
-            if (ContactEdit.apply(contact.contact(), edit) instanceof Reading.Readable readable) {
+            if (ContactEdit.apply(contact.contact(), withCall(contact, edit)) instanceof Reading.Readable readable) {
                 Map<String, String> differences = ContactEditing.differences(contact.contact(), readable.contact());
                 if (!differences.isEmpty()) {
                     after.add(new LoggedContact(
@@ -328,6 +339,10 @@ class BulkChanges implements ChangeJobs.Steps {
         if (samples.size() < SAMPLES) {
             samples.add(new Sample(contact.id(), contact.contact().call().text(), what));
         }
+    }
+
+    private Map<String, @Nullable String> withCall(LoggedContact contact, Map<String, @Nullable String> edit) {
+        return CallCorrection.complete(contact, edit, reference.entities());
     }
 
     private static Map<String, @Nullable String> tidy(Map<String, @Nullable String> edit) {

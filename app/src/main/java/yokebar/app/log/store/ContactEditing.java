@@ -16,8 +16,10 @@ import yokebar.app.log.JourneyStep;
 import yokebar.app.log.change.LogChanges;
 import yokebar.app.platform.actor.CurrentActor;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.station.reference.ReferenceData;
 import yokebar.core.log.adif.AdifFields;
 import yokebar.core.log.contact.AdifTime;
+import yokebar.core.log.contact.CallCorrection;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.log.contact.ContactAdif;
 import yokebar.core.log.contact.ContactEdit;
@@ -35,13 +37,21 @@ public class ContactEditing {
     private final LogChanges made;
     private final Journey journey;
     private final CurrentActor actor;
+    private final ReferenceData reference;
     private final Clock clock;
 
-    ContactEditing(ContactLog log, LogChanges made, Journey journey, CurrentActor actor, Clock clock) {
+    ContactEditing(
+            ContactLog log,
+            LogChanges made,
+            Journey journey,
+            CurrentActor actor,
+            ReferenceData reference,
+            Clock clock) {
         this.log = log;
         this.made = made;
         this.journey = journey;
         this.actor = actor;
+        this.reference = reference;
         this.clock = clock;
     }
 
@@ -60,7 +70,8 @@ public class ContactEditing {
         Map<String, @Nullable String> upperCase = new TreeMap<>();
         changes.forEach((name, value) -> upperCase.put(name.toUpperCase(Locale.ROOT), value));
         LoggedContact before = row.logged();
-        Reading reading = ContactEdit.apply(before.contact(), upperCase);
+        Reading reading =
+                ContactEdit.apply(before.contact(), CallCorrection.complete(before, upperCase, reference.entities()));
         if (reading instanceof Reading.Unreadable unreadable) {
             throw new Rejection(unreadable.problems().stream()
                     .map(p -> new Rejection.Field(p.field(), p.sentence()))

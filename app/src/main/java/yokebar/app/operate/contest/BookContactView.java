@@ -1,6 +1,7 @@
 package yokebar.app.operate.contest;
 
 import java.time.Instant;
+import yokebar.app.operate.contest.line.WorthView;
 
 /**
  * A contact of a contest book.

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.log.store.EntityFields;
+import yokebar.app.operate.contest.line.WorthView;
 import yokebar.app.operate.contest.report.ContestTable;
 import yokebar.core.basics.band.Band;
 import yokebar.core.log.adif.AdiWriter;

@@ -16,6 +16,9 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import yokebar.app.operate.contest.channel.Channels;
+import yokebar.app.operate.contest.line.ContestLineRequest;
+import yokebar.app.operate.contest.line.ContestLineView;
+import yokebar.app.operate.contest.line.ContestLogged;
 import yokebar.app.operate.contest.report.ReportPrint;
 import yokebar.app.operate.contest.sending.TextSending;
 import yokebar.app.platform.storage.OnConflict;
@@ -34,6 +37,7 @@ class BookController {
     private final BookChecks checks;
     private final BookPace pace;
     private final ContestLine line;
+    private final LineCorrection correction;
     private final TextSending sending;
 
     BookController(
@@ -43,6 +47,7 @@ class BookController {
             BookChecks checks,
             BookPace pace,
             ContestLine line,
+            LineCorrection correction,
             TextSending sending) {
         this.books = books;
         this.scores = scores;
@@ -50,6 +55,7 @@ class BookController {
         this.checks = checks;
         this.pace = pace;
         this.line = line;
+        this.correction = correction;
         this.sending = sending;
     }
 
@@ -214,6 +220,15 @@ class BookController {
                 slot,
                 line.spoken(book, request),
                 () -> line.spokenWithSerial(book, request));
+    }
+
+    /** Corrects a contact of a book with what was typed on the contest line: its call, what was received, time and note. */
+    @PostMapping("/{id}/line/contacts/{contactId}")
+    List<BookContactView> correctContestContact(
+            @PathVariable long id, @PathVariable long contactId, @RequestBody ContestLineRequest request) {
+        BookRow book = books.find(id);
+        correction.correct(book, contactId, request);
+        return contacts.latest(book, MAX_SHOWN);
     }
 
     /** Logs what was typed on the contest line. */

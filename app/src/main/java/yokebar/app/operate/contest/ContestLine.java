@@ -3,17 +3,22 @@ package yokebar.app.operate.contest;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
-import java.util.StringJoiner;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import yokebar.app.operate.contest.channel.Channel;
 import yokebar.app.operate.contest.channel.Channels;
+import yokebar.app.operate.contest.line.ContestLineRequest;
+import yokebar.app.operate.contest.line.ContestLineView;
+import yokebar.app.operate.contest.line.ContestLogged;
+import yokebar.app.operate.contest.line.WorthView;
 import yokebar.app.operate.contest.sending.SentSerials;
 import yokebar.app.operate.contest.sending.SpokenLine;
 import yokebar.app.operate.contest.sending.TextSending;
@@ -31,9 +36,8 @@ import yokebar.core.log.contact.Reading;
 import yokebar.core.log.index.LogFields;
 import yokebar.core.operate.contest.ContestEntry;
 import yokebar.core.operate.contest.ExchangeField;
-import yokebar.core.operate.contest.ExchangeKind;
-import yokebar.core.operate.contest.sending.StandardTexts;
-import yokebar.core.operate.contest.sending.TextTemplate;
+import yokebar.core.operate.contest.entry.ExchangeRecord;
+import yokebar.core.operate.contest.entry.TypedLine;
 import yokebar.core.operate.line.LineText;
 
 /** The contest line: reads what is typed while it is typed, and logs it. */
@@ -43,6 +47,8 @@ class ContestLine {
     private static final int MAX_HEARD = 100;
 
     private static final long LONGEST_WAIT_MS = Duration.ofHours(12).toMillis();
+    private static final DateTimeFormatter DAY_AND_MINUTE =
+            DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
 
     private final BookScores scores;
     private final Channels channels;
@@ -77,11 +83,12 @@ class ContestLine {
     }
 
     ContestLineView read(BookRow book, ContestLineRequest request) {
-        Instant now = clock.instant();
-        Call call = ContestEntry.call(text(request));
-        List<Contact> earlier = hints.earlier(call, now);
-        List<LineHints.Likely> likely = hints.likely(text(request), call);
-        return scores.ask(book, counted -> view(book, counted, request, now, earlier, likely));
+        TypedLine line = typedLine(request);
+        Instant at = Objects.requireNonNullElse(line.at(), clock.instant());
+        Call call = ContestEntry.call(line.words());
+        List<Contact> earlier = hints.earlier(call, at);
+        List<LineHints.Likely> likely = hints.likely(line.words(), call);
+        return scores.ask(book, counted -> view(book, counted, request, line, at, earlier, likely));
     }
 
     /**
@@ -96,16 +103,24 @@ class ContestLine {
         synchronized (logging) {
             return scores.ask(book, counted -> counted.loggedAs(key))
                     .map(contact -> new ContestLogged(
-                            contact.getKey(), contact.getValue().call().text(), false, "It is in the log.", null))
+                            contact.getKey(),
+                            contact.getValue().call().text(),
+                            contact.getValue().start(),
+                            false,
+                            "It is in the log.",
+                            null))
                     .orElseGet(() -> store(book, request));
         }
     }
 
     private ContestLogged store(BookRow book, ContestLineRequest request) {
-        Instant now = clock.instant().minusMillis(Math.max(0, Math.min(request.agoMs(), LONGEST_WAIT_MS)));
+        TypedLine line = typedLine(request);
+        Instant at = line.at() != null
+                ? line.at()
+                : clock.instant().minusMillis(Math.max(0, Math.min(request.agoMs(), LONGEST_WAIT_MS)));
         Channel channel = channel(book, typed(request));
         AdifFields record = scores.ask(book, counted -> {
-            ContestLineView view = view(book, counted, request, now, List.of(), List.of());
+            ContestLineView view = view(book, counted, request, line, at, List.of(), List.of());
             if (!view.problems().isEmpty()) {
                 throw new Rejection("text", String.join(" ", view.problems()));
             }
@@ -113,7 +128,7 @@ class ContestLine {
                 throw new Rejection("text", "Type a call and the exchange.");
             }
             if (!view.missing().isEmpty()) {
-                throw new Rejection("text", "Still missing: " + String.join(", ", view.missing()) + ".");
+                throw new Rejection("text", missingSentence(view.missing()));
             }
             if (channel.band() == null || channel.mode() == null) {
                 throw new Rejection("frequency", "No radio says where you are; give the frequency and the mode.");
@@ -121,17 +136,19 @@ class ContestLine {
             return record(
                             book,
                             counted,
-                            entry(counted, request, channel, now),
+                            entry(counted, line, channel.usualReport(), at),
                             channel,
-                            now,
-                            sent(book, counted, channel, key(request)))
+                            at,
+                            sent(book, counted, channel, key(request), line.sentSerial()))
+                    .with("COMMENT", line.note())
                     .with(LogFields.CONTEST_LINE, request.key());
         });
-        TypedContacts.Typed typed = completion.complete(record, now, request.positionId(), text(request));
+        TypedContacts.Typed typed = completion.complete(record, at, request.positionId(), text(request));
         TypedContacts.Logged stored = contacts.log(typed, book.contest);
         return new ContestLogged(
                 stored.contactId(),
                 String.valueOf(record.get("CALL")),
+                at,
                 stored.fresh(),
                 stored.sentence(),
                 stored.changeId());
@@ -141,18 +158,21 @@ class ContestLine {
             BookRow book,
             CountedBook counted,
             ContestLineRequest request,
+            TypedLine line,
             Instant now,
             List<Contact> earlier,
             List<LineHints.Likely> likely) {
         Channel channel = channel(book, typed(request));
-        ContestEntry entry = entry(counted, request, channel, now);
-        boolean tunes = entry.call() == null && LineText.read(text(request)).tunes();
-        List<String> problems = new ArrayList<>();
+        ContestEntry entry = entry(counted, line, channel.usualReport(), now);
+        boolean tunes = entry.call() == null
+                && line.at() == null
+                && LineText.read(line.words()).tunes();
+        List<String> problems = problems(line);
         entry.unread().stream()
                 // What may become a call is not wrong yet.
                 .filter(word -> !tunes && (entry.call() != null || !word.matches("[A-Z0-9/]+")))
-                .forEach(word -> problems.add(unread(word)));
-        Map<String, String> sent = sent(book, counted, channel, key(request));
+                .forEach(word -> problems.add(ContestEntry.unreadSentence(word)));
+        Map<String, String> sent = sent(book, counted, channel, key(request), line.sentSerial());
         AdifFields placed = placed(book, counted, entry, channel, now, sent);
         String noTexts = request.way() == null ? null : sending.obstacle(request.positionId());
         return new ContestLineView(
@@ -161,9 +181,10 @@ class ContestLine {
                 entry.received(),
                 entry.missing().stream().map(ExchangeField::name).toList(),
                 hints.guessed(counted, entry, earlier, now),
-                hints.questions(counted, entry, earlier, now),
+                hints.questions(counted, entry, line.sentSerial(), earlier, now),
                 tunes ? List.of() : calls(book, counted, likely, channel, now, sent),
                 String.join(" ", sent.values()),
+                line.at(),
                 channel.frequencyHz(),
                 channel.band() == null ? null : channel.band().adifName(),
                 channel.mode() == null ? null : channel.mode().label(),
@@ -175,6 +196,17 @@ class ContestLine {
                         : sending.next(request.way(), request.alreadySent(), spoken(book, entry, sent, counted)),
                 noTexts,
                 problems);
+    }
+
+    private List<String> problems(TypedLine line) {
+        List<String> problems = new ArrayList<>();
+        if (line.problem() != null) {
+            problems.add(line.problem());
+        }
+        if (line.at() != null && line.at().isAfter(clock.instant())) {
+            problems.add(DAY_AND_MINUTE.format(line.at()) + " UTC is still to come; correct the time, or the day.");
+        }
+        return problems;
     }
 
     private List<ContestLineView.ContestCallView> calls(
@@ -204,19 +236,21 @@ class ContestLine {
         Channel channel = channel(book, typed);
         return scores.ask(
                 book,
-                counted -> calls(book, counted, calls, channel, clock.instant(), sent(book, counted, channel, "")));
+                counted ->
+                        calls(book, counted, calls, channel, clock.instant(), sent(book, counted, channel, "", null)));
     }
 
     /** What can be said of a line. */
     SpokenLine spoken(BookRow book, ContestLineRequest request) {
         Instant now = clock.instant();
+        TypedLine line = typedLine(request);
         Channel channel = channel(book, typed(request));
         return scores.ask(
                 book,
                 counted -> spoken(
                         book,
-                        entry(counted, request, channel, now),
-                        sent(book, counted, channel, key(request)),
+                        entry(counted, line, channel.usualReport(), now),
+                        sent(book, counted, channel, key(request), line.sentSerial()),
                         counted));
     }
 
@@ -235,28 +269,7 @@ class ContestLine {
     }
 
     private static SpokenLine spoken(BookRow book, ContestEntry entry, Map<String, String> sent, CountedBook counted) {
-        StringJoiner exchange = new StringJoiner(" ");
-        String serial = "";
-        for (ExchangeField field : counted.sentFields()) {
-            String value = sent.getOrDefault(field.name(), "");
-            exchange.add(field.kind() == ExchangeKind.REPORT ? StandardTexts.report(value) : value);
-            serial = field.kind() == ExchangeKind.SERIAL ? value : serial;
-        }
-        return new SpokenLine(
-                entry.call() != null
-                        && entry.missing().isEmpty()
-                        && entry.unread().isEmpty(),
-                entry.unread().isEmpty() ? "" : unread(entry.unread().get(0)),
-                new TextTemplate.Values(
-                        entry.call() == null ? "" : entry.call().text(),
-                        book.ownCall,
-                        exchange.toString(),
-                        serial,
-                        StandardTexts.missing(entry.missing())));
-    }
-
-    private static String unread(String word) {
-        return "\"" + word + "\" fits no part of the exchange.";
+        return SpokenLine.of(entry, counted.sentFields(), sent, book.ownCall);
     }
 
     private static ContestEntry only(Call call) {
@@ -282,11 +295,10 @@ class ContestLine {
                 : null;
     }
 
-    private static ContestEntry entry(CountedBook counted, ContestLineRequest request, Channel channel, Instant now) {
-        String text = text(request);
-        Call call = ContestEntry.call(text);
+    static ContestEntry entry(CountedBook counted, TypedLine line, String usualReport, Instant now) {
+        Call call = ContestEntry.call(line.words());
         List<ExchangeField> fields = call == null ? counted.definition().exchange() : counted.fieldsOf(call, now);
-        return ContestEntry.read(text, fields, channel.usualReport());
+        return ContestEntry.read(line.words(), fields, usualReport);
     }
 
     private AdifFields record(
@@ -307,49 +319,21 @@ class ContestLine {
         }
         fields.put("STATION_CALLSIGN", book.ownCall)
                 .put("CONTEST_ID", counted.definition().cabrilloName());
-        List<ExchangeField> exchange = counted.definition().exchange();
-        put(sent, exchange, "RST_SENT", "STX", fields);
-        put(entry.received(), exchange, "RST_RCVD", "SRX", fields);
-        // A zone, a state, a locator or a name that was heard is known of the station outside of the contest, too.
-        for (ExchangeField field : exchange) {
-            String heard = entry.received().get(field.name());
-            if (heard != null && field.kind().saysWhoOrWhere()) {
-                fields.put(Objects.requireNonNull(field.kind().adifField()), heard);
-            }
-        }
+        ExchangeRecord exchange = new ExchangeRecord(counted.definition().exchange());
+        exchange.putSent(sent, fields);
+        exchange.putReceived(entry.received(), fields);
         return fields.build();
     }
 
-    /** A report and a serial stand in fields of their own; everything but the report is the text of the exchange. */
-    private static void put(
-            Map<String, String> values,
-            List<ExchangeField> exchange,
-            String report,
-            String serial,
-            AdifFields.Builder fields) {
-        for (ExchangeField field : exchange) {
-            if (field.kind() == ExchangeKind.REPORT) {
-                fields.put(report, values.get(field.name()));
-            } else if (field.kind() == ExchangeKind.SERIAL) {
-                fields.put(serial, values.get(field.name()));
-            }
-        }
-        fields.put(
-                serial + "_STRING",
-                exchange.stream()
-                        .filter(field -> field.kind() != ExchangeKind.REPORT && values.containsKey(field.name()))
-                        .map(field -> values.get(field.name()))
-                        .collect(Collectors.joining(" ")));
-    }
-
     /** What is sent next, by the names of the exchange's fields, in their order. */
-    private Map<String, String> sent(BookRow book, CountedBook counted, Channel channel, String key) {
+    private Map<String, String> sent(
+            BookRow book, CountedBook counted, Channel channel, String key, @Nullable Integer typedSerial) {
         Map<String, String> sent = new LinkedHashMap<>();
         for (ExchangeField field : counted.sentFields()) {
             String value =
                     switch (field.kind()) {
                         case REPORT -> channel.usualReport();
-                        case SERIAL -> Integer.toString(serial(book, counted, key));
+                        case SERIAL -> Integer.toString(typedSerial != null ? typedSerial : serial(book, counted, key));
                         default -> book.sent.get(field.name());
                     };
             if (value != null) {
@@ -371,14 +355,24 @@ class ContestLine {
     }
 
     private static Channels.Typed typed(ContestLineRequest request) {
-        return new Channels.Typed(request.positionId(), request.frequency(), request.mode(), request.agoMs());
+        // Where the radio is says nothing of what stands on paper.
+        Long positionId = request.before() == null ? request.positionId() : null;
+        return new Channels.Typed(positionId, request.frequency(), request.mode(), request.agoMs());
     }
 
     private static String key(ContestLineRequest request) {
         return request.key() == null ? "" : request.key();
     }
 
-    private static String text(ContestLineRequest request) {
+    private static TypedLine typedLine(ContestLineRequest request) {
+        return TypedLine.read(text(request), request.before());
+    }
+
+    static String missingSentence(List<String> fields) {
+        return "Still missing: " + String.join(", ", fields) + ".";
+    }
+
+    static String text(ContestLineRequest request) {
         String text = request.text();
         if (text == null || text.length() > LONGEST_LINE) {
             throw new Rejection("text", "A line has at most " + LONGEST_LINE + " characters.");

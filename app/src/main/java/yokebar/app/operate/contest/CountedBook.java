@@ -62,6 +62,10 @@ final class CountedBook {
                 && (contest == null || contest.isBlank() || contest.equalsIgnoreCase(definition.cabrilloName()));
     }
 
+    Optional<Contact> contact(long id) {
+        return Optional.ofNullable(contacts.get(id));
+    }
+
     boolean has(long id) {
         return contacts.containsKey(id);
     }
@@ -144,6 +148,14 @@ final class CountedBook {
                 .map(CountedBook::serial)
                 .filter(serial -> serial > 0)
                 .collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** The station to which a serial was sent. */
+    Optional<Call> sentTo(int serial) {
+        return contacts.values().stream()
+                .filter(contact -> serial(contact) == serial)
+                .map(Contact::call)
+                .findFirst();
     }
 
     private static int serial(Contact contact) {

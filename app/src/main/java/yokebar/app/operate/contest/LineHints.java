@@ -101,13 +101,26 @@ class LineHints {
         };
     }
 
-    /** What is odd about the exchange; it is asked and stops nothing. */
-    List<String> questions(CountedBook counted, ContestEntry entry, List<Contact> earlier, Instant now) {
+    /**
+     * What is odd about the exchange; it is asked and stops nothing.
+     *
+     * @param typedSerial the serial that was sent, where it was typed
+     */
+    List<String> questions(
+            CountedBook counted,
+            ContestEntry entry,
+            @Nullable Integer typedSerial,
+            List<Contact> earlier,
+            Instant now) {
         Call call = entry.call();
         if (call == null) {
             return List.of();
         }
         List<String> questions = new ArrayList<>();
+        if (typedSerial != null) {
+            counted.sentTo(typedSerial)
+                    .ifPresent(other -> questions.add("Serial " + typedSerial + " was sent to " + other + " already."));
+        }
         Map<Fact, String> usual = counted.usualFacts(call, now);
         entry.received().forEach((name, value) -> {
             ExchangeField field = counted.field(name);

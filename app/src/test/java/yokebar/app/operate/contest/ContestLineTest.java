@@ -17,6 +17,8 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.operate.contest.channel.Channels;
+import yokebar.app.operate.contest.line.ContestLineRequest;
+import yokebar.app.operate.contest.line.ContestLogged;
 import yokebar.app.operate.contest.sending.SentSerials;
 import yokebar.app.operate.contest.sending.TextSending;
 import yokebar.app.operate.entry.EntryCompletion;
@@ -164,7 +166,7 @@ class ContestLineTest extends ContestTest {
                 new ContestLine(scores, channels, reference, completion, hints, contacts, sending, serials, clock);
         ContestLogged again = restarted.log(
                 books.find(bookId),
-                new ContestLineRequest("w1qab 12 5", null, "14.025", "CW", 2_000, "one", null, null));
+                new ContestLineRequest("w1qab 12 5", null, "14.025", "CW", 2_000, "one", null, null, null));
         assertThat(again.fresh()).isFalse();
         assertThat(count("contact")).isEqualTo(1);
     }

@@ -69,6 +69,11 @@ public record ContestEntry(
         return new ContestEntry(call, received, missing, unread);
     }
 
+    /** What is wrong with a word of {@link #unread}. */
+    public static String unreadSentence(String word) {
+        return "\"" + word + "\" fits no part of the exchange.";
+    }
+
     private static @Nullable ExchangeField fieldFor(
             String word, List<ExchangeField> fields, Map<String, String> received) {
         ExchangeField filled = null;

@@ -1,5 +1,6 @@
-package yokebar.app.operate.contest;
+package yokebar.app.operate.contest.line;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +17,7 @@ import yokebar.app.operate.contest.sending.TextSending;
  * @param questions what is odd about the exchange; it can be logged all the same
  * @param likely calls of the log that may be meant, the best first
  * @param send what to send, word by word
+ * @param at when it was made; null for a contact that is made now
  * @param frequencyHz where it would be logged; null when neither a radio nor the line says
  * @param band such as {@code 20m}; null without a frequency
  * @param mode null when neither a radio nor the line says
@@ -26,7 +28,7 @@ import yokebar.app.operate.contest.sending.TextSending;
  * @param noTexts why no texts are sent though a way of working was chosen; null otherwise
  * @param problems what has to be corrected before it can be logged
  */
-record ContestLineView(
+public record ContestLineView(
         @Nullable String call,
         String country,
         Map<String, String> received,
@@ -35,6 +37,7 @@ record ContestLineView(
         List<String> questions,
         List<ContestCallView> likely,
         String send,
+        @Nullable Instant at,
         @Nullable Long frequencyHz,
         @Nullable String band,
         @Nullable String mode,
@@ -52,5 +55,5 @@ record ContestLineView(
      * @param oneSlip whether it is one slip away from the call that was typed; else it holds the part that was typed
      * @param worth what it would bring; null without a frequency
      */
-    record ContestCallView(String call, boolean oneSlip, @Nullable WorthView worth) {}
+    public record ContestCallView(String call, boolean oneSlip, @Nullable WorthView worth) {}
 }

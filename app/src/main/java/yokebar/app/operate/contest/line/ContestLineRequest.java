@@ -1,5 +1,6 @@
-package yokebar.app.operate.contest;
+package yokebar.app.operate.contest.line;
 
+import java.time.Instant;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import yokebar.app.platform.rejection.Rejection;
@@ -17,8 +18,10 @@ import yokebar.core.operate.contest.sending.WayOfWorking;
  * @param key of this line alone, so that a second try logs it once and a serial that was sent stays with it
  * @param way run, or search and pounce; null when no texts are to be sent
  * @param sent what was sent to the station already; null for nothing
+ * @param before when the contact before it was made, where contacts are taken from paper and lines begin with their times; null
+ *     for a contact that is made now
  */
-record ContestLineRequest(
+public record ContestLineRequest(
         @Nullable String text,
         @Nullable Long positionId,
         @Nullable String frequency,
@@ -26,10 +29,11 @@ record ContestLineRequest(
         long agoMs,
         @Nullable String key,
         @Nullable WayOfWorking way,
-        @Nullable Set<TextSlot> sent) {
+        @Nullable Set<TextSlot> sent,
+        @Nullable Instant before) {
 
     /** @throws Rejection without one, or without a key: nothing is sent then */
-    WayOfWorking wayOrFail() {
+    public WayOfWorking wayOrFail() {
         if (way == null) {
             throw new Rejection("way", "Choose run or search, so that it is known which text to send.");
         }
@@ -40,7 +44,7 @@ record ContestLineRequest(
     }
 
     /** What was sent already; empty where nothing was. */
-    Set<TextSlot> alreadySent() {
+    public Set<TextSlot> alreadySent() {
         return sent == null ? Set.of() : sent;
     }
 }

@@ -1,5 +1,6 @@
-package yokebar.app.operate.contest;
+package yokebar.app.operate.contest.line;
 
+import java.time.Instant;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -7,8 +8,10 @@ import org.jspecify.annotations.Nullable;
  *
  * @param contactId of the contact in the log
  * @param call of the other station
+ * @param at when it was made
  * @param fresh false when the contact was in the log already
  * @param sentence what became of it, in words
  * @param changeId to take it back with; null when it changed nothing
  */
-record ContestLogged(long contactId, String call, boolean fresh, String sentence, @Nullable Long changeId) {}
+public record ContestLogged(
+        long contactId, String call, Instant at, boolean fresh, String sentence, @Nullable Long changeId) {}

@@ -1,4 +1,4 @@
-package yokebar.app.operate.contest;
+package yokebar.app.operate.contest.line;
 
 import java.util.List;
 import yokebar.core.operate.contest.Outcome;
@@ -14,9 +14,10 @@ import yokebar.core.operate.contest.Verdict;
  * @param multipliers names of the multipliers it is the first to bring
  * @param bonus points that are not multiplied
  */
-record WorthView(boolean counts, boolean dupe, String reason, long points, List<String> multipliers, long bonus) {
+public record WorthView(
+        boolean counts, boolean dupe, String reason, long points, List<String> multipliers, long bonus) {
 
-    static WorthView of(Verdict verdict) {
+    public static WorthView of(Verdict verdict) {
         return new WorthView(
                 verdict.outcome() == Outcome.COUNTS,
                 verdict.outcome() == Outcome.DUPE,
