@@ -1,21 +1,22 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
-  import type { ContestBook, ContestLineView } from '../../platform/api/client';
+  import type { ContestBook } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
   import { ReceivedTextStore } from '../../sources/text/received.svelte';
   import RefusedLines from '../../platform/shared/RefusedLines.svelte';
-  import { counted, kiloHertz } from '../../platform/shared/format';
+  import { kiloHertz } from '../../platform/shared/format';
   import LikelyCalls from '../line/LikelyCalls.svelte';
   import { OpenBookStore } from './book.svelte';
-  import { WAYS, type Slot } from './sending/line-steps.svelte';
+  import ContestLineSays from './ContestLineSays.svelte';
+  import { nextWay, sends, type Slot } from './sending/line-steps.svelte';
   import { HeardCalls } from './receiving/heard-calls.svelte';
   import ReceivedStrip from './receiving/ReceivedStrip.svelte';
   import { lastLines } from './receiving/words';
   import SendingBar from './sending/SendingBar.svelte';
   import { TextStore } from './sending/texts-to-send.svelte';
   import { texts } from './texts';
-  import { shortWorth, worthWords } from './worth/worth';
+  import { shortWorth } from './worth/worth';
 
   let { book }: { book: ContestBook } = $props();
 
@@ -29,7 +30,7 @@
   onMount(() => input?.focus());
 
   const view = $derived(store.view);
-  const problems = $derived(store.problem ? [store.problem] : (view?.problems ?? []));
+  const fromPaper = $derived(store.steps.way === 'PAPER');
 
   const likely = $derived(
     (view?.likely ?? []).map(({ call, oneSlip, worth }) => ({
@@ -53,17 +54,6 @@
     input?.focus();
   }
 
-  const guesses = (view: ContestLineView) =>
-    view.missing.map((name) => `${name} ${view.guessed[name] ?? ''}`).join(', ');
-
-  /** What Enter does; or what has to be typed before it does anything. */
-  function says(view: ContestLineView): string {
-    const next = store.next;
-    if (store.takesGuess) return texts.enterTakes(guesses(view));
-    if (next?.slot) return next.logs ? texts.enterSendsAndLogs(next.text) : texts.enterSends(next.text);
-    return view.missing.length > 0 ? texts.stillMissing(view.missing.join(', ')) : texts.enterLogs;
-  }
-
   function take(index: number) {
     const guess = likely[index];
     if (guess) store.takeCall(guess.call);
@@ -73,7 +63,7 @@
 
   /** A key without a text is the browser's. */
   const isOnAKey = (key: string): key is Slot =>
-    /^F\d+$/.test(key) && store.steps.way !== 'LOG' && toSend.text(store.steps.way, key as Slot) !== '';
+    /^F\d+$/.test(key) && sends(store.steps.way) && toSend.text(store.steps.way, key as Slot) !== '';
 
   function onkeydown(event: KeyboardEvent) {
     if (event.key === 'Enter') {
@@ -83,7 +73,9 @@
       else if (event.ctrlKey) void store.log();
       else void store.enter();
     } else if (event.altKey && event.key.toLowerCase() === 'w') {
-      store.work(WAYS[(WAYS.indexOf(store.steps.way) + 1) % WAYS.length] ?? 'LOG');
+      store.work(nextWay(store.steps.way), book.from);
+    } else if (event.altKey && event.key.toLowerCase() === 'e') {
+      store.correctOlder();
     } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       void store.keyer.setSpeed(store.keyer.speed + (event.key === 'ArrowUp' ? 1 : -1));
     } else if (event.altKey && event.key.toLowerCase() === 'c') {
@@ -96,9 +88,13 @@
       void store.keyer.stop();
     } else if (event.key === 'Tab' && !event.shiftKey && likely.length > 0) {
       choice = (choice + 1) % likely.length;
+    } else if (event.key === 'Escape' && store.correction.contact) {
+      store.leaveCorrection();
     } else if (event.key === 'Escape' && store.text !== '') {
-      store.type('');
+      store.wipe();
       choice = -1;
+    } else if (event.key === 'ArrowUp' && store.text === '') {
+      store.recall();
     } else {
       return;
     }
@@ -129,7 +125,15 @@
       >
         {#each modes as mode (mode)}<SelectItem value={mode} text={mode} />{/each}
       </Select>
-      {#if view && !view.band}<span class="muted">{texts.noRadio}</span>{/if}
+      {#if fromPaper}
+        <TextInput
+          size="sm"
+          labelText={texts.day}
+          placeholder="2026-10-24"
+          value={store.paper.day}
+          on:change={(event) => store.setPaperDay(String(event.detail ?? ''))}
+        />
+      {:else if view && !view.band}<span class="muted">{texts.noRadio}</span>{/if}
     {/if}
     {#if view}<span>{texts.youSend} <strong class="mono">{view.send}</strong></span>{/if}
     <SendingBar
@@ -137,7 +141,7 @@
       speed={view?.next ? store.keyer.speed : undefined}
       sending={store.keyer.text}
       onway={(way) => {
-        store.work(way);
+        store.work(way, book.from);
         input?.focus();
       }}
       onspeed={(speed) => void store.keyer.setSpeed(speed)}
@@ -160,39 +164,14 @@
     {onkeydown}
     aria-label={texts.contestLine}
     aria-describedby="contest-line-says"
-    placeholder={texts.aCallAndTheExchange(book.exchange.join('   '))}
+    placeholder={fromPaper
+      ? texts.aTimeACallAndTheExchange(book.exchange.join('   '))
+      : texts.aCallAndTheExchange(book.exchange.join('   '))}
     autocomplete="off"
     autocapitalize="off"
     spellcheck="false"
   />
-  <p id="contest-line-says" role="status">
-    {#if store.lines.waiting.length > 0 && store.problem}
-      <span class="trouble"
-        >{texts.willBeSent(store.problem, counted(store.lines.waiting.length, 'line'))}</span
-      >
-    {:else if problems.length > 0}
-      <span class="trouble">{problems.join(' ')}</span>
-    {:else if store.text === ''}
-      <span class="muted">{store.notice}</span>
-      {#if store.next}
-        <span class="muted">{store.next.slot ? texts.enterSends(store.next.text) : texts.typeTheCall}</span>
-      {/if}
-    {:else if store.tunes}
-      <span class="muted">{texts.enterTunes}</span>
-    {:else if view?.call}
-      <span class="mono">{view.call}</span>
-      <span>{view.country}</span>
-      {#if view.worth?.dupe}<strong class="trouble">{shortWorth(view.worth)}</strong>
-      {:else if view.worth && !view.worth.counts}<span class="trouble"
-          >{texts.doesNotCount(view.worth.reason)}</span
-        >
-      {:else if view.worth}<strong>{worthWords(view.worth).join(' · ')}</strong>{/if}
-      {#each view.questions as question (question)}<span class="question">{question}</span>{/each}
-      <span class="muted">
-        {says(view)}
-      </span>
-    {/if}
-  </p>
+  <ContestLineSays {store} />
 </div>
 
 <style>
@@ -213,19 +192,5 @@
   .where :global(.bx--form-item) {
     flex: none;
     width: 140px;
-  }
-
-  .question {
-    color: var(--yb-ink);
-    text-decoration: underline dotted;
-    text-underline-offset: 4px;
-  }
-
-  p {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0 16px;
-    min-height: 28px;
-    padding-top: 4px;
   }
 </style>

@@ -14,8 +14,11 @@ import { LatestQuestion } from '../../platform/shared/latest-question';
 import { tabMemory, type Memory } from '../../platform/shared/memory';
 import { UnsentLines } from '../../platform/shared/unsent-lines.svelte';
 import type { Place } from './receiving/heard-calls.svelte';
+import { asTyped, Correction } from './correcting/correction.svelte';
 import { Keyer } from './sending/keyer.svelte';
-import { LineSteps, type Slot, type Way } from './sending/line-steps.svelte';
+import { LineSteps, sends, type Slot, type Way } from './sending/line-steps.svelte';
+import { PaperTimes } from './sending/paper.svelte';
+import { texts } from './texts';
 
 const TEXT_KEY = 'yokebar-contest-line';
 const UNSENT_KEY = 'yokebar-contest-unsent';
@@ -48,6 +51,8 @@ export class OpenBookStore {
   /** How far the contact on the line has come, when texts are sent. */
   readonly steps: LineSteps;
   readonly keyer: Keyer;
+  readonly paper: PaperTimes;
+  readonly correction = new Correction();
 
   #id: number | undefined;
   /** The text that the view is about. */
@@ -55,6 +60,8 @@ export class OpenBookStore {
   #memory: Memory;
   #position: () => number | undefined;
   #question = new LatestQuestion();
+  /** What was wiped last. */
+  #wiped = '';
   /** Texts are sent in the order of their keys. */
   #sending: Promise<void> = Promise.resolve();
 
@@ -70,6 +77,7 @@ export class OpenBookStore {
     this.#position = position;
     this.#memory = memory;
     this.steps = new LineSteps(memory);
+    this.paper = new PaperTimes(memory);
     this.keyer = new Keyer(radio, memory, (problem) => (this.problem = problem));
     this.text = memory.getItem(TEXT_KEY) ?? '';
     [this.frequency = '', this.mode = ''] = (memory.getItem(CHANNEL_KEY) ?? '').split(' ');
@@ -84,6 +92,7 @@ export class OpenBookStore {
   /** Shows a book. */
   async open(id: number): Promise<void> {
     if (this.#id !== id) {
+      if (this.correction.contact) this.leaveCorrection();
       this.#id = id;
       this.score = undefined;
       this.contacts = [];
@@ -122,8 +131,49 @@ export class OpenBookStore {
     this.text = text;
     this.problem = '';
     if (text.trim() === '') this.steps.forget();
-    this.#memory.setItem(TEXT_KEY, text);
+    // After a reload, the line of a correction would be a contact of its own.
+    if (!this.correction.contact) this.#memory.setItem(TEXT_KEY, text);
     this.read();
+  }
+
+  /** Empties the line; {@link recall} brings back what stood there. */
+  wipe(): void {
+    this.#wiped = this.text;
+    this.type('');
+  }
+
+  /** Brings back what was wiped last, to an empty line. */
+  recall(): void {
+    if (this.text === '' && this.#wiped !== '') this.type(this.#wiped);
+  }
+
+  /** Takes the latest contact into the line to correct it; again, the one before. */
+  correctOlder(): void {
+    const contact = this.correction.older(this.contacts, this.text);
+    if (contact) this.type(asTyped(contact));
+  }
+
+  /** Leaves the contact as it is; what was typed before stands on the line again. */
+  leaveCorrection(): void {
+    this.type(this.correction.leave());
+  }
+
+  async #saveCorrection(bookId: number): Promise<void> {
+    try {
+      this.contacts = await this.correction.save(bookId, this.text.trim());
+    } catch (e) {
+      this.problem = e instanceof Problem ? e.message : String(e);
+      return;
+    }
+    this.leaveCorrection();
+    this.notice = texts.itIsCorrected;
+    await this.load();
+  }
+
+  /** Contacts from paper were made on this day. */
+  setPaperDay(day: string): void {
+    if (this.paper.setDay(day)) this.read();
+    else this.problem = texts.notADay(day);
   }
 
   /** Says where contacts are made, where there is no radio. */
@@ -180,12 +230,13 @@ export class OpenBookStore {
   /** Does what comes next: tunes, takes a guess, sends a text, or logs the contact. */
   enter(): Promise<void> {
     const text = this.text.trim();
+    if (this.correction.contact && this.#id !== undefined) return this.#saveCorrection(this.#id);
     if (this.tunes) return this.#tuneRadio(text);
     if (this.takesGuess) {
       this.type(`${text} ${this.guess.toLowerCase()}`);
       return Promise.resolve();
     }
-    if (this.steps.way === 'LOG' || !this.view?.next) return this.log();
+    if (!sends(this.steps.way) || !this.view?.next) return this.log();
     return this.#sendText((id) => {
       const body = this.#request(text);
       return got(api.POST('/api/contest-books/{id}/line/next', { params: { path: { id } }, body }));
@@ -196,6 +247,7 @@ export class OpenBookStore {
   log(): Promise<void> {
     const text = this.text.trim();
     if (text === '' || this.#id === undefined) return Promise.resolve();
+    if (this.correction.contact) return this.#saveCorrection(this.#id);
     return this.#logLine(this.#id, text);
   }
 
@@ -208,14 +260,23 @@ export class OpenBookStore {
     return sent;
   }
 
-  /** How somebody works from now on. */
-  work(way: Way): void {
+  /**
+   * How somebody works from now on.
+   *
+   * @param begins when the contest begins, ISO, UTC
+   */
+  work(way: Way, begins: string): void {
     this.steps.choose(way);
+    if (way === 'PAPER') this.paper.begin(this.contacts[0]?.start, begins);
     this.read();
   }
 
   /** Sends the text of a key. */
   sendKey(slot: Slot): Promise<void> {
+    if (this.correction.contact) {
+      this.problem = texts.endTheCorrectionFirst;
+      return Promise.resolve();
+    }
     const text = this.text.trim();
     return this.#sendText((id) => {
       const params = { path: { id, slot } };
@@ -269,7 +330,11 @@ export class OpenBookStore {
   async #send({ bookId, at, body: typed }: Unsent): Promise<void> {
     const params = { path: { id: bookId } };
     const body = { ...typed, agoMs: Math.max(0, Date.now() - at) };
+    // Lines from paper may wait behind each other: each follows the one that was logged before it.
+    if (typed.before !== undefined) body.before = this.paper.before;
     const logged = await got(api.POST('/api/contest-books/{id}/line/log', { params, body }));
+    if (typed.before !== undefined) this.paper.after(logged.at);
+    this.correction.logged(logged.contactId);
     this.notice = logged.sentence;
   }
 
@@ -288,6 +353,7 @@ export class OpenBookStore {
       mode: this.mode,
       agoMs: 0,
       ...this.steps.asked,
+      ...(this.steps.way === 'PAPER' && this.paper.before ? { before: this.paper.before } : {}),
     };
   }
 

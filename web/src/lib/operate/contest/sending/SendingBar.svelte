@@ -16,7 +16,12 @@
 
   let { way, speed, sending, onway, onspeed, onstop }: Props = $props();
 
-  const NAMES: Record<Way, string> = { LOG: texts.logOnly, RUN: texts.run, SEARCH: texts.searchShort };
+  const NAMES: Record<Way, string> = {
+    LOG: texts.logOnly,
+    RUN: texts.run,
+    SEARCH: texts.searchShort,
+    PAPER: texts.fromPaper,
+  };
 </script>
 
 <div class="sending">
@@ -57,7 +62,7 @@
   }
 
   .way {
-    width: 280px;
+    width: 400px;
   }
 
   .sending :global(.bx--form-item) {

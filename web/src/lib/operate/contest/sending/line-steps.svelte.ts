@@ -3,12 +3,21 @@ import { remembered, type Memory } from '../../../platform/shared/memory';
 
 const KEY = 'yokebar-contest-steps';
 
-/** How somebody works: by texts that are sent, or without. */
-export type Way = 'LOG' | ContestText['way'];
+/** How somebody works: by texts that are sent, without, or from a log on paper. */
+export type Way = 'LOG' | 'PAPER' | ContestText['way'];
 export type Slot = ContestText['slot'];
 
 /** The ways in the order of their switch. */
-export const WAYS: Way[] = ['LOG', 'RUN', 'SEARCH'];
+export const WAYS: Way[] = ['LOG', 'RUN', 'SEARCH', 'PAPER'];
+
+/** Whether texts are sent. */
+export const sends = (way: Way): way is ContestText['way'] => way !== 'LOG' && way !== 'PAPER';
+
+/** The one after it by key; to paper one goes only by the switch. */
+export function nextWay(way: Way): Way {
+  const live = WAYS.filter((one) => one !== 'PAPER');
+  return live[(live.findIndex((one) => one === way) + 1) % live.length] ?? 'LOG';
+}
 
 interface Kept {
   way: Way;
@@ -45,7 +54,7 @@ export class LineSteps {
 
   /** What the server has to know of it. */
   get asked(): Pick<ContestLineRequest, 'key' | 'way' | 'sent'> {
-    return this.way === 'LOG' ? { key: this.key } : { key: this.key, way: this.way, sent: this.sent };
+    return sends(this.way) ? { key: this.key, way: this.way, sent: this.sent } : { key: this.key };
   }
 
   /** Something was sent to the station on the line. */

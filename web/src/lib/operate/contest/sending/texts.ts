@@ -29,6 +29,7 @@ export const texts = {
   wayOfWorking: 'Way of working',
   logOnly: 'Log only',
   searchShort: 'Search',
+  fromPaper: 'From paper',
   wordsAMinute: 'Words a minute',
   sending: 'Sending',
   stop: 'Stop',
