@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Button, ContentSwitcher, Switch } from 'carbon-components-svelte';
+  import { untrack } from 'svelte';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
   import { clock } from '../../platform/shared/clock.svelte';
@@ -53,7 +54,9 @@
   const book = $derived(books.all?.find((one) => one.id === id));
 
   $effect(() => {
-    void store.open(id);
+    const opened = id;
+    // What the store reads to open a book is no reason to open it again.
+    untrack(() => void store.open(opened));
     return () => store.close();
   });
 

@@ -92,7 +92,6 @@ export class OpenBookStore {
   /** Shows a book. */
   async open(id: number): Promise<void> {
     if (this.#id !== id) {
-      if (this.correction.contact) this.leaveCorrection();
       this.#id = id;
       this.score = undefined;
       this.contacts = [];
@@ -105,6 +104,7 @@ export class OpenBookStore {
   /** No book is shown any more. */
   close(): void {
     this.#id = undefined;
+    if (this.correction.contact) this.leaveCorrection();
   }
 
   /** Reads the open book again; what the line is worth may be different then, too. */

@@ -405,6 +405,14 @@ describe('wiping and correcting', () => {
     expect(store.correction.contact).toBeUndefined();
   });
 
+  it('ends a correction when another view is shown', () => {
+    store.type('zp5');
+    store.correctOlder();
+    store.close();
+    expect(store.correction.contact).toBeUndefined();
+    expect(store.text).toBe('zp5');
+  });
+
   it('does not keep the line of a correction, which would be logged after a reload', () => {
     store.type('zp5');
     store.correctOlder();

@@ -6,6 +6,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -198,6 +202,50 @@ class ContestTest extends BrowserTest {
 
     @Test
     @Order(7)
+    void theLatestContactIsCorrectedByKeyAndAWipedLineComesBack() {
+        page.keyboard().type("zs9q");
+        page.keyboard().press("Escape");
+        assertThat(line()).hasValue("");
+        page.keyboard().press("ArrowUp");
+        assertThat(line()).hasValue("zs9q");
+        page.keyboard().press("Alt+e");
+        assertThat(line()).hasValue("zs3qab 599 8 38");
+        assertThat(says()).containsText("Correcting ZS3QAB");
+        line().fill("zs3qad 8; asks for a card");
+        page.keyboard().press("Enter");
+        assertThat(says()).containsText("Still missing: zone.");
+        line().fill("zs3qad 8 38; asks for a card");
+        page.keyboard().press("Enter");
+        assertThat(latest()).containsText("ZS3QAD");
+        assertThat(line()).hasValue("zs9q");
+        page.keyboard().press("Escape");
+        assertThat(says()).containsText("It is corrected.");
+    }
+
+    @Test
+    @Order(8)
+    void contactsFromPaperKeepTheirTimeAndTheirBand() {
+        Instant hour = Instant.now().truncatedTo(ChronoUnit.HOURS);
+        String time =
+                DateTimeFormatter.ofPattern("HHmm").withZone(ZoneOffset.UTC).format(hour);
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("From paper"))
+                .click();
+        assertThat(line()).isFocused();
+        page.getByLabel("Frequency (kHz)").fill("7025");
+        page.getByLabel("Mode", new Page.GetByLabelOptions().setExact(true)).selectOption("CW");
+        line().fill(time + " zs5qab 11 38");
+        assertThat(says()).containsText("Enter logs it at " + hour.toString().substring(0, 10));
+        line().press("Enter");
+        Locator row = page.locator("table[aria-label=Contacts] tbody tr")
+                .filter(new Locator.FilterOptions().setHasText("ZS5QAB"));
+        assertThat(row).containsText(time.substring(0, 2) + ":00");
+        assertThat(row).containsText("40m");
+        page.keyboard().press("Alt+w");
+        assertThat(page.getByText("kHz CW")).isVisible();
+    }
+
+    @Test
+    @Order(9)
     void whoRunsWorksAStationWithOneKeyAndStopsWithAnother() {
         page.keyboard().press("Alt+w");
         assertThat(says()).containsText("Enter sends CQ TEST CU9QYB CU9QYB");
@@ -233,7 +281,7 @@ class ContestTest extends BrowserTest {
     }
 
     @Test
-    @Order(8)
+    @Order(10)
     void theScoreIsPostedToTheScoreboardAndTheTestSaysWhyNot() throws Exception {
         standIns.scoreboard().setUp(false);
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Scoreboard"))
@@ -265,7 +313,7 @@ class ContestTest extends BrowserTest {
     }
 
     @Test
-    @Order(9)
+    @Order(11)
     void aCategoryAndALineOfTheHeaderAreCorrectedAndExportedAgain() throws Exception {
         page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Log header"))
                 .click();
@@ -284,7 +332,7 @@ class ContestTest extends BrowserTest {
     }
 
     @Test
-    @Order(10)
+    @Order(12)
     void theRulesOfAnotherContestAreWrittenAndABookOfItIsBegun() {
         open("contest/definitions");
         page.getByLabel("Begin with").selectOption("Keepers Roll");

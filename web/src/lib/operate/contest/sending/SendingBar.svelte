@@ -62,7 +62,7 @@
   }
 
   .way {
-    width: 400px;
+    width: 460px;
   }
 
   .sending :global(.bx--form-item) {

@@ -118,7 +118,7 @@ class ContestLine {
         Instant at = line.at() != null
                 ? line.at()
                 : clock.instant().minusMillis(Math.max(0, Math.min(request.agoMs(), LONGEST_WAIT_MS)));
-        Channel channel = channel(book, typed(request));
+        Channel channel = channel(book, request);
         AdifFields record = scores.ask(book, counted -> {
             ContestLineView view = view(book, counted, request, line, at, List.of(), List.of());
             if (!view.problems().isEmpty()) {
@@ -162,7 +162,7 @@ class ContestLine {
             Instant now,
             List<Contact> earlier,
             List<LineHints.Likely> likely) {
-        Channel channel = channel(book, typed(request));
+        Channel channel = channel(book, request);
         ContestEntry entry = entry(counted, line, channel.usualReport(), now);
         boolean tunes = entry.call() == null
                 && line.at() == null
@@ -244,7 +244,7 @@ class ContestLine {
     SpokenLine spoken(BookRow book, ContestLineRequest request) {
         Instant now = clock.instant();
         TypedLine line = typedLine(request);
-        Channel channel = channel(book, typed(request));
+        Channel channel = channel(book, request);
         return scores.ask(
                 book,
                 counted -> spoken(
@@ -349,15 +349,15 @@ class ContestLine {
                 .orElseGet(() -> Math.max(counted.nextSerial(), serials.highest(book.number()) + 1));
     }
 
+    private Channel channel(BookRow book, ContestLineRequest request) {
+        Channels.Typed typed =
+                new Channels.Typed(request.positionId(), request.frequency(), request.mode(), request.agoMs());
+        return request.before() == null ? channel(book, typed) : Channels.given(typed);
+    }
+
     private Channel channel(BookRow book, Channels.Typed typed) {
         return channels.of(
                 typed, () -> scores.ask(book, counted -> counted.definition().modes()));
-    }
-
-    private static Channels.Typed typed(ContestLineRequest request) {
-        // Where the radio is says nothing of what stands on paper.
-        Long positionId = request.before() == null ? request.positionId() : null;
-        return new Channels.Typed(positionId, request.frequency(), request.mode(), request.agoMs());
     }
 
     private static String key(ContestLineRequest request) {

@@ -50,7 +50,8 @@ public class Channels {
         return new Channel(hz, Band.of(hz), mode, true);
     }
 
-    private static Channel given(Typed typed) {
+    /** Where contacts were made that stand on paper: what is said counts, wherever a radio is. */
+    public static Channel given(Typed typed) {
         String frequency = typed.frequency() == null ? "" : typed.frequency().strip();
         Long hz = frequency.isEmpty() ? null : WrittenFrequency.read(frequency);
         Band band = hz == null ? null : Band.of(hz);
