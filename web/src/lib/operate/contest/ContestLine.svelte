@@ -104,7 +104,7 @@
 </script>
 
 <div class="line">
-  {#if book.radioteletype}<ReceivedStrip {lines} calls={heard} ontake={takeReceived} />{/if}
+  {#if book.radioteletype && !fromPaper}<ReceivedStrip {lines} calls={heard} ontake={takeReceived} />{/if}
   <RefusedLines lines={store.lines} />
   <div class="where">
     {#if view?.fromRadio}
