@@ -113,6 +113,21 @@ class ContactsTest extends AppTest {
         assertThat(get("/api/changes")).isEmpty();
     }
 
+    @Test
+    void entityAndZonesFollowACorrectedCall() throws Exception {
+        importText(contact("W1QAB").replace("<eor>", record("dxcc", "291", "cont", "NA", "cqz", "5")));
+        HttpResponse<String> answer = sendJson(
+                "POST",
+                "/api/changes/edit",
+                Map.of("selection", Map.of("search", ""), "changes", Map.of("CALL", "DL1QAB")));
+        assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
+        await("the change", () -> jdbc.queryForObject("select call_sign from contact", String.class)
+                .equals("DL1QAB"));
+        assertThat(jdbc.queryForMap("select cq_zone, entity_code from contact"))
+                .containsEntry("CQ_ZONE", 14)
+                .containsEntry("ENTITY_CODE", 230);
+    }
+
     private HttpResponse<String> edit(long id, int version, Map<String, String> changes) throws Exception {
         return sendJson("PATCH", "/api/contacts/" + id, Map.of("version", version, "changes", changes));
     }
