@@ -27,7 +27,11 @@
   const modes = $derived(MODES.includes(store.mode) ? MODES : [...MODES, store.mode]);
   let input = $state<HTMLInputElement | null>(null);
 
-  onMount(() => input?.focus());
+  onMount(() => {
+    input?.focus();
+    // Paper that was typed into another book says nothing of this one.
+    if (fromPaper && !store.paper.isWithin(book)) store.work('PAPER', book.from);
+  });
 
   const view = $derived(store.view);
   const fromPaper = $derived(store.steps.way === 'PAPER');

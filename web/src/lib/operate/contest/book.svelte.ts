@@ -159,15 +159,28 @@ export class OpenBookStore {
   }
 
   async #saveCorrection(bookId: number): Promise<void> {
+    const text = this.text.trim();
+    const { contact } = this.correction;
+    let contacts: ContestContact[];
     try {
-      this.contacts = await this.correction.save(bookId, this.text.trim());
+      contacts = await this.correction.save(bookId, text);
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : String(e);
       return;
     }
-    this.leaveCorrection();
+    // Meanwhile Enter may have been pressed again, or another contact taken in.
+    if (contact !== this.correction.contact) return;
+    this.contacts = contacts;
+    const before = this.correction.leave();
+    this.type(this.text.trim() === text ? before : this.#behind(text));
     this.notice = texts.itIsCorrected;
     await this.load();
+  }
+
+  /** What was typed behind a text that is done is the next line; what was changed stays in sight. */
+  #behind(done: string): string {
+    const now = this.text.trimStart();
+    return now.startsWith(done) ? now.slice(done.length).trimStart() : this.text;
   }
 
   /** Contacts from paper were made on this day. */
@@ -254,9 +267,7 @@ export class OpenBookStore {
   #logLine(bookId: number, text: string): Promise<void> {
     const sent = this.lines.add({ bookId, at: Date.now(), body: this.#request(text) });
     this.steps.done();
-    // What was typed behind it meanwhile is the next line; what was changed stays in sight.
-    const now = this.text.trimStart();
-    this.type(now.startsWith(text) ? now.slice(text.length).trimStart() : this.text);
+    this.type(this.#behind(text));
     return sent;
   }
 

@@ -39,6 +39,15 @@ describe('a log on paper', () => {
     expect(server.sent[LOG]).toMatchObject({ text: '33 w2qab 13 5', before: '2026-10-24T14:32:00Z' });
   });
 
+  it('tells whether its times are those of a contest', () => {
+    const day = { from: BEGINS, until: '2026-10-25T00:00:00Z' };
+    expect(store.paper.isWithin(day)).toBe(true);
+    store.setPaperDay('2026-10-26');
+    expect(store.paper.isWithin(day)).toBe(false);
+    store.setPaperDay('2026-10-23');
+    expect(store.paper.isWithin(day)).toBe(false);
+  });
+
   it('goes on where it was after a reload, and with another day', () => {
     store.setPaperDay('2026-10-25');
     expect(book().paper.day).toBe('2026-10-25');
@@ -115,6 +124,20 @@ describe('wiping and correcting', () => {
     expect(store.problem).toContain('End the correction first');
     store.leaveCorrection();
     expect(store.text).toBe('');
+    expect(store.correction.contact).toBeUndefined();
+  });
+
+  it('keeps what is typed behind a correction while it is saved, also when Enter is pressed twice', async () => {
+    store.correctOlder();
+    server.on(`${CORRECT}9`, [contact(9, 'DL1QAC', '599 7 14')]);
+    store.type('dl1qac 7 14');
+    const once = store.enter();
+    const twice = store.enter();
+    store.type('dl1qac 7 14 k1');
+    await once;
+    expect(store.text).toBe('k1');
+    await twice;
+    expect(store.text).toBe('k1');
     expect(store.correction.contact).toBeUndefined();
   });
 

@@ -26,6 +26,12 @@ export class PaperTimes {
     this.after(latest ?? new Date(Date.parse(begins) + HALF_A_DAY_MS).toISOString());
   }
 
+  /** Whether times are read in the span of a contest, ISO. */
+  isWithin({ from, until }: { from: string; until: string }): boolean {
+    const at = Date.parse(this.before);
+    return at >= Date.parse(from) && at <= Date.parse(until) + HALF_A_DAY_MS;
+  }
+
   /** The day in which times are read, such as 2026-10-24. */
   get day(): string {
     return this.before.slice(0, 10);

@@ -46,6 +46,9 @@ class ContestLine {
     private static final int LONGEST_LINE = 200;
     private static final int MAX_HEARD = 100;
 
+    private static final Instant FIRST_LOGS = Instant.parse("1900-01-01T00:00:00Z");
+    private static final Duration A_DAY = Duration.ofDays(1);
+
     private static final long LONGEST_WAIT_MS = Duration.ofHours(12).toMillis();
     private static final DateTimeFormatter DAY_AND_MINUTE =
             DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm", Locale.ROOT).withZone(ZoneOffset.UTC);
@@ -364,7 +367,13 @@ class ContestLine {
         return request.key() == null ? "" : request.key();
     }
 
-    private static TypedLine typedLine(ContestLineRequest request) {
+    private TypedLine typedLine(ContestLineRequest request) {
+        Instant before = request.before();
+        if (before != null
+                && (before.isBefore(FIRST_LOGS)
+                        || before.isAfter(clock.instant().plus(A_DAY)))) {
+            throw new Rejection("before", "No contact was made then; give the day as 2026-10-24.");
+        }
         return TypedLine.read(text(request), request.before());
     }
 

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -96,6 +97,15 @@ class PaperLogTest extends ContestTest {
         assertThat(answer.statusCode()).isEqualTo(422);
         assertThat(answer.body()).contains("is still to come; correct the time, or the day.");
         assertThat(count("contact")).isZero();
+    }
+
+    @Test
+    void aDayInWhichNobodyLoggedIsRefused() throws Exception {
+        for (Instant day : List.of(Instant.MAX, Instant.MIN, Instant.parse("1899-12-31T00:00:00Z"))) {
+            HttpResponse<String> answer = fromPaper("read", "1432 w1qab 12 5", day);
+            assertThat(answer.statusCode()).as(answer.body()).isEqualTo(422);
+            assertThat(answer.body()).contains("No contact was made then");
+        }
     }
 
     @Test
