@@ -30,7 +30,7 @@
   onMount(() => {
     input?.focus();
     // Paper that was typed into another book says nothing of this one.
-    if (fromPaper && !store.paper.isWithin(book)) store.work('PAPER', book.from);
+    if (fromPaper && !store.paper.isWithin(book)) store.paper.begin(undefined, book.from);
   });
 
   const view = $derived(store.view);
