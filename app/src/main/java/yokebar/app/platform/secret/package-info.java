@@ -2,7 +2,7 @@
 @NullMarked
 @ApplicationModule(
         id = "platform.secret",
-        allowedDependencies = {"platform.configuration", "platform.storage"})
+        allowedDependencies = {"platform.configuration", "platform.storage", "platform.web"})
 package yokebar.app.platform.secret;
 
 import org.jspecify.annotations.NullMarked;

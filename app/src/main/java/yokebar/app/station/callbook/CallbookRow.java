@@ -6,12 +6,12 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import yokebar.app.platform.secret.RowWithSecret;
+import yokebar.app.platform.secret.AccountRow;
 
 /** The settings of the callbooks; one row. */
 @Entity
 @Table(name = "callbook")
-class CallbookRow extends RowWithSecret {
+class CallbookRow extends AccountRow {
     static final int ID = 1;
 
     @Id
@@ -19,12 +19,6 @@ class CallbookRow extends RowWithSecret {
 
     @Version
     int version;
-
-    @Nullable
-    String address;
-
-    @Nullable
-    String account;
 
     int freshDays;
 

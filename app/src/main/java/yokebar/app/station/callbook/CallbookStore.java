@@ -1,7 +1,6 @@
 package yokebar.app.station.callbook;
 
 import jakarta.persistence.EntityManager;
-import java.net.URI;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -19,7 +18,6 @@ import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.platform.secret.SecretBox;
 import yokebar.app.platform.secret.StoredSecret;
 import yokebar.app.platform.storage.BulkInsert;
-import yokebar.app.platform.web.WebAddress;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.CallParts;
 import yokebar.links.station.callbook.CallbookAccount;
@@ -75,19 +73,8 @@ class CallbookStore {
     @Transactional
     public void save(CallbookDraft draft) {
         CallbookRow row = row();
-        String before = WebAddress.authority(row.address);
-        if (draft.address() != null) {
-            row.address = draft.address().isBlank() ? null : WebAddress.checked("address", draft.address());
-        }
-        if (draft.account() != null) {
-            row.account = draft.account().isBlank() ? null : draft.account().strip();
-        }
-        row.secret(row.secret()
-                .changed(
-                        secrets,
-                        before,
-                        WebAddress.authority(row.address),
-                        StoredSecret.typed(draft.password(), draft.clearPassword())));
+        row.change(
+                secrets, draft.address(), draft.account(), StoredSecret.typed(draft.password(), draft.clearPassword()));
         if (draft.freshDays() != null) {
             if (draft.freshDays() < 1 || draft.freshDays() > 3650) {
                 throw new Rejection("freshDays", "An answer stays fresh for 1 to 3650 days.");
@@ -112,12 +99,7 @@ class CallbookStore {
     /** Where and as whom to ask; empty as long as something of it is missing. */
     @Transactional(readOnly = true)
     public Optional<CallbookAccount> account() {
-        CallbookRow row = row();
-        String password = row.secret().text(secrets);
-        if (row.address == null || row.account == null || password == null) {
-            return Optional.empty();
-        }
-        return Optional.of(new CallbookAccount(URI.create(row.address), row.account, password));
+        return row().complete(secrets).map(one -> new CallbookAccount(one.address(), one.account(), one.password()));
     }
 
     /** What was answered or read before; the answer from the network stands above the file. */

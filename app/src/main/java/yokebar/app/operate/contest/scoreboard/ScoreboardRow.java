@@ -5,13 +5,12 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
-import org.jspecify.annotations.Nullable;
-import yokebar.app.platform.secret.RowWithSecret;
+import yokebar.app.platform.secret.AccountRow;
 
 /** How scores are posted; one row. */
 @Entity
 @Table(name = "scoreboard")
-class ScoreboardRow extends RowWithSecret {
+class ScoreboardRow extends AccountRow {
     static final int ID = 1;
 
     @Id
@@ -19,12 +18,6 @@ class ScoreboardRow extends RowWithSecret {
 
     @Version
     int version;
-
-    @Nullable
-    String address;
-
-    @Nullable
-    String account;
 
     String team = "";
 

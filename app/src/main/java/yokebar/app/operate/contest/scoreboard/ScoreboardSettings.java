@@ -1,7 +1,6 @@
 package yokebar.app.operate.contest.scoreboard;
 
 import jakarta.persistence.EntityManager;
-import java.net.URI;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
@@ -12,7 +11,6 @@ import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.platform.secret.SecretBox;
 import yokebar.app.platform.secret.StoredSecret;
-import yokebar.app.platform.web.WebAddress;
 import yokebar.links.services.tallyho.TallyHoClient;
 
 /** Where and how often scores are posted, and which was the last. */
@@ -60,19 +58,11 @@ public class ScoreboardSettings {
     @Transactional
     public void save(ScoreboardDraft draft) {
         ScoreboardRow row = row();
-        String before = WebAddress.authority(row.address);
-        if (draft.address() != null) {
-            row.address = draft.address().isBlank() ? null : WebAddress.checked("address", draft.address());
-        }
-        if (draft.account() != null) {
-            row.account = draft.account().isBlank() ? null : shortened("account", draft.account());
-        }
-        row.secret(row.secret()
-                .changed(
-                        secrets,
-                        before,
-                        WebAddress.authority(row.address),
-                        StoredSecret.typed(draft.password(), draft.clearPassword())));
+        row.change(
+                secrets,
+                draft.address(),
+                draft.account() == null ? null : shortened("account", draft.account()),
+                StoredSecret.typed(draft.password(), draft.clearPassword()));
         if (draft.team() != null) {
             row.team = shortened("team", draft.team());
         }
@@ -107,11 +97,7 @@ public class ScoreboardSettings {
     /** The scoreboard; empty as long as address, account or password are missing. */
     @Transactional(readOnly = true)
     public Optional<TallyHoClient> client() {
-        ScoreboardRow row = row();
-        String password = row.secret().text(secrets);
-        return row.address == null || row.account == null || password == null
-                ? Optional.empty()
-                : Optional.of(new TallyHoClient(URI.create(row.address), row.account, password));
+        return row().complete(secrets).map(one -> new TallyHoClient(one.address(), one.account(), one.password()));
     }
 
     /** The last that was posted of a book; empty when none was. */
