@@ -148,7 +148,7 @@ public final class StandIns implements AutoCloseable {
         rotator = new Rotator(settings.devices().rotator());
         timeServer = new TimeServer(settings.clock(), settings.devices().time());
         callbook = new WhosThere(world, settings.clock(), settings.devices().callbook());
-        almanac = new Almanac(settings.devices().reference());
+        almanac = new Almanac(settings.devices().reference(), world);
         serialLines = serialLines(settings.serialFolder());
         program = new DigitalProgram(
                 world, settings.clock(), settings.seed(), settings.folder().resolve("wavelet"), settings.adifPort());

@@ -47,8 +47,12 @@ public final class ServiceKnobs {
     boolean reference(String knob, Map<String, String> words) throws IOException {
         switch (knob) {
             case "up" -> almanac.setUp(DeviceKnobs.on(words));
-            case "publish" ->
-                almanac.publish(words.getOrDefault("edition", "2026-12-01"), words.getOrDefault("line", ""));
+            case "publish" -> {
+                return almanac.publish(
+                        words.getOrDefault("file", Almanac.ENTITIES),
+                        words.getOrDefault("edition", "2026-12-01"),
+                        words.getOrDefault("line", ""));
+            }
             case "damaged" -> almanac.setDamaged(DeviceKnobs.on(words));
             default -> {
                 return false;

@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.time.DateTimeException;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import tools.jackson.databind.JsonNode;
@@ -41,15 +42,22 @@ final class ReferenceRequirements {
                     }
                 }),
                 new Requirement("the file entities is UTF-8, says its edition and has 300 entities or more", () -> {
-                    boolean there = false;
-                    for (JsonNode edition : editions(peer)) {
-                        if (edition.path("file").asString().equals("entities")) {
-                            there = true;
-                            checkEntities(
-                                    file(peer, edition), edition.path("edition").asString());
+                    List<JsonNode> entities = editionsOf(peer, "entities");
+                    Requirement.require(!entities.isEmpty(), "there is no edition of it");
+                    for (JsonNode edition : entities) {
+                        checkEntities(
+                                text(file(peer, edition)),
+                                edition.path("edition").asString());
+                    }
+                }),
+                new Requirement("the files stations and exchanges, where they are offered, can be read whole", () -> {
+                    for (String list : List.of("stations", "exchanges")) {
+                        for (JsonNode edition : editionsOf(peer, list)) {
+                            checkStations(
+                                    text(file(peer, edition)),
+                                    edition.path("edition").asString());
                         }
                     }
-                    Requirement.require(there, "there is no edition of it");
                 }),
                 new Requirement(
                         "an edition that does not exist is answered 404",
@@ -75,19 +83,57 @@ final class ReferenceRequirements {
         return answer.body();
     }
 
-    private static void checkEntities(byte[] file, String edition) throws Requirement.Unmet {
-        String text;
+    private static List<JsonNode> editionsOf(Peer peer, String file) throws Exception {
+        List<JsonNode> found = new ArrayList<>();
+        for (JsonNode edition : editions(peer)) {
+            if (edition.path("file").asString().equals(file)) {
+                found.add(edition);
+            }
+        }
+        return found;
+    }
+
+    private static String text(byte[] file) throws Requirement.Unmet {
         try {
-            text = StandardCharsets.UTF_8
+            return StandardCharsets.UTF_8
                     .newDecoder()
                     .decode(ByteBuffer.wrap(file))
                     .toString();
         } catch (CharacterCodingException e) {
             throw new Requirement.Unmet("it is not UTF-8");
         }
+    }
+
+    private static void saysItsEdition(String text, String edition) throws Requirement.Unmet {
         Requirement.require(
                 text.lines().anyMatch(line -> line.matches("edition *\\| *" + edition + " *")),
                 "it does not say \"edition | " + edition + "\"");
+    }
+
+    /** A line has a call, and at most as many values as the heading above it names. */
+    private static void checkStations(String text, String edition) throws Requirement.Unmet {
+        saysItsEdition(text, edition);
+        int named = 0;
+        for (String line :
+                text.lines().filter(l -> !l.isBlank() && !l.startsWith("#")).toList()) {
+            String[] columns = line.split("\\|", -1);
+            switch (columns[0].strip()) {
+                case "edition" -> {}
+                case "fields" -> named = columns.length - 1;
+                case "contest" -> named = columns.length - 2;
+                default -> {
+                    Requirement.require(
+                            columns[0].strip().matches("[A-Z0-9/]{3,20}"),
+                            "a line does not begin with a call: " + line);
+                    Requirement.require(
+                            columns.length - 1 <= named, "a line has more values than its heading: " + line);
+                }
+            }
+        }
+    }
+
+    private static void checkEntities(String text, String edition) throws Requirement.Unmet {
+        saysItsEdition(text, edition);
         // An entity's line begins with its number in the ADIF specification.
         long entities =
                 text.lines().filter(line -> line.matches("[0-9]+ *\\|.*")).count();

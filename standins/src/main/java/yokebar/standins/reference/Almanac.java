@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
+import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,12 +13,19 @@ import java.util.Map;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.http.HttpService.Request;
+import yokebar.standins.world.World;
 
 /**
- * The publisher of reference data: editions of the list of entities, each with its checksum. Its protocol is in
+ * The publisher of reference data: editions of the lists of entities and of stations, each with its checksum. Its protocol is in
  * {@code docs/protocols/reference.md}.
  */
 public final class Almanac implements AutoCloseable {
+    /** The list of entities. */
+    public static final String ENTITIES = "entities";
+    /** The list of stations and what they send in every contest. */
+    public static final String STATIONS = "stations";
+    /** What stations sent in contests of earlier years. */
+    public static final String EXCHANGES = "exchanges";
     /** The first edition it offers; what ships with the log is older. */
     public static final String FIRST_EDITION = "2026-11-20";
     /** A call that is somewhere its prefix does not tell, from that edition on. */
@@ -26,17 +34,29 @@ public final class Almanac implements AutoCloseable {
     public static final int ABROAD_ENTITY = 256;
 
     private final HttpService http;
-    private String edition = FIRST_EDITION;
-    private String entities;
+    private final Map<String, Edition> editions = new LinkedHashMap<>();
     private boolean damaged;
 
+    /** One file as it is published. */
+    private record Edition(String file, String day, String text) {
+        String path() {
+            return file + "/" + day + ".txt";
+        }
+
+        byte[] bytes() {
+            return text.getBytes(StandardCharsets.UTF_8);
+        }
+    }
+
     /** @param port 0 for any free port */
-    public Almanac(int port) throws IOException {
-        this.entities =
-                stamped(edition, shipped() + "\ncall | " + ABROAD + " | 2026-01-01 | | " + ABROAD_ENTITY + "\n");
-        this.http = new HttpService(port)
-                .on("/reference/editions", request -> editions())
-                .on("/reference/entities/", this::file);
+    public Almanac(int port, World world) throws IOException {
+        put(ENTITIES, FIRST_EDITION, shipped() + "\ncall | " + ABROAD + " | 2026-01-01 | | " + ABROAD_ENTITY + "\n");
+        put(STATIONS, FIRST_EDITION, StationLists.stations(world));
+        put(EXCHANGES, FIRST_EDITION, StationLists.exchanges(world));
+        this.http = new HttpService(port).on("/reference/editions", request -> editions());
+        for (String file : editions.keySet()) {
+            http.on("/reference/" + file + "/", request -> file(file, request));
+        }
         http.start();
     }
 
@@ -54,14 +74,18 @@ public final class Almanac implements AutoCloseable {
     }
 
     /**
-     * Brings out a new edition.
+     * Brings out a new edition of a file.
      *
      * @param day such as {@code 2026-12-01}
      * @param line what it has more than the one before
+     * @return whether there is such a file
      */
-    public synchronized void publish(String day, String line) {
-        edition = day;
-        entities = stamped(day, entities + "\n" + line + "\n");
+    public synchronized boolean publish(String file, String day, String line) {
+        Edition before = editions.get(file);
+        if (before != null) {
+            put(file, day, before.text() + "\n" + line + "\n");
+        }
+        return before != null;
     }
 
     /** From now on files are cut off on their way, or no longer. */
@@ -72,7 +96,7 @@ public final class Almanac implements AutoCloseable {
     public synchronized Map<String, Object> summary() {
         Map<String, Object> summary = new LinkedHashMap<>();
         summary.put("up", http.running());
-        summary.put("edition", edition);
+        editions.values().forEach(edition -> summary.put(edition.file(), edition.day()));
         summary.put("damaged", damaged);
         return summary;
     }
@@ -82,37 +106,28 @@ public final class Almanac implements AutoCloseable {
         http.close();
     }
 
-    private synchronized Answer editions() {
-        return Answer.json(
-                200,
-                Map.of(
-                        "editions",
-                        List.of(Map.of(
-                                "file",
-                                "entities",
-                                "edition",
-                                edition,
-                                "path",
-                                "entities/" + edition + ".txt",
-                                "sha256",
-                                HexFormat.of().formatHex(digest(bytes()))))));
+    private void put(String file, String day, String text) {
+        editions.put(file, new Edition(file, day, text.replaceFirst("(?m)^edition \\|.*$", "edition | " + day)));
     }
 
-    private synchronized Answer file(Request request) {
-        if (!request.path().equals(edition + ".txt")) {
+    private synchronized Answer editions() {
+        List<Map<String, String>> offered = editions.values().stream()
+                .map(edition -> Map.of(
+                        "file", edition.file(),
+                        "edition", edition.day(),
+                        "path", edition.path(),
+                        "sha256", HexFormat.of().formatHex(digest(edition.bytes()))))
+                .toList();
+        return Answer.json(200, Map.of("editions", offered));
+    }
+
+    private synchronized Answer file(String file, Request request) {
+        Edition edition = editions.get(file);
+        if (edition == null || !request.path().equals(edition.day() + ".txt")) {
             return Answer.json(404, Map.of("words", "There is no such edition"));
         }
-        byte[] whole = bytes();
-        byte[] sent = damaged ? java.util.Arrays.copyOf(whole, whole.length / 2) : whole;
-        return new Answer(200, "text/plain; charset=utf-8", sent);
-    }
-
-    private byte[] bytes() {
-        return entities.getBytes(StandardCharsets.UTF_8);
-    }
-
-    private static String stamped(String day, String text) {
-        return text.replaceFirst("(?m)^edition \\|.*$", "edition | " + day);
+        byte[] whole = edition.bytes();
+        return new Answer(200, "text/plain; charset=utf-8", damaged ? Arrays.copyOf(whole, whole.length / 2) : whole);
     }
 
     private static String shipped() throws IOException {

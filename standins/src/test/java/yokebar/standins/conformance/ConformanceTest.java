@@ -113,7 +113,7 @@ class ConformanceTest {
 
     @Test
     void theReferencePublisherKeepsToItsProtocolUnlessItsFilesAreDamaged() throws Exception {
-        try (Almanac almanac = new Almanac(0)) {
+        try (Almanac almanac = new Almanac(0, new World(5))) {
             meetsAll("reference", almanac.address(), "");
             almanac.setDamaged(true);
             assertThat(unmet("reference", almanac.address(), "")).as(said()).isGreaterThan(1);

@@ -1,15 +1,10 @@
 package yokebar.app.station.reference;
 
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import yokebar.app.platform.configuration.YokebarProperties;
@@ -23,17 +18,16 @@ import yokebar.core.log.adif.AdifFields;
  * a newer edition may take its place.
  */
 @Service
-public class ReferenceData {
-    private static final Logger LOG = LoggerFactory.getLogger(ReferenceData.class);
+public class ReferenceData implements ReferenceList {
     /** No list of entities is shorter; a shorter one is a list of something else. */
     private static final int FEWEST_ENTITIES = 300;
 
-    private final Path file;
+    private final ReferenceFile file;
     private final ApplicationEventPublisher events;
     private volatile Entities entities;
 
     ReferenceData(YokebarProperties properties, ApplicationEventPublisher events) {
-        this.file = properties.home().resolve("reference").resolve("entities.txt");
+        this.file = new ReferenceFile(properties.home(), "entities");
         this.events = events;
         this.entities = newest();
     }
@@ -58,35 +52,33 @@ public class ReferenceData {
                 .orElse(record);
     }
 
-    private Entities newest() {
-        Entities shipped = Entities.shipped();
-        if (!Files.exists(file)) {
-            return shipped;
-        }
-        try {
-            Entities fetched = checked(Files.readString(file));
-            return fetched.edition().isAfter(shipped.edition()) ? fetched : shipped;
-        } catch (IOException | IllegalArgumentException e) {
-            LOG.warn("The fetched list of entities cannot be used, the one that ships is: {}", e.toString());
-            return shipped;
-        }
+    @Override
+    public String file() {
+        return "entities";
     }
 
-    /**
-     * Puts a newer edition in place, for good and at once.
-     *
-     * @throws IllegalArgumentException saying what is wrong with it; then nothing has changed
-     */
-    synchronized void take(String text) throws IOException {
+    @Override
+    public String words() {
+        return "list of entities";
+    }
+
+    @Override
+    public @Nullable LocalDate edition() {
+        return entities.edition();
+    }
+
+    private Entities newest() {
+        Entities shipped = Entities.shipped();
+        return file.kept(ReferenceData::checked)
+                .filter(fetched -> fetched.edition().isAfter(shipped.edition()))
+                .orElse(shipped);
+    }
+
+    @Override
+    public synchronized void take(String text) throws IOException {
         Entities fresh = checked(text);
-        if (!fresh.edition().isAfter(entities.edition())) {
-            throw new IllegalArgumentException(
-                    "It is edition " + fresh.edition() + ", not newer than " + entities.edition() + ".");
-        }
-        Files.createDirectories(file.getParent());
-        Path fetched = file.resolveSibling("entities.txt.new");
-        Files.writeString(fetched, text, StandardCharsets.UTF_8);
-        Files.move(fetched, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        newer(fresh.edition());
+        file.put(text);
         entities = fresh;
         events.publishEvent(new ReferenceDataChanged());
     }

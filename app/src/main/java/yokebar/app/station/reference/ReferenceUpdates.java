@@ -6,7 +6,10 @@ import java.net.URI;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Optional;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.locks.ReentrantLock;
 import org.jspecify.annotations.Nullable;
@@ -22,14 +25,13 @@ import yokebar.links.station.reference.ReferencePublisher;
 /** Looks for newer editions of the reference data: once a day, and when asked to. */
 @Service
 class ReferenceUpdates implements SmartLifecycle {
-    private static final String ENTITIES = "entities";
     private static final Duration LOOK_EVERY = Duration.ofDays(1);
     private static final Duration CHECK_WHETHER_DUE = Duration.ofMinutes(10);
     private static final int LONGEST_OUTCOME = 600;
 
     private final EntityManager db;
     private final TransactionTemplate transaction;
-    private final ReferenceData data;
+    private final List<ReferenceList> lists;
     private final TaskScheduler scheduler;
     private final Clock clock;
     private final ReentrantLock oneLook = new ReentrantLock();
@@ -39,11 +41,14 @@ class ReferenceUpdates implements SmartLifecycle {
             EntityManager db,
             PlatformTransactionManager transactions,
             ReferenceData data,
+            StationLists stations,
             TaskScheduler scheduler,
             Clock clock) {
         this.db = db;
         this.transaction = new TransactionTemplate(transactions);
-        this.data = data;
+        List<ReferenceList> all = new ArrayList<>(stations.all());
+        all.add(0, data);
+        this.lists = List.copyOf(all);
         this.scheduler = scheduler;
         this.clock = clock;
     }
@@ -113,26 +118,44 @@ class ReferenceUpdates implements SmartLifecycle {
                 note(true, "No publisher is set; its address is needed.");
                 return;
             }
-            note(false, look(new ReferencePublisher(URI.create(address))));
+            look(new ReferencePublisher(URI.create(address)));
         } catch (ServiceUnreachable e) {
             note(true, e.getMessage() + " " + e.fix());
-        } catch (IllegalArgumentException e) {
-            note(true, "The edition that was fetched is refused and the one before stays in use. " + e.getMessage());
-        } catch (IOException e) {
-            note(true, "The edition could not be stored: " + e.getMessage() + ". The one before stays in use.");
         } finally {
             oneLook.unlock();
         }
     }
 
-    private String look(ReferencePublisher publisher) throws ServiceUnreachable, IOException {
-        Optional<ReferencePublisher.Edition> newest = publisher.newest(ENTITIES);
-        String mine = data.entities().edition().toString();
-        if (newest.isEmpty() || newest.get().edition().compareTo(mine) <= 0) {
-            return "There is nothing newer.";
+    private void look(ReferencePublisher publisher) throws ServiceUnreachable {
+        Map<String, ReferencePublisher.Edition> newest = publisher.newest();
+        List<String> outcomes = new ArrayList<>();
+        boolean failed = false;
+        for (ReferenceList list : lists) {
+            ReferencePublisher.Edition edition = newest.get(list.file());
+            if (edition == null || !isNewer(edition, list.edition())) {
+                continue;
+            }
+            try {
+                list.take(publisher.fetch(edition));
+                outcomes.add("Edition " + edition.edition() + " of the " + list.words() + " is in use now.");
+            } catch (ServiceUnreachable e) {
+                failed = true;
+                outcomes.add(e.getMessage() + " " + e.fix());
+            } catch (IllegalArgumentException e) {
+                failed = true;
+                outcomes.add("The edition of the " + list.words()
+                        + " that was fetched is refused and the one before stays in use. " + e.getMessage());
+            } catch (IOException e) {
+                failed = true;
+                outcomes.add("The " + list.words() + " could not be stored: " + e.getMessage()
+                        + ". The one before stays in use.");
+            }
         }
-        data.take(publisher.fetch(newest.get()));
-        return "Edition " + newest.get().edition() + " is in use now.";
+        note(failed, outcomes.isEmpty() ? "There is nothing newer." : String.join(" ", outcomes));
+    }
+
+    private static boolean isNewer(ReferencePublisher.Edition edition, @Nullable LocalDate mine) {
+        return mine == null || edition.edition().compareTo(mine.toString()) > 0;
     }
 
     private void note(boolean failed, String outcome) {

@@ -1,8 +1,8 @@
-/** Data about the world that has editions: entities. */
+/** Data about the world that have editions: entities, and stations that take part in contests. */
 @NullMarked
 @ApplicationModule(
         id = "station.reference",
-        allowedDependencies = {"platform.configuration", "platform.web", "station.settings"})
+        allowedDependencies = {"platform.configuration", "platform.rejection", "platform.web", "station.settings"})
 package yokebar.app.station.reference;
 
 import org.jspecify.annotations.NullMarked;

@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.call.CallList;
 
 /** What was worked before: a tally of the whole log, one for each scope somebody looks at, and the calls. Safe for several threads. */
 public final class WorkedBefore {

@@ -35,9 +35,16 @@ public final class DataLines {
     /** A line that cannot be what it should be; the message names it. */
     public static final class BadLine extends IllegalArgumentException {
         private static final long serialVersionUID = 1L;
+        private static final int LONGEST_SHOWN = 160;
 
         public BadLine(Line line, String why) {
-            super("Line " + line.number() + ": " + why + ": \"" + line.text().strip() + "\".");
+            super("Line " + line.number() + ": " + why + ": \""
+                    + beginning(line.text().strip()) + "\".");
+        }
+
+        /** What was sent in place of a list can be one line of megabytes. */
+        private static String beginning(String text) {
+            return text.length() <= LONGEST_SHOWN ? text : text.substring(0, LONGEST_SHOWN) + "…";
         }
     }
 

@@ -5,8 +5,9 @@ import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.HexFormat;
-import java.util.Optional;
+import java.util.Map;
 import tools.jackson.databind.JsonNode;
 import yokebar.links.platform.status.ServiceUnreachable;
 import yokebar.links.platform.web.WebService;
@@ -34,24 +35,17 @@ public final class ReferencePublisher {
      */
     public record Edition(String edition, String path, String sha256) {}
 
-    /**
-     * The newest edition of a file.
-     *
-     * @param file what it is about, such as {@code entities}
-     * @return empty when the publisher has none
-     */
-    public Optional<Edition> newest(String file) throws ServiceUnreachable {
+    /** The newest edition of each file, by the file's name, such as {@code entities}. */
+    public Map<String, Edition> newest() throws ServiceUnreachable {
         JsonNode answer = web.json(accepted(web.send(web.request("editions").build())));
-        Edition newest = null;
+        Map<String, Edition> newest = new HashMap<>();
         for (JsonNode one : web.array(answer, "editions")) {
-            if (web.text(one, "file").equals(file)) {
-                Edition edition = new Edition(web.text(one, "edition"), web.text(one, "path"), web.text(one, "sha256"));
-                if (newest == null || edition.edition().compareTo(newest.edition()) > 0) {
-                    newest = edition;
-                }
-            }
+            newest.merge(
+                    web.text(one, "file"),
+                    new Edition(web.text(one, "edition"), web.text(one, "path"), web.text(one, "sha256")),
+                    (other, edition) -> edition.edition().compareTo(other.edition()) > 0 ? edition : other);
         }
-        return Optional.ofNullable(newest);
+        return newest;
     }
 
     /** @throws ServiceUnreachable also when it did not arrive as it was published */

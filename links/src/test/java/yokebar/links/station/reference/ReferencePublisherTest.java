@@ -4,11 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.net.URI;
+import java.util.Objects;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import yokebar.links.platform.status.ServiceUnreachable;
 import yokebar.standins.reference.Almanac;
+import yokebar.standins.world.World;
 
 class ReferencePublisherTest {
     private Almanac almanac;
@@ -16,7 +18,7 @@ class ReferencePublisherTest {
 
     @BeforeEach
     void start() throws Exception {
-        almanac = new Almanac(0);
+        almanac = new Almanac(0, new World(5));
         publisher = new ReferencePublisher(URI.create(almanac.address()));
     }
 
@@ -25,21 +27,25 @@ class ReferencePublisherTest {
         almanac.close();
     }
 
+    private ReferencePublisher.Edition newest(String file) throws ServiceUnreachable {
+        return Objects.requireNonNull(publisher.newest().get(file));
+    }
+
     @Test
     void fetchesTheNewestEdition() throws Exception {
-        ReferencePublisher.Edition first = publisher.newest("entities").orElseThrow();
+        ReferencePublisher.Edition first = newest("entities");
         assertThat(first.edition()).isEqualTo(Almanac.FIRST_EDITION);
         assertThat(publisher.fetch(first)).contains("edition | " + Almanac.FIRST_EDITION, Almanac.ABROAD);
-        almanac.publish("2027-01-01", "call | ZP0QAB | | | 132");
-        ReferencePublisher.Edition next = publisher.newest("entities").orElseThrow();
+        almanac.publish(Almanac.ENTITIES, "2027-01-01", "call | ZP0QAB | | | 132");
+        ReferencePublisher.Edition next = newest("entities");
         assertThat(publisher.fetch(next)).contains("edition | 2027-01-01", "ZP0QAB");
-        assertThat(publisher.newest("squares")).isEmpty();
+        assertThat(publisher.newest()).containsOnlyKeys("entities", "stations", "exchanges");
         assertThatThrownBy(() -> publisher.fetch(first)).hasMessageContaining("There is no such edition");
     }
 
     @Test
     void whatWasDamagedOnTheWayIsNotTaken() throws Exception {
-        ReferencePublisher.Edition edition = publisher.newest("entities").orElseThrow();
+        ReferencePublisher.Edition edition = newest("entities");
         almanac.setDamaged(true);
         assertThatThrownBy(() -> publisher.fetch(edition))
                 .isInstanceOf(ServiceUnreachable.class)

@@ -1,4 +1,4 @@
-package yokebar.core.log.tally;
+package yokebar.core.basics.call;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -6,7 +6,7 @@ import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 
 /** Calls, each once, found by how they begin or by what they hold. Not safe for several threads. */
-final class CallList {
+public final class CallList {
     private static final char BETWEEN = '\n';
 
     private final TreeSet<String> calls = new TreeSet<>();
@@ -16,25 +16,25 @@ final class CallList {
      */
     private @Nullable String text;
 
-    void add(String call) {
+    public void add(String call) {
         if (calls.add(call)) {
             text = null;
         }
     }
 
-    void remove(String call) {
+    public void remove(String call) {
         if (calls.remove(call)) {
             text = null;
         }
     }
 
-    void clear() {
+    public void clear() {
         calls.clear();
         text = null;
     }
 
     /** Calls that begin so, in alphabetical order, at most as many as asked for. */
-    List<String> from(String start, int max) {
+    public List<String> from(String start, int max) {
         return calls.tailSet(start).stream()
                 .takeWhile(call -> call.startsWith(start))
                 .limit(max)
@@ -42,7 +42,7 @@ final class CallList {
     }
 
     /** Calls that hold a part anywhere, at most as many as asked for; those that end with it before the others. */
-    List<String> with(String part, int max) {
+    public List<String> with(String part, int max) {
         List<String> ending = new ArrayList<>();
         List<String> others = new ArrayList<>();
         String all = text();

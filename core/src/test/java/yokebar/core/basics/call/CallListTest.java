@@ -1,4 +1,4 @@
-package yokebar.core.log.tally;
+package yokebar.core.basics.call;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
