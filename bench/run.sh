@@ -1,9 +1,9 @@
 #!/bin/sh
-# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log nets contest received pictures
+# Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log nets contest received pictures stations
 # sources services air guard.
 set -eu
 cd "$(dirname "$0")/.."
-which=${*:-adi intake latency startup radio who log nets contest received pictures sources services air guard}
+which=${*:-adi intake latency startup radio who log nets contest stations received pictures sources services air guard}
 mvn -q -B install -DskipTests -pl .,core,links,standins,web,app,e2e,bench/blank-app,bench
 jars() { mvn -q -pl bench dependency:build-classpath -Dmdep.outputFile=/dev/stdout -Dmdep.includeScope=test; }
 classpath="bench/target/classes:$(jars)"
@@ -20,6 +20,7 @@ for name in $which; do
     # Uses the log that "log" makes.
     nets) java -Xmx700m -cp "$classpath" yokebar.bench.NetFigures | grep '^nets' ;;
     contest) java -cp "$classpath" yokebar.bench.ContestFigures ;;
+    stations) java -cp "$classpath" yokebar.bench.StationListFigures ;;
     received) java -cp "$classpath" yokebar.bench.ReceivedTextFigures ;;
     pictures) java -Xmx700m -cp "$classpath" yokebar.bench.PictureFigures | grep '^pictures' ;;
     sources) java -Xmx700m -cp "$classpath" yokebar.bench.SourceFigures | grep '^sources' ;;

@@ -1,13 +1,8 @@
 <script lang="ts">
-  import {
-    Button,
-    Checkbox,
-    FileUploaderButton,
-    InlineLoading,
-    PasswordInput,
-  } from 'carbon-components-svelte';
-  import { counted, grouped, utcDate, utcMinute } from '../../platform/shared/format';
+  import { Button, FileUploaderButton, InlineLoading, PasswordInput } from 'carbon-components-svelte';
+  import { counted, utcDate, utcMinute } from '../../platform/shared/format';
   import SavingInput from '../../platform/shared/SavingInput.svelte';
+  import ReferencePanel from '../reference/ReferencePanel.svelte';
   import { CallbookStore } from './callbook.svelte';
   import { texts } from './texts';
 
@@ -15,11 +10,10 @@
   void store.load();
 
   const view = $derived(store.view);
-  const reference = $derived(store.reference);
   let password = $state('');
 </script>
 
-{#if view && reference}
+{#if view}
   <div class="page">
     <h2>{texts.callbookOnTheNetwork}</h2>
     <p class="muted wide">
@@ -57,8 +51,11 @@
       onsave={(days) => store.save('freshDays', { freshDays: Number(days) || 0 })}
     />
     <p class="act wide">
-      <Button size="small" kind="tertiary" disabled={store.busy !== ''} on:click={() => void store.test()}
-        >{texts.test}</Button
+      <Button
+        size="small"
+        kind="tertiary"
+        disabled={store.doing.busy !== ''}
+        on:click={() => void store.test()}>{texts.test}</Button
       >
       <Button
         size="small"
@@ -69,7 +66,7 @@
       <Button
         size="small"
         kind="ghost"
-        disabled={store.busy !== '' || view.answers === 0}
+        disabled={store.doing.busy !== '' || view.answers === 0}
         on:click={() => void store.forgetAnswers()}
         >{texts.forgetContacts(counted(view.answers, texts.keptAnswer))}</Button
       >
@@ -102,51 +99,15 @@
       {/if}
     </p>
 
-    <h2>{texts.listOfEntities}</h2>
-    <p class="muted wide">
-      {texts.edition} <span class="mono">{reference.edition}</span>
-      {texts.withEntitiesIsInUse(
-        grouped(reference.entities),
-      )}{#if reference.edition !== reference.shipped}{texts.theOneThatCameWith}
-        <span class="mono">{reference.shipped}</span>{/if}{texts.aNewerOneIsChecked}
-    </p>
-    <SavingInput
-      label={texts.publishersAddress}
-      placeholder={texts.none}
-      value={reference.address ?? ''}
-      saved={store.saving.saved('publisher')}
-      fault={store.saving.fault('publisher', 'address')}
-      onsave={(address) => store.saveReference('publisher', { address })}
-    />
-    <div class="daily">
-      <Checkbox
-        labelText={texts.lookOnceADay}
-        checked={reference.daily}
-        on:check={({ detail }) =>
-          detail !== reference.daily && void store.saveReference('daily', { daily: detail })}
-      />
-    </div>
-    <p class="act wide">
-      <Button
-        size="small"
-        kind="tertiary"
-        disabled={store.busy !== '' || !reference.address}
-        on:click={() => void store.look()}>{texts.lookNow}</Button
-      >
-      {#if reference.outcome && reference.lookedAt}
-        <span class:trouble={reference.failed} role="status"
-          >{utcDate(reference.lookedAt)} {utcMinute(reference.lookedAt)} UTC: {reference.outcome}</span
-        >
-      {/if}
-    </p>
     <div class="wide" role="status">
-      {#if store.busy}<InlineLoading description={store.busy} />{/if}
-      {store.notice}
+      {#if store.doing.busy}<InlineLoading description={store.doing.busy} />{/if}
+      {store.doing.notice}
     </div>
-    {#if store.problem}<p class="trouble wide" role="alert">{store.problem}</p>{/if}
+    {#if store.doing.problem}<p class="trouble wide" role="alert">{store.doing.problem}</p>{/if}
+    <ReferencePanel />
   </div>
-{:else if store.problem}
-  <p class="trouble" role="alert">{store.problem}</p>
+{:else if store.doing.problem}
+  <p class="trouble" role="alert">{store.doing.problem}</p>
 {:else}
   <p class="muted">{texts.reading}</p>
 {/if}
@@ -173,13 +134,5 @@
     flex-wrap: wrap;
     align-items: center;
     gap: 8px;
-  }
-
-  .daily {
-    align-self: end;
-  }
-
-  .daily :global(.bx--form-item) {
-    margin: 0;
   }
 </style>

@@ -1,30 +1,17 @@
-import {
-  api,
-  got,
-  Problem,
-  sendFile,
-  type CallbookView,
-  type ReferenceView,
-} from '../../platform/api/client';
+import { api, got, Problem, sendFile, type CallbookView } from '../../platform/api/client';
+import { Doing } from '../../platform/shared/doing.svelte';
 import { Saving } from '../../platform/shared/saving.svelte';
 import { texts } from './texts';
 
-/** Callbooks and where newer lists come from. */
+/** The callbook on the network and the one in a file. */
 export class CallbookStore {
   view = $state.raw<CallbookView | undefined>(undefined);
-  reference = $state.raw<ReferenceView | undefined>(undefined);
-  busy = $state('');
-  problem = $state('');
-  /** What came of the last thing done. */
-  notice = $state('');
+  readonly doing = new Doing();
   readonly saving = new Saving();
 
-  async load(): Promise<void> {
-    await this.#doing('', async () => {
-      [this.view, this.reference] = await Promise.all([
-        got(api.GET('/api/callbook')),
-        got(api.GET('/api/reference')),
-      ]);
+  load(): Promise<void> {
+    return this.doing.during('', async () => {
+      this.view = await got(api.GET('/api/callbook'));
     });
   }
 
@@ -44,62 +31,37 @@ export class CallbookStore {
   }
 
   test(): Promise<void> {
-    return this.#doing(texts.askingTheCallbook, async () => {
+    return this.doing.during(texts.askingTheCallbook, async () => {
       const proof = await got(
         api.POST('/api/hookups/{id}/test', { params: { path: { id: this.view?.hookup ?? '' } } }),
       );
       if (!proof.works) {
         throw new Problem(proof.sentence);
       }
-      this.notice = proof.sentence;
+      this.doing.notice = proof.sentence;
     });
   }
 
   takeFile(file: File): Promise<void> {
-    return this.#doing(texts.readingTheFile, async () => {
+    return this.doing.during(texts.readingTheFile, async () => {
       const { callbook, leftOut } = await sendFile<{ callbook: CallbookView; leftOut: number }>(
         '/api/callbook/file',
         file,
       );
       this.view = callbook;
-      this.notice = leftOut === 0 ? 'Read.' : texts.readLinesWithoutACall(leftOut);
+      this.doing.notice = leftOut === 0 ? 'Read.' : texts.readLinesWithoutACall(leftOut);
     });
   }
 
   dropFile(): Promise<void> {
-    return this.#doing(texts.droppingTheFile, async () => {
+    return this.doing.during(texts.droppingTheFile, async () => {
       this.view = await got(api.DELETE('/api/callbook/file'));
     });
   }
 
   forgetAnswers(): Promise<void> {
-    return this.#doing('Forgetting…', async () => {
+    return this.doing.during('Forgetting…', async () => {
       this.view = await got(api.DELETE('/api/callbook/answers'));
     });
-  }
-
-  saveReference(field: string, body: { address?: string; daily?: boolean }): Promise<boolean> {
-    return this.saving.during(field, async () => {
-      this.reference = await got(api.PUT('/api/reference', { body }));
-    });
-  }
-
-  look(): Promise<void> {
-    return this.#doing(texts.askingThePublisher, async () => {
-      this.reference = await got(api.POST('/api/reference/look'));
-    });
-  }
-
-  async #doing(words: string, work: () => Promise<void>): Promise<void> {
-    this.busy = words;
-    this.problem = '';
-    this.notice = '';
-    try {
-      await work();
-    } catch (e) {
-      this.problem = e instanceof Problem ? e.message : String(e);
-    } finally {
-      this.busy = '';
-    }
   }
 }

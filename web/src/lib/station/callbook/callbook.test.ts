@@ -3,7 +3,6 @@ import { FakeServer } from '../../platform/shared/fake-server';
 import { CallbookStore } from './callbook.svelte';
 
 const CALLBOOK = { hookup: 'callbook', hasPassword: false, freshDays: 30, answers: 0, fileEntries: 0 };
-const REFERENCE = { edition: '2026-11-01', shipped: '2026-11-01', entities: 340, daily: true, failed: false };
 
 describe('CallbookStore', () => {
   let server: FakeServer;
@@ -24,15 +23,15 @@ describe('CallbookStore', () => {
   });
 
   it('tells what a test found', async () => {
-    server.on('GET /api/callbook', CALLBOOK).on('GET /api/reference', REFERENCE);
+    server.on('GET /api/callbook', CALLBOOK);
     const store = new CallbookStore();
     await store.load();
     server.on('POST /api/hookups/callbook/test', { works: true, sentence: 'It lets us in.' });
     await store.test();
-    expect(store.notice).toBe('It lets us in.');
+    expect(store.doing.notice).toBe('It lets us in.');
     server.on('POST /api/hookups/callbook/test', { works: false, sentence: 'It refuses the account.' });
     await store.test();
-    expect([store.notice, store.problem]).toEqual(['', 'It refuses the account.']);
+    expect([store.doing.notice, store.doing.problem]).toEqual(['', 'It refuses the account.']);
   });
 
   it('reads a file in its place and says what was left out', async () => {
@@ -40,17 +39,10 @@ describe('CallbookStore', () => {
     const store = new CallbookStore();
     await store.takeFile(new File(['call'], 'club.csv'));
     expect(store.view?.fileEntries).toBe(2);
-    expect(store.notice).toBe('Read; 3 lines without a call were left out.');
+    expect(store.doing.notice).toBe('Read; 3 lines without a call were left out.');
     server.on('POST /api/callbook/file', { detail: 'There is no call in it.' }, 422);
     await store.takeFile(new File([''], 'club.csv'));
-    expect(store.problem).toBe('There is no call in it.');
+    expect(store.doing.problem).toBe('There is no call in it.');
     expect(store.view?.fileEntries).toBe(2);
-  });
-
-  it('shows the edition in use after a look', async () => {
-    server.on('POST /api/reference/look', { ...REFERENCE, edition: '2026-11-20', outcome: 'In use now.' });
-    const store = new CallbookStore();
-    await store.look();
-    expect(store.reference?.edition).toBe('2026-11-20');
   });
 });

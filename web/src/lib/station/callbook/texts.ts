@@ -12,8 +12,6 @@ export const texts = {
   anAnswerStaysFreshFor: 'An answer stays fresh for, days',
   keptAnswer: 'kept answer',
   chooseAFile: 'Choose a file',
-  publishersAddress: "Publisher's address",
-  lookOnceADay: 'Look once a day',
   callbookOnTheNetwork: 'Callbook on the network',
   askedAboutEachCallYou:
     'Asked about each call you type or point at. Its answers fill the partner card and the fields you left empty, and are kept for use without a network.',
@@ -26,12 +24,6 @@ export const texts = {
   aCsvFileWhoseFirst:
     "A CSV file whose first line names its columns (call, name, qth, state, country, locator), or an ADI file. It serves where the network's callbook knows nothing.",
   dropThisFile: 'Drop this file',
-  listOfEntities: 'List of entities',
-  edition: 'Edition',
-  withEntitiesIsInUse: (entities: TextPart) => `with ${entities} entities is in use`,
-  theOneThatCameWith: '; the one that came with Yokebar is of',
-  aNewerOneIsChecked: '. A newer one is checked before it takes its place.',
-  lookNow: 'Look now',
   reading: 'Reading…',
 
   // callbook
@@ -39,5 +31,4 @@ export const texts = {
   readingTheFile: 'Reading the file…',
   readLinesWithoutACall: (leftOut: TextPart) => `Read; ${leftOut} lines without a call were left out.`,
   droppingTheFile: 'Dropping the file…',
-  askingThePublisher: 'Asking the publisher…',
 };

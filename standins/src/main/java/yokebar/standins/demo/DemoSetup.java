@@ -72,6 +72,7 @@ public final class DemoSetup {
         new DemoNets(api, standIns.world()).add();
         pictures().folders();
         api.put("api/reference", Map.of("address", standIns.almanac().address()));
+        api.post("api/reference/look", Map.of());
     }
 
     private DemoPictures pictures() {

@@ -13,8 +13,13 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
+import yokebar.app.log.search.LogSearch;
 import yokebar.app.operate.contest.sending.SentSerials;
+import yokebar.app.station.reference.StationLists;
+import yokebar.core.basics.station.KnownStations;
 import yokebar.core.log.contact.Contact;
+import yokebar.core.log.tally.CreditKind;
+import yokebar.core.log.tally.WorkedBefore;
 import yokebar.core.operate.contest.ContestChecks;
 import yokebar.core.operate.contest.Finding;
 
@@ -28,10 +33,14 @@ class BookChecks {
 
     private final BookScores scores;
     private final SentSerials serials;
+    private final StationLists stations;
+    private final LogSearch search;
 
-    BookChecks(BookScores scores, SentSerials serials) {
+    BookChecks(BookScores scores, SentSerials serials, StationLists stations, LogSearch search) {
         this.scores = scores;
         this.serials = serials;
+        this.stations = stations;
+        this.search = search;
     }
 
     /**
@@ -61,13 +70,20 @@ class BookChecks {
     }
 
     List<BookFindingView> findings(BookRow book) {
+        KnownStations known = stations.known();
+        WorkedBefore before = search.workedBefore();
         return scores.ask(book, counted -> {
             Map<Long, Contact> contacts = new LinkedHashMap<>();
             counted.inOrder().forEach(entry -> contacts.put(entry.getKey(), entry.getValue()));
             List<ContestChecks.Checked> checked = contacts.entrySet().stream()
                     .map(entry -> checked(counted, entry.getKey(), entry.getValue()))
                     .toList();
-            return ContestChecks.of(counted.definition(), checked).stream()
+            return ContestChecks.of(
+                            counted.definition(),
+                            checked,
+                            known,
+                            call -> before.of(CreditKind.CALL.key(call)).contacts() > 1)
+                    .stream()
                     .limit(MAX_COUNTED)
                     .map(finding -> view(finding, Objects.requireNonNull(contacts.get(finding.contactId())), counted))
                     .sorted(Comparator.comparingLong(BookFindingView::atStake).reversed())

@@ -4,13 +4,12 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -18,8 +17,10 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.app.log.search.LogSearch;
 import yokebar.app.log.store.ContactLog;
+import yokebar.app.station.reference.StationLists;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.NearCalls;
+import yokebar.core.basics.station.KnownStations;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.log.contact.LoggedContact;
 import yokebar.core.log.tally.CreditKind;
@@ -40,10 +41,12 @@ class LineHints {
 
     private final ContactLog log;
     private final LogSearch search;
+    private final StationLists stations;
 
-    LineHints(ContactLog log, LogSearch search) {
+    LineHints(ContactLog log, LogSearch search, StationLists stations) {
         this.log = log;
         this.search = search;
+        this.stations = stations;
     }
 
     /** A call that may be meant. */
@@ -62,7 +65,7 @@ class LineHints {
 
     /**
      * What the station will likely send in the fields that are still missing: what it sent in this contest, this year or before,
-     * then what else the log knows, then what its call says. Serials are never guessed, nor where a station is that moves.
+     * by the exchange history or the list of stations, then what else the log knows, then what its call says. Serials are never guessed, nor where a station is that moves.
      */
     Map<String, String> guessed(CountedBook counted, ContestEntry entry, List<Contact> earlier, Instant now) {
         Map<String, String> guessed = new LinkedHashMap<>();
@@ -71,10 +74,12 @@ class LineHints {
             return guessed;
         }
         Map<Fact, String> usual = counted.usualFacts(call, now);
+        KnownStations known = stations.known();
         for (ExchangeField field : entry.missing()) {
             if (field.kind().isGiven() && !moves(counted, field)) {
                 Stream.of(
                                 earlier.stream().map(contact -> counted.received(contact, field)),
+                                ofLists(known, counted, call, field).stream(),
                                 earlier.stream().map(contact -> ofLog(contact, field)),
                                 Stream.of(ofCall(usual, field)))
                         .flatMap(values -> values)
@@ -86,10 +91,13 @@ class LineHints {
         return guessed;
     }
 
+    private static Optional<String> ofLists(KnownStations known, CountedBook counted, Call call, ExchangeField field) {
+        return field.known(known, call, counted.definition().cabrilloName());
+    }
+
     private static @Nullable String ofLog(Contact contact, ExchangeField field) {
-        String value = field.kind().saysWhoOrWhere()
-                ? contact.detail(Objects.requireNonNull(field.kind().adifField()))
-                : null;
+        String knownAs = field.knownAs();
+        String value = knownAs == null ? null : contact.detail(knownAs);
         return value == null ? null : value.strip().toUpperCase(Locale.ROOT);
     }
 
@@ -122,6 +130,7 @@ class LineHints {
                     .ifPresent(other -> questions.add("Serial " + typedSerial + " was sent to " + other + " already."));
         }
         Map<Fact, String> usual = counted.usualFacts(call, now);
+        KnownStations known = stations.known();
         entry.received().forEach((name, value) -> {
             ExchangeField field = counted.field(name);
             Contact last = earlier.stream()
@@ -132,14 +141,30 @@ class LineHints {
             String before = last == null ? null : counted.received(last, field);
             if (last != null && before != null && isOdd(counted, field, before, value)) {
                 questions.add("It sent " + name + " " + before + " at " + MINUTE.format(last.start()) + ".");
-            } else if (before == null) {
-                String expected = ofCall(usual, field);
-                if (expected != null && !expected.equals(value)) {
-                    questions.add("By its call it would be in " + field.kind().words() + " " + expected + ".");
-                }
+            } else if (before == null && field.kind().isGiven() && !moves(counted, field)) {
+                unexpected(ofLists(known, counted, call, field).orElse(null), ofCall(usual, field), field, value)
+                        .ifPresent(questions::add);
             }
         });
         return questions;
+    }
+
+    /**
+     * What is asked about something a station never sent before.
+     *
+     * @param listed what the lists say it sends
+     * @param byCall what its call says
+     */
+    private static Optional<String> unexpected(
+            @Nullable String listed, @Nullable String byCall, ExchangeField field, String value) {
+        String expected = listed == null ? byCall : listed;
+        if (expected == null || expected.equals(value)) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                listed == null
+                        ? "By its call it would be in " + field.kind().words() + " " + byCall + "."
+                        : "By the lists of stations it sends " + field.name() + " " + listed + ".");
     }
 
     private static boolean isOdd(CountedBook counted, ExchangeField field, String before, String now) {
@@ -155,31 +180,41 @@ class LineHints {
     }
 
     /**
-     * Calls of the log that hold what was typed, best first; behind them, when it can be a whole call that is not in the log, those
-     * one slip away.
+     * Calls of the log, and behind them those of the lists of stations, that hold what was typed, best first; then, when it can be
+     * a whole call that nobody knows, those one slip away.
      */
     List<Likely> likely(String typed, @Nullable Call call) {
         WorkedBefore before = search.workedBefore();
+        KnownStations known = stations.known();
         String part = call == null ? typed.strip().toUpperCase(Locale.ROOT) : call.text();
-        if (part.length() < SHORTEST_PART || !part.matches("[A-Z0-9/]+") || call != null && times(before, part) > 0) {
+        if (part.length() < SHORTEST_PART
+                || !part.matches("[A-Z0-9/]+")
+                || call != null && isKnown(before, known, part)) {
             return List.of();
         }
-        Stream<Likely> holding = mostWorked(before.callsWith(part, MAX_OF_LOG), before)
+        Stream<Likely> holding = Stream.concat(
+                        before.callsWith(part, MAX_OF_LOG).stream(), known.callsWith(part, MAX_OF_LOG).stream())
+                .distinct()
+                .sorted(mostWorked(before))
                 .sorted(Comparator.comparing(other -> !other.startsWith(part)))
                 .map(other -> new Likely(new Call(other), false));
         Stream<Likely> slips = call == null
                 ? Stream.of()
-                : mostWorked(NearCalls.of(part, other -> times(before, other) > 0), before)
+                : NearCalls.of(part, other -> isKnown(before, known, other)).stream()
                         .filter(other -> !other.contains(part))
+                        .sorted(mostWorked(before))
                         .map(other -> new Likely(new Call(other), true));
         return Stream.concat(holding, slips).limit(MAX_LIKELY).toList();
     }
 
-    private static Stream<String> mostWorked(Collection<String> calls, WorkedBefore before) {
-        return calls.stream()
-                .sorted(Comparator.comparing((String call) -> times(before, call))
-                        .reversed()
-                        .thenComparing(call -> call));
+    private static Comparator<String> mostWorked(WorkedBefore before) {
+        return Comparator.comparing((String call) -> times(before, call))
+                .reversed()
+                .thenComparing(call -> call);
+    }
+
+    private static boolean isKnown(WorkedBefore before, KnownStations known, String call) {
+        return times(before, call) > 0 || known.knows(call);
     }
 
     private static int times(WorkedBefore before, String call) {

@@ -118,10 +118,6 @@ class ContestLineTest extends ContestTest {
         assertThat(read("7025").path("likely")).as("a frequency").isEmpty();
     }
 
-    private JsonNode read(String text) throws Exception {
-        return ok(type("read", text, ""));
-    }
-
     @Test
     void aLineIsLoggedWithTheWholeExchange() throws Exception {
         log("w1qab 12 5");

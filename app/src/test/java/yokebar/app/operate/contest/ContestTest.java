@@ -93,6 +93,10 @@ abstract class ContestTest extends AppTest {
         return sendJson("POST", path("/line/" + to), request);
     }
 
+    JsonNode read(String text) throws Exception {
+        return ok(type("read", text, ""));
+    }
+
     JsonNode log(String text) throws Exception {
         return ok(type("log", text, text));
     }

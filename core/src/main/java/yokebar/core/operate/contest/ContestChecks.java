@@ -11,9 +11,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.call.Call;
 import yokebar.core.basics.call.NearCalls;
+import yokebar.core.basics.station.KnownStations;
 
 /** Looks through the log of a contest for what is likely a mistake, before the adjudicator does. */
 public final class ContestChecks {
@@ -25,11 +28,19 @@ public final class ContestChecks {
     private final ContestDefinition definition;
     private final List<Checked> contacts;
     private final Map<String, List<Checked>> byCall;
+    private final KnownStations known;
+    private final Predicate<String> workedElsewhere;
     private final List<Finding> findings = new ArrayList<>();
 
-    private ContestChecks(ContestDefinition definition, List<Checked> contacts) {
+    private ContestChecks(
+            ContestDefinition definition,
+            List<Checked> contacts,
+            KnownStations known,
+            Predicate<String> workedElsewhere) {
         this.definition = definition;
         this.contacts = contacts;
+        this.known = known;
+        this.workedElsewhere = workedElsewhere;
         byCall = contacts.stream()
                 .collect(Collectors.groupingBy(
                         one -> one.contact().call().text(), LinkedHashMap::new, Collectors.toList()));
@@ -58,9 +69,15 @@ public final class ContestChecks {
      * All findings, in the order of the contacts.
      *
      * @param contacts of the contest, in the order they were made
+     * @param known lists of stations; a call that stands in one is right
+     * @param workedElsewhere whether a call was worked outside of the contest, too
      */
-    public static List<Finding> of(ContestDefinition definition, List<Checked> contacts) {
-        ContestChecks checks = new ContestChecks(definition, contacts);
+    public static List<Finding> of(
+            ContestDefinition definition,
+            List<Checked> contacts,
+            KnownStations known,
+            Predicate<String> workedElsewhere) {
+        ContestChecks checks = new ContestChecks(definition, contacts, known, workedElsewhere);
         checks.calls();
         checks.exchanges();
         checks.sentSerials();
@@ -77,18 +94,42 @@ public final class ContestChecks {
 
     private void calls() {
         byCall.forEach((call, made) -> {
-            if (made.size() == 1) {
-                likely(call)
-                        .ifPresent(other -> findings.add(new Finding(
-                                made.get(0).id(),
-                                Finding.Kind.CALL,
-                                call + " was worked only here, and " + other + " "
-                                        + Objects.requireNonNull(byCall.get(other))
-                                                .size()
-                                        + " times.",
-                                other)));
+            if (made.size() > 1 || known.knows(call)) {
+                return;
+            }
+            String often = likely(call).orElse(null);
+            String listed = often == null ? listed(call, made.get(0)).orElse(null) : null;
+            if (often != null) {
+                slip(made.get(0), often, call + " was worked only here, and " + often + " " + times(often) + " times.");
+            } else if (listed != null) {
+                slip(
+                        made.get(0),
+                        listed,
+                        call + " was worked only here and is in no list of stations; " + listed + " is.");
             }
         });
+    }
+
+    private void slip(Checked one, String likely, String sentence) {
+        findings.add(new Finding(one.id(), Finding.Kind.CALL, sentence, likely));
+    }
+
+    /** The known station one slip away from a call that nobody knows, if it sends what was received here. */
+    private Optional<String> listed(String call, Checked one) {
+        return workedElsewhere.test(call)
+                ? Optional.empty()
+                : NearCalls.of(call, known::knows).stream()
+                        .filter(other ->
+                                definition.exchange().stream().noneMatch(field -> contradicts(field, other, one)))
+                        .findFirst();
+    }
+
+    private boolean contradicts(ExchangeField field, String call, Checked one) {
+        String received = one.received(field);
+        return received != null
+                && field.known(known, new Call(call), definition.cabrilloName())
+                        .filter(value -> !value.equals(received))
+                        .isPresent();
     }
 
     /** The call that was worked most often of those one slip away. */
@@ -149,8 +190,22 @@ public final class ContestChecks {
                 .ifPresent(usual -> byValue.forEach((value, with) -> {
                     if (!value.equals(usual.getKey())) {
                         with.forEach(one -> add(one, Finding.Kind.EXCHANGE, differs(field, one, value, usual)));
+                    } else if (byValue.size() == 1 && with.size() == 1) {
+                        unlikeTheLists(field, with.get(0), value);
                     }
                 }));
+    }
+
+    /** What was received more than once is right, whatever the lists say. */
+    private void unlikeTheLists(ExchangeField field, Checked one, String value) {
+        Call call = one.contact().call();
+        field.known(known, call, definition.cabrilloName())
+                .filter(listed -> !listed.equals(value))
+                .ifPresent(listed -> add(
+                        one,
+                        Finding.Kind.EXCHANGE,
+                        call.text() + " sent " + field.name() + " " + value + " here, and " + listed
+                                + " by the lists of stations."));
     }
 
     private static String differs(

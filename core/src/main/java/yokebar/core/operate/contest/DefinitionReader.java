@@ -197,7 +197,7 @@ public final class DefinitionReader {
         needed(fields, "exchange", entries.isEmpty());
         List<ExchangeField> read = new ArrayList<>();
         for (DefinitionFields entry : entries) {
-            entry.only("name", "kind", "allowed", "width", "sent by");
+            entry.only("name", "kind", "allowed", "width", "sent by", "known as");
             String name = entry.text("name");
             ExchangeKind kind = ExchangeKind.named(entry.text("kind"));
             if (kind == null) {
@@ -217,9 +217,27 @@ public final class DefinitionReader {
                     .findFirst()
                     .ifPresent(value -> entry.report("allowed", "\"" + value + "\" is not a " + kind.words() + "."));
             int width = entry.numberOr("width", 1, MAX_WIDTH, kind.width());
-            read.add(new ExchangeField(name, kind, allowed, width, conditions(entry.fields("sent by"))));
+            read.add(new ExchangeField(
+                    name, kind, allowed, width, conditions(entry.fields("sent by")), knownAs(entry, kind)));
         }
         return read;
+    }
+
+    /** Who a station is and where is known of itself; reports are heard and serials counted. */
+    private static @Nullable String knownAs(DefinitionFields entry, ExchangeKind kind) {
+        String named = entry.textOr("known as", "");
+        if (named.isEmpty()) {
+            return kind.saysWhoOrWhere() ? kind.adifField() : null;
+        }
+        if (!kind.isGiven()) {
+            entry.report("known as", "What a " + kind.words() + " will be is not known beforehand.");
+        }
+        if (!named.matches("[A-Za-z][A-Za-z0-9_ ]{0,29}")) {
+            entry.report(
+                    "known as",
+                    "It names an ADIF field or a column of the list of stations, such as AGE: letters, digits and blanks.");
+        }
+        return named.toUpperCase(Locale.ROOT);
     }
 
     private RepeatRule repeats(@Nullable DefinitionFields fields) {

@@ -6,13 +6,17 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.call.Call;
+import yokebar.core.basics.station.KnownStations;
+import yokebar.core.basics.station.StationList;
 
 class ContestChecksTest {
     private static final ContestDefinition RULES = Objects.requireNonNull(DefinitionReader.read(
@@ -34,6 +38,8 @@ class ContestChecksTest {
             .definition());
 
     private final List<ContestChecks.Checked> contacts = new ArrayList<>();
+    private final Set<String> workedElsewhere = new HashSet<>();
+    private KnownStations known = KnownStations.NONE;
 
     /** A minute after the one before. */
     private ContestChecksTest worked(String call, @Nullable String serial, @Nullable String zone, String sent) {
@@ -56,8 +62,12 @@ class ContestChecksTest {
         return this;
     }
 
+    private List<Finding> of(ContestDefinition definition, List<ContestChecks.Checked> made) {
+        return ContestChecks.of(definition, made, known, workedElsewhere::contains);
+    }
+
     private List<String> found(Finding.Kind... kinds) {
-        return ContestChecks.of(RULES, contacts).stream()
+        return of(RULES, contacts).stream()
                 .filter(finding -> kinds.length == 0 || Arrays.asList(kinds).contains(finding.kind()))
                 .map(finding -> finding.contactId() + " " + finding.sentence())
                 .toList();
@@ -74,7 +84,7 @@ class ContestChecksTest {
         worked("DL1QAA", "1", "14", "1").worked("DL1QAA", "2", "14", "2").worked("DL1QAB", "3", "14", "3");
         worked("W1QAB", "3", "5", "4");
         assertThat(found()).containsExactly("3 DL1QAB was worked only here, and DL1QAA 2 times.");
-        assertThat(ContestChecks.of(RULES, contacts).get(0).likelyCall()).isEqualTo("DL1QAA");
+        assertThat(of(RULES, contacts).get(0).likelyCall()).isEqualTo("DL1QAA");
     }
 
     @Test
@@ -115,7 +125,7 @@ class ContestChecksTest {
                     Outcome.COUNTS,
                     null));
         }
-        assertThat(ContestChecks.of(party, made)).extracting(Finding::kind).doesNotContain(Finding.Kind.EXCHANGE);
+        assertThat(of(party, made)).extracting(Finding::kind).doesNotContain(Finding.Kind.EXCHANGE);
     }
 
     @Test
@@ -146,5 +156,48 @@ class ContestChecksTest {
                         "2 20m is no band of the contest.",
                         "3 CW is no mode of the contest.");
         assertThat(found()).hasSize(3);
+    }
+
+    private void listed(String... lines) {
+        known = new KnownStations(
+                List.of(StationList.read("edition | 2026-11-20\nfields | CQZ\n" + String.join("\n", lines))));
+    }
+
+    @Test
+    void aCallThatNobodyKnowsBesideOneThatIsListed() {
+        listed("DL1QAA | 14", "W1QAB | 5", "K4QOX | 5");
+        worked("DL1QAB", "3", "14", "1").worked("W1QAC", "3", "5", "2").worked("OH2QZZ", "4", "15", "3");
+        workedElsewhere.add("W1QAC");
+        assertThat(found(Finding.Kind.CALL))
+                .containsExactly("1 DL1QAB was worked only here and is in no list of stations; DL1QAA is.");
+        assertThat(of(RULES, contacts).get(0).likelyCall()).isEqualTo("DL1QAA");
+    }
+
+    @Test
+    void aListedCallThatWouldSendSomethingElseIsNotMeant() {
+        listed("K4QOX | 5", "K4QOV | 4");
+        worked("K4QOW", "3", "04", "1");
+        worked("K4QOZ", "3", "3", "2");
+        assertThat(found(Finding.Kind.CALL)).isEmpty();
+        contacts.clear();
+        worked("K4QOW", "3", "4", "1");
+        assertThat(of(RULES, contacts).get(0).likelyCall()).isEqualTo("K4QOV");
+    }
+
+    @Test
+    void aCallThatIsListedIsRightThoughAnotherWasWorkedOften() {
+        worked("DL1QAA", "1", "14", "1").worked("DL1QAA", "2", "14", "2").worked("DL1QAB", "3", "14", "3");
+        assertThat(found(Finding.Kind.CALL)).hasSize(1);
+        listed("DL1QAB | 14");
+        assertThat(found(Finding.Kind.CALL)).isEmpty();
+    }
+
+    @Test
+    void anExchangeUnlikeTheListsUnlessItWasReceivedTwice() {
+        listed("DL1QAA | 14", "DL2QAA | 14", "DL3QAA | 014");
+        worked("DL1QAA", "1", "15", "1");
+        worked("DL2QAA", "1", "15", "2").worked("DL2QAA", "4", "15", "3").worked("DL3QAA", "5", "14", "4");
+        assertThat(found(Finding.Kind.EXCHANGE))
+                .containsExactly("1 DL1QAA sent zone 15 here, and 14 by the lists of stations.");
     }
 }

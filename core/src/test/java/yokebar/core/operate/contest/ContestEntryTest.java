@@ -10,7 +10,7 @@ import yokebar.core.basics.call.Call;
 
 class ContestEntryTest {
     private static ExchangeField field(String name, ExchangeKind kind, String... allowed) {
-        return new ExchangeField(name, kind, Set.of(allowed), kind.width(), List.of());
+        return new ExchangeField(name, kind, Set.of(allowed), kind.width(), List.of(), null);
     }
 
     private static final ExchangeField REPORT = field("report", ExchangeKind.REPORT);

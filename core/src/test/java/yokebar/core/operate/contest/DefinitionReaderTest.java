@@ -64,6 +64,8 @@ class DefinitionReaderTest {
                 "2027-01-02T12:00Z|2027-02-30T12:00Z|4|\"2027-02-30T12:00Z\" is not a time in UTC",
                 "2027-01-02T12:00Z|2027-01-02T14:00Z|4|A period ends after it begins.",
                 "kind: word|kind: wrd|9|An exchange has fields of these kinds: report, serial,",
+                "kind: word|kind: word, known as: A+B|9|It names an ADIF field or a column of the list of stations",
+                "kind: report|kind: report, known as: AGE|8|What a report will be is not known beforehand.",
                 "name: berth|name: report|9|There is a field \"report\" in the exchange already.",
                 "entity: same|enity: same|12|\"enity\" is not known here; there are call, prefix,",
                 "{entity: same}|{own entity: same}|12|\"same\" compares the other station with the own one",
