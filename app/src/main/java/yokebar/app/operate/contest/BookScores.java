@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.atomic.AtomicLong;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -35,6 +36,7 @@ class BookScores {
     private final ReferenceData reference;
     private final ApplicationEventPublisher events;
     private final Map<Long, Kept> kept = new HashMap<>();
+    private final AtomicLong revision = new AtomicLong();
 
     BookScores(ContactLog log, Positions positions, ReferenceData reference, ApplicationEventPublisher events) {
         this.log = log;
@@ -64,6 +66,11 @@ class BookScores {
             known.touched().clear();
         }
         return question.apply(known.counted());
+    }
+
+    /** Counts up whenever a contact of a kept book is different. */
+    long revision() {
+        return revision.get();
     }
 
     synchronized void forget(long bookId) {
@@ -117,6 +124,7 @@ class BookScores {
             }
         }
         if (any) {
+            revision.incrementAndGet();
             events.publishEvent(new ContestUpdated());
         }
     }

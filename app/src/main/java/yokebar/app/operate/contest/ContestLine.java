@@ -18,25 +18,18 @@ import yokebar.app.operate.contest.channel.Channels;
 import yokebar.app.operate.contest.line.ContestLineRequest;
 import yokebar.app.operate.contest.line.ContestLineView;
 import yokebar.app.operate.contest.line.ContestLogged;
-import yokebar.app.operate.contest.line.WorthView;
 import yokebar.app.operate.contest.sending.SentSerials;
 import yokebar.app.operate.contest.sending.SpokenLine;
 import yokebar.app.operate.contest.sending.TextSending;
 import yokebar.app.operate.entry.EntryCompletion;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.sources.intake.TypedContacts;
-import yokebar.app.station.reference.ReferenceData;
 import yokebar.core.basics.call.Call;
 import yokebar.core.log.adif.AdifFields;
-import yokebar.core.log.contact.AdifFrequency;
-import yokebar.core.log.contact.AdifTime;
 import yokebar.core.log.contact.Contact;
-import yokebar.core.log.contact.ContactAdif;
-import yokebar.core.log.contact.Reading;
 import yokebar.core.log.index.LogFields;
 import yokebar.core.operate.contest.ContestEntry;
 import yokebar.core.operate.contest.ExchangeField;
-import yokebar.core.operate.contest.entry.ExchangeRecord;
 import yokebar.core.operate.contest.entry.TypedLine;
 import yokebar.core.operate.line.LineText;
 
@@ -55,7 +48,7 @@ class ContestLine {
 
     private final BookScores scores;
     private final Channels channels;
-    private final ReferenceData reference;
+    private final LineRecords records;
     private final EntryCompletion completion;
     private final LineHints hints;
     private final TypedContacts contacts;
@@ -67,7 +60,7 @@ class ContestLine {
     ContestLine(
             BookScores scores,
             Channels channels,
-            ReferenceData reference,
+            LineRecords records,
             EntryCompletion completion,
             LineHints hints,
             TypedContacts contacts,
@@ -76,7 +69,7 @@ class ContestLine {
             Clock clock) {
         this.scores = scores;
         this.channels = channels;
-        this.reference = reference;
+        this.records = records;
         this.completion = completion;
         this.hints = hints;
         this.contacts = contacts;
@@ -136,7 +129,7 @@ class ContestLine {
             if (channel.band() == null || channel.mode() == null) {
                 throw new Rejection("frequency", "No radio says where you are; give the frequency and the mode.");
             }
-            return record(
+            return records.record(
                             book,
                             counted,
                             entry(counted, line, channel.usualReport(), at),
@@ -176,7 +169,7 @@ class ContestLine {
                 .filter(word -> !tunes && (entry.call() != null || !word.matches("[A-Z0-9/]+")))
                 .forEach(word -> problems.add(ContestEntry.unreadSentence(word)));
         Map<String, String> sent = sent(book, counted, channel, key(request), line.sentSerial());
-        AdifFields placed = placed(book, counted, entry, channel, now, sent);
+        AdifFields placed = records.placed(book, counted, entry, channel, now, sent);
         String noTexts = request.way() == null ? null : sending.obstacle(request.positionId());
         return new ContestLineView(
                 entry.call() == null ? null : entry.call().text(),
@@ -192,7 +185,7 @@ class ContestLine {
                 channel.band() == null ? null : channel.band().adifName(),
                 channel.mode() == null ? null : channel.mode().label(),
                 channel.fromRadio(),
-                worth(counted, placed),
+                LineRecords.worth(counted, placed),
                 tunes,
                 request.way() == null || noTexts != null
                         ? null
@@ -223,7 +216,9 @@ class ContestLine {
                 .map(one -> new ContestLineView.ContestCallView(
                         one.call().text(),
                         one.oneSlip(),
-                        worth(counted, placed(book, counted, only(one.call()), channel, now, sent))))
+                        LineRecords.worth(
+                                counted,
+                                records.placed(book, counted, expected(counted, one.call(), now), channel, now, sent))))
                 .toList();
     }
 
@@ -275,57 +270,15 @@ class ContestLine {
         return SpokenLine.of(entry, counted.sentFields(), sent, book.ownCall);
     }
 
-    private static ContestEntry only(Call call) {
-        return new ContestEntry(call, Map.of(), List.of(), List.of());
-    }
-
-    /** What would be logged; null while the call, the frequency or the mode is not known. */
-    private @Nullable AdifFields placed(
-            BookRow book,
-            CountedBook counted,
-            ContestEntry entry,
-            Channel channel,
-            Instant now,
-            Map<String, String> sent) {
-        return entry.call() == null || channel.band() == null || channel.mode() == null
-                ? null
-                : reference.placed(record(book, counted, entry, channel, now, sent), now);
-    }
-
-    private static @Nullable WorthView worth(CountedBook counted, @Nullable AdifFields placed) {
-        return placed != null && ContactAdif.read(placed, null) instanceof Reading.Readable readable
-                ? WorthView.of(counted.worth(readable.contact()))
-                : null;
+    /** A call that was not worked yet, with what it will likely send. */
+    private ContestEntry expected(CountedBook counted, Call call, Instant now) {
+        return new ContestEntry(call, hints.expected(counted, call, now), List.of(), List.of());
     }
 
     static ContestEntry entry(CountedBook counted, TypedLine line, String usualReport, Instant now) {
         Call call = ContestEntry.call(line.words());
         List<ExchangeField> fields = call == null ? counted.definition().exchange() : counted.fieldsOf(call, now);
         return ContestEntry.read(line.words(), fields, usualReport);
-    }
-
-    private AdifFields record(
-            BookRow book,
-            CountedBook counted,
-            ContestEntry entry,
-            Channel channel,
-            Instant now,
-            Map<String, String> sent) {
-        AdifFields.Builder fields = new AdifFields.Builder();
-        fields.put("CALL", String.valueOf(entry.call()));
-        fields.put("QSO_DATE", AdifTime.date(now)).put("TIME_ON", AdifTime.time(now, true));
-        if (channel.band() != null && channel.mode() != null) {
-            fields.put("BAND", channel.band().adifName());
-            fields.put("FREQ", channel.frequencyHz() == null ? null : AdifFrequency.mhz(channel.frequencyHz()));
-            fields.put("MODE", channel.mode().name())
-                    .put("SUBMODE", channel.mode().submode());
-        }
-        fields.put("STATION_CALLSIGN", book.ownCall)
-                .put("CONTEST_ID", counted.definition().cabrilloName());
-        ExchangeRecord exchange = new ExchangeRecord(counted.definition().exchange());
-        exchange.putSent(sent, fields);
-        exchange.putReceived(entry.received(), fields);
-        return fields.build();
     }
 
     /** What is sent next, by the names of the exchange's fields, in their order. */

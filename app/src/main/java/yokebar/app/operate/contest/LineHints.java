@@ -91,6 +91,21 @@ class LineHints {
         return guessed;
     }
 
+    /** What a station will likely send by the lists and by its call, without a look into the log. */
+    Map<String, String> expected(CountedBook counted, Call call, Instant now) {
+        KnownStations known = stations.known();
+        Map<Fact, String> usual = counted.usualFacts(call, now);
+        Map<String, String> expected = new LinkedHashMap<>();
+        for (ExchangeField field : counted.fieldsOf(call, now)) {
+            if (field.kind().isGiven() && !moves(counted, field)) {
+                ofLists(known, counted, call, field)
+                        .or(() -> Optional.ofNullable(ofCall(usual, field)))
+                        .ifPresent(value -> expected.put(field.name(), value));
+            }
+        }
+        return expected;
+    }
+
     private static Optional<String> ofLists(KnownStations known, CountedBook counted, Call call, ExchangeField field) {
         return field.known(known, call, counted.definition().cabrilloName());
     }

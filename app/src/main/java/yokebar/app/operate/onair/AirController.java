@@ -64,14 +64,20 @@ class AirController {
         this.reference = reference;
     }
 
-    /** @param since the mark of what is known; null for everything */
-    record AirQuery(@Nullable Long positionId, FilterChoice filter, @Nullable String since) {}
+    /**
+     * What a page wants to see.
+     *
+     * @param contestBook id of the contest book by which stations are ranked, those left out that would not count in it; null for none
+     * @param since the mark of what is known; null for everything
+     */
+    record AirQuery(
+            @Nullable Long positionId, FilterChoice filter, @Nullable Long contestBook, @Nullable String since) {}
 
     /** Stations on the air that pass a filter, or what changed of them since a mark. */
     @StoresNothing
     @PostMapping("/look")
     AirLook.AirNews look(@RequestBody AirQuery at) {
-        return look.look(at.positionId(), at.filter().filter(), at.since());
+        return look.look(at.positionId(), at.filter().filter(), at.contestBook(), at.since());
     }
 
     /** One who hears a station. */

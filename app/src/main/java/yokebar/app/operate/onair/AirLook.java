@@ -10,11 +10,13 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import yokebar.app.log.search.LogSearch;
+import yokebar.app.operate.contest.ContestAir;
 import yokebar.app.station.reference.ReferenceData;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.call.Call;
@@ -35,17 +37,25 @@ class AirLook {
     private final Perspectives perspectives;
     private final LogSearch log;
     private final ReferenceData reference;
+    private final ContestAir contests;
     private final Clock clock;
     /** Who was struck off, with the time of the last report then: another report later brings it back. */
     private final Map<Struck, Instant> struck = new ConcurrentHashMap<>();
 
     private volatile long strikes;
 
-    AirLook(Air air, Perspectives perspectives, LogSearch log, ReferenceData reference, Clock clock) {
+    AirLook(
+            Air air,
+            Perspectives perspectives,
+            LogSearch log,
+            ReferenceData reference,
+            ContestAir contests,
+            Clock clock) {
         this.air = air;
         this.perspectives = perspectives;
         this.log = log;
         this.reference = reference;
+        this.contests = contests;
         this.clock = clock;
     }
 
@@ -69,8 +79,24 @@ class AirLook {
             int onAir,
             List<FilterSentence.Phrase> sentence) {}
 
-    /** @param since what {@link AirNews#mark} was; null for everything */
-    AirNews look(@Nullable Long positionId, Filter filter, @Nullable String since) {
+    /** @param worth in a contest; null outside of one */
+    private record Shown(Audible audible, ContestAir.@Nullable OnAirWorth worth) {
+        double score() {
+            return worth == null ? audible.score() : worth.rise() * audible.chance();
+        }
+
+        SpotView view(boolean answers) {
+            return worth == null ? SpotView.of(audible, answers) : SpotView.of(audible, answers, worth, score());
+        }
+    }
+
+    /**
+     * The list from a position.
+     *
+     * @param contestBook the contest by which stations are ranked; those that would not count in it are left out. Null for none
+     * @param since what {@link AirNews#mark} was; null for everything
+     */
+    AirNews look(@Nullable Long positionId, Filter filter, @Nullable Long contestBook, @Nullable String since) {
         Instant now = clock.instant();
         Perspectives.Perspective perspective = perspectives.of(positionId);
         String standing = String.join(
@@ -78,11 +104,12 @@ class AirLook {
                 Long.toString(log.workedBefore().version()),
                 Long.toString(strikes),
                 Integer.toString(perspectives.homesLearnt()),
-                Integer.toString(System.identityHashCode(perspective)));
+                Integer.toString(System.identityHashCode(perspective)),
+                contestBook == null ? "" : contestBook + "." + contests.standing(contestBook));
         long known = known(since, standing);
         Changes changes = air.read(list -> changes(list, known));
         Set<Long> gone = new HashSet<>(changes.gone());
-        List<Audible> shown = new ArrayList<>();
+        List<Audible> passing = new ArrayList<>();
         synchronized (perspective) {
             air.locators().forEach(perspective.appraiser().atlas()::reported);
             for (Heard heard : changes.heard()) {
@@ -90,27 +117,58 @@ class AirLook {
                 if (audible != null
                         && !struck(audible)
                         && filter.passes(audible, perspective.appraiser().atlas(), now)) {
-                    shown.add(audible);
+                    passing.add(audible);
                 } else {
                     gone.add(heard.id());
                 }
             }
         }
-        shown.sort(Comparator.comparingDouble(Audible::score).reversed());
-        List<Audible> best = shown.subList(0, Math.min(MAX_STATIONS, shown.size()));
-        Map<Long, Air.Decode> decodes =
-                air.decodesOf(best.stream().map(one -> one.heard().id()).toList());
+        List<Shown> shown = shown(passing, contestBook, gone);
+        List<Shown> best = shown.subList(0, Math.min(MAX_STATIONS, shown.size()));
+        Map<Long, Air.Decode> decodes = air.decodesOf(
+                best.stream().map(one -> one.audible().heard().id()).toList());
         boolean whole = changes.whole();
         return new AirNews(
                 changes.revision() + "/" + standing,
                 whole,
                 best.stream()
-                        .map(one ->
-                                SpotView.of(one, decodes.containsKey(one.heard().id())))
+                        .map(one -> one.view(
+                                decodes.containsKey(one.audible().heard().id())))
                         .toList(),
                 whole ? List.of() : gone,
                 changes.onAir(),
                 FilterSentence.of(filter, this::entityName));
+    }
+
+    /**
+     * Those worth most first.
+     *
+     * @param gone takes those that would not count in the contest
+     */
+    private List<Shown> shown(List<Audible> passing, @Nullable Long contestBook, Set<Long> gone) {
+        List<Shown> shown = new ArrayList<>();
+        if (contestBook == null) {
+            passing.forEach(one -> shown.add(new Shown(one, null)));
+        } else {
+            List<Optional<ContestAir.OnAirWorth>> worths = contests.worths(
+                    contestBook,
+                    passing.stream()
+                            .map(one -> new ContestAir.OnAirStation(
+                                    one.heard().call(),
+                                    one.heard().frequencyHz(),
+                                    one.band(),
+                                    one.heard().mode()))
+                            .toList());
+            for (int i = 0; i < passing.size(); i++) {
+                Audible one = passing.get(i);
+                worths.get(i)
+                        .ifPresentOrElse(
+                                worth -> shown.add(new Shown(one, worth)),
+                                () -> gone.add(one.heard().id()));
+            }
+        }
+        shown.sort(Comparator.comparingDouble(Shown::score).reversed());
+        return shown;
     }
 
     private record Changes(List<Heard> heard, Collection<Long> gone, long revision, boolean whole, int onAir) {}

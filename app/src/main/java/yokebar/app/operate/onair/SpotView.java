@@ -4,7 +4,10 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import yokebar.app.operate.contest.ContestAir;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.ModeGroup;
 import yokebar.core.log.tally.CreditKind;
@@ -24,6 +27,7 @@ import yokebar.core.sources.spot.Heard;
  * @param snrDb the best anybody gave; null when nobody did
  * @param latitudeDegrees where it is, roughly; null when nobody knows
  * @param answers whether a program read it and can be told to answer it
+ * @param contest what it would bring in the contest by which the list is ranked; null when it is not
  */
 record SpotView(
         long id,
@@ -58,12 +62,40 @@ record SpotView(
         boolean insideLicence,
         double score,
         String why,
-        boolean answers) {
+        boolean answers,
+        @Nullable SpotWorth contest) {
+
+    /**
+     * What a contact would bring in a contest.
+     *
+     * @param rise by how much the score would rise
+     * @param words its multipliers, points and bonus
+     */
+    record SpotWorth(long rise, String words) {
+        static SpotWorth of(ContestAir.OnAirWorth worth) {
+            Stream<String> fresh = worth.multipliers().stream().map(name -> name + " +1");
+            Stream<String> bonus = worth.bonus() == 0 ? Stream.of() : Stream.of("bonus " + worth.bonus());
+            String points = worth.points() + (worth.points() == 1 ? " point" : " points");
+            return new SpotWorth(
+                    worth.rise(),
+                    Stream.concat(fresh, Stream.concat(Stream.of(points), bonus))
+                            .collect(Collectors.joining(" · ")));
+        }
+    }
 
     /** One reason it is wanted. */
     record SpotWant(CreditKind kind, Goal.Level level, String words) {}
 
     static SpotView of(Audible audible, boolean answers) {
+        return of(audible, answers, null, audible.score());
+    }
+
+    /**
+     * As it is ranked in a contest.
+     *
+     * @param score for the order of the list, higher is more worth calling
+     */
+    static SpotView of(Audible audible, boolean answers, ContestAir.@Nullable OnAirWorth worth, double score) {
         Heard heard = audible.heard();
         Mode mode = heard.mode();
         Whereabouts where = audible.where();
@@ -107,8 +139,9 @@ record SpotView(
                 audible.confirmsUntil(),
                 audible.watched(),
                 audible.insideLicence(),
-                Math.round(audible.score() * 100) / 100.0,
+                Math.round(score * 100) / 100.0,
                 audible.why(),
-                answers);
+                answers,
+                worth == null ? null : SpotWorth.of(worth));
     }
 }

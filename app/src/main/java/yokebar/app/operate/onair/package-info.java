@@ -5,6 +5,7 @@
         allowedDependencies = {
             "log",
             "log :: search",
+            "operate.contest",
             "platform.live",
             "platform.rejection",
             "platform.storage",

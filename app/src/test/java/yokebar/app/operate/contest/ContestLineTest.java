@@ -23,7 +23,6 @@ import yokebar.app.operate.contest.sending.SentSerials;
 import yokebar.app.operate.contest.sending.TextSending;
 import yokebar.app.operate.entry.EntryCompletion;
 import yokebar.app.sources.intake.TypedContacts;
-import yokebar.app.station.reference.ReferenceData;
 
 /** The contest line over HTTP. */
 class ContestLineTest extends ContestTest {
@@ -37,7 +36,7 @@ class ContestLineTest extends ContestTest {
     private Channels channels;
 
     @Autowired
-    private ReferenceData reference;
+    private LineRecords records;
 
     @Autowired
     private EntryCompletion completion;
@@ -159,7 +158,7 @@ class ContestLineTest extends ContestTest {
     void aLineThatIsSentAgainAfterARestartIsLoggedOnce() throws Exception {
         ok(type("log", "w1qab 12 5", "one"));
         ContestLine restarted =
-                new ContestLine(scores, channels, reference, completion, hints, contacts, sending, serials, clock);
+                new ContestLine(scores, channels, records, completion, hints, contacts, sending, serials, clock);
         ContestLogged again = restarted.log(
                 books.find(bookId),
                 new ContestLineRequest("w1qab 12 5", null, "14.025", "CW", 2_000, "one", null, null, null));

@@ -253,6 +253,11 @@ public final class ContestScore {
         return with - without;
     }
 
+    /** The class of power that counts; empty when none was chosen. */
+    public String power() {
+        return power;
+    }
+
     /** All of it at present. */
     public Score score() {
         Map<String, Integer> counts = new LinkedHashMap<>();

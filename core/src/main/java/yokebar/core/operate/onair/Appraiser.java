@@ -91,7 +91,8 @@ public final class Appraiser {
         LocalDate confirms = operatorGoals.confirms().apply(heard.call());
         boolean watched = operatorGoals.watch().match(heard.call());
         boolean inside = operatorGoals.licence().test(heard.frequencyHz());
-        double score = score(heard, needs, hearing, watched, confirms != null, inside, now);
+        double chance = chance(heard, hearing, inside, now);
+        double score = (watched ? WATCHED : 0) + worth(needs) * chance * (confirms != null ? CONFIRMS : 1);
         return new Audible(
                 heard,
                 where,
@@ -105,6 +106,7 @@ public final class Appraiser {
                 confirms,
                 watched,
                 inside,
+                chance,
                 score,
                 why(heard, band, group, where, needs, hearing, watched, confirms, inside));
     }
@@ -156,22 +158,22 @@ public final class Appraiser {
                 NeedAppraisal.workedOn(station, band, group));
     }
 
-    private double score(
-            Heard heard, Needs needs, Hearing hearing, boolean watched, boolean confirms, boolean inside, Instant now) {
+    private static double worth(Needs needs) {
         double worth = 0;
         for (int i = 0; i < needs.wants().size(); i++) {
             worth += needs.wants().get(i).worth() * (i == 0 ? 1 : OTHER_WANTS);
         }
-        worth = Math.max(worth, needs.workedHere() ? NOTHING_WANTED / 2 : NOTHING_WANTED);
+        return Math.max(worth, needs.workedHere() ? NOTHING_WANTED / 2 : NOTHING_WANTED);
+    }
+
+    /** What can hardly be heard, was heard long ago or misread takes longer to work, or is not there. */
+    private double chance(Heard heard, Hearing hearing, boolean inside, Instant now) {
         double age = Math.max(0, Duration.between(heard.lastAt(), now).toMillis()) / (double) oldest.toMillis();
-        return (watched ? WATCHED : 0)
-                + worth
-                        * (INAUDIBLE_STILL_COUNTS + (1 - INAUDIBLE_STILL_COUNTS) * hearing.likelihood())
-                        * (1 - (1 - OLDEST_COUNTS) * Math.min(1, age))
-                        * (confirms ? CONFIRMS : 1)
-                        * (heard.callingCq() ? CALLS : 1)
-                        * (heard.doubt() != null ? DOUBTED : 1)
-                        * (inside ? 1 : BARRED);
+        return (INAUDIBLE_STILL_COUNTS + (1 - INAUDIBLE_STILL_COUNTS) * hearing.likelihood())
+                * (1 - (1 - OLDEST_COUNTS) * Math.min(1, age))
+                * (heard.callingCq() ? CALLS : 1)
+                * (heard.doubt() != null ? DOUBTED : 1)
+                * (inside ? 1 : BARRED);
     }
 
     private static String why(

@@ -20,6 +20,7 @@ import yokebar.core.sources.spot.Heard;
  * @param confirmsUntil the last day it is known to have confirmed electronically; null when it is not known to
  * @param watched whether it is on the watch list
  * @param insideLicence whether the operator may answer there
+ * @param chance how likely a call soon becomes a contact, against others: about 0 to 1
  * @param score for the order of the list, higher is more worth calling
  * @param why the score in words
  */
@@ -36,5 +37,6 @@ public record Audible(
         @Nullable LocalDate confirmsUntil,
         boolean watched,
         boolean insideLicence,
+        double chance,
         double score,
         String why) {}
