@@ -1,12 +1,14 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from 'carbon-components-svelte';
   import { onMount } from 'svelte';
-  import type { ContestBook } from '../../platform/api/client';
+  import type { ContestBook, Spot } from '../../platform/api/client';
   import { useStore } from '../../platform/page/stores';
   import { ReceivedTextStore } from '../../sources/text/received.svelte';
   import RefusedLines from '../../platform/shared/RefusedLines.svelte';
   import { kiloHertz } from '../../platform/shared/format';
+  import { OnAirStore } from '../onair/on-air.svelte';
   import LikelyCalls from '../line/LikelyCalls.svelte';
+  import NextStations from './calling/NextStations.svelte';
   import { OpenBookStore } from './book.svelte';
   import ContestLineSays from './ContestLineSays.svelte';
   import { nextWay, sends, type Slot } from './sending/line-steps.svelte';
@@ -65,6 +67,19 @@
     input?.focus();
   }
 
+  const onAir = useStore(OnAirStore);
+  const ranks = $derived(onAir.running()?.id === book.id && !fromPaper);
+  $effect(() => (ranks ? onAir.contestList.watch() : undefined));
+
+  /** Radio and antenna go to a station, and its call into the line. */
+  async function goTo(spot: Spot | undefined) {
+    if (!ranks || !spot || store.correction.contact) return;
+    await store.calling.answer(spot.call);
+    input?.focus();
+    const went = await onAir.contestList.go(spot.id, false);
+    if (went && !went.good) store.problem = `${went.call}: ${went.sentence}`;
+  }
+
   /** A key without a text is the browser's. */
   const isOnAKey = (key: string): key is Slot =>
     /^F\d+$/.test(key) && sends(store.steps.way) && toSend.text(store.steps.way, key as Slot) !== '';
@@ -80,6 +95,10 @@
       store.work(nextWay(store.steps.way), book.from);
     } else if (event.altKey && event.key.toLowerCase() === 'e') {
       store.correctOlder();
+    } else if (event.altKey && event.key.toLowerCase() === 's') {
+      void goTo(onAir.contestList.spots[0]);
+    } else if (event.altKey && event.key.toLowerCase() === 'r') {
+      void store.calling.back();
     } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       void store.keyer.setSpeed(store.keyer.speed + (event.key === 'ArrowUp' ? 1 : -1));
     } else if (event.altKey && event.key.toLowerCase() === 'c') {
@@ -139,6 +158,11 @@
         />
       {:else if view && !view.band}<span class="muted">{texts.noRadio}</span>{/if}
     {/if}
+    {#if store.calling.leftBehind}
+      <button class="more" onclick={() => void store.calling.back()}
+        >{texts.backTo(kiloHertz(store.calling.leftBehind.frequencyHz))}</button
+      >
+    {/if}
     {#if view}<span>{texts.youSend} <strong class="mono">{view.send}</strong></span>{/if}
     <SendingBar
       way={store.steps.way}
@@ -155,6 +179,7 @@
       }}
     />
   </div>
+  {#if ranks}<NextStations spots={onAir.contestList.spots} ongo={(spot) => void goTo(spot)} />{/if}
   {#if view?.noTexts}<p class="muted">{view.noTexts}</p>{/if}
   <LikelyCalls calls={likely} label={texts.likelyCalls} {choice} ontake={take} />
   <input

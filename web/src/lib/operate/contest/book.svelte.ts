@@ -14,6 +14,7 @@ import { LatestQuestion } from '../../platform/shared/latest-question';
 import { tabMemory, type Memory } from '../../platform/shared/memory';
 import { UnsentLines } from '../../platform/shared/unsent-lines.svelte';
 import type { Place } from './receiving/heard-calls.svelte';
+import { Calling } from './calling/calling.svelte';
 import { asTyped, Correction } from './correcting/correction.svelte';
 import { Keyer } from './sending/keyer.svelte';
 import { LineSteps, sends, type Slot, type Way } from './sending/line-steps.svelte';
@@ -53,6 +54,7 @@ export class OpenBookStore {
   readonly keyer: Keyer;
   readonly paper: PaperTimes;
   readonly correction = new Correction();
+  readonly calling: Calling;
 
   #id: number | undefined;
   /** The text that the view is about. */
@@ -78,6 +80,7 @@ export class OpenBookStore {
     this.#memory = memory;
     this.steps = new LineSteps(memory);
     this.paper = new PaperTimes(memory);
+    this.calling = new Calling(this, this.steps, memory);
     this.keyer = new Keyer(radio, memory, (problem) => (this.problem = problem));
     this.text = memory.getItem(TEXT_KEY) ?? '';
     [this.frequency = '', this.mode = ''] = (memory.getItem(CHANNEL_KEY) ?? '').split(' ');
@@ -138,7 +141,7 @@ export class OpenBookStore {
 
   /** Empties the line; {@link recall} brings back what stood there. */
   wipe(): void {
-    this.#wiped = this.text;
+    if (this.text !== '') this.#wiped = this.text;
     this.type('');
   }
 
@@ -235,6 +238,14 @@ export class OpenBookStore {
     else this.type(`${this.text.trim()} ${word.toLowerCase()} `.trimStart());
   }
 
+  get id(): number | undefined {
+    return this.#id;
+  }
+
+  get radioHz(): number | undefined {
+    return this.view?.fromRadio ? this.view.frequencyHz : undefined;
+  }
+
   /** Where contacts are made. */
   get place(): Place {
     return { positionId: this.#position(), frequency: this.frequency, mode: this.mode };
@@ -244,7 +255,7 @@ export class OpenBookStore {
   enter(): Promise<void> {
     const text = this.text.trim();
     if (this.correction.contact && this.#id !== undefined) return this.#saveCorrection(this.#id);
-    if (this.tunes) return this.#tuneRadio(text);
+    if (this.tunes) return this.tuneRadio(text);
     if (this.takesGuess) {
       this.type(`${text} ${this.guess.toLowerCase()}`);
       return Promise.resolve();
@@ -312,6 +323,7 @@ export class OpenBookStore {
         return;
       }
       this.problem = '';
+      this.calling.sent(this.view?.mode);
       if (text !== '' && this.text.trim() !== '') this.steps.add(done.slot);
       if (done.logs) {
         void this.#logLine(id, text);
@@ -328,7 +340,7 @@ export class OpenBookStore {
     return this.#viewed === this.text ? this.view?.next : undefined;
   }
 
-  async #tuneRadio(text: string): Promise<void> {
+  async tuneRadio(text: string): Promise<void> {
     this.type('');
     const body = { text, positionId: this.#position(), typedForMs: 0, sticking: {} };
     try {

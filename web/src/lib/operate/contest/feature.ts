@@ -1,14 +1,17 @@
 import { Trophy } from 'carbon-icons-svelte';
 import type { FeatureFactory } from '../../platform/page/feature';
 import { Navigation } from '../../platform/page/navigation.svelte';
+import { clock } from '../../platform/shared/clock.svelte';
 import { RadioStore } from '../../sources/radio/radios.svelte';
 import { PositionStore } from '../../station/position/positions.svelte';
+import { OnAirStore } from '../onair/on-air.svelte';
 import { OpenBookStore } from './book.svelte';
 import { BoardStore } from './board/board.svelte';
 import { BookStore } from './books.svelte';
 import ContestView from './ContestView.svelte';
 import { DefinitionStore } from './definition/definitions.svelte';
 import { TextStore } from './sending/texts-to-send.svelte';
+import { runs } from './state';
 import { texts } from './texts';
 
 export const contest: FeatureFactory = (stores) => {
@@ -25,11 +28,19 @@ export const contest: FeatureFactory = (stores) => {
       () => radios.chosen,
     ),
   );
+  const onAir = stores.get(OnAirStore);
+  onAir.running = () => {
+    const book = books.all?.find((one) => runs(one, clock.now));
+    return book && { id: book.id, name: book.contest };
+  };
   let dial = '';
   return {
     load: () => Promise.all([books.load(), open.load(), toSend.load()]),
     listen(live) {
-      live.on('contest', () => void Promise.all([books.load(), open.load(), toSend.load()]));
+      live.on('contest', () => {
+        onAir.moved();
+        void Promise.all([books.load(), open.load(), toSend.load()]);
+      });
       live.on('radio', () => {
         const now = `${radios.chosen?.now?.frequencyHz} ${radios.chosen?.now?.mode}`;
         if (now !== dial) {
@@ -68,6 +79,8 @@ export const contest: FeatureFactory = (stores) => {
       { where: texts.contestLine, keys: '#27', label: texts.ownSerial },
       { where: texts.contestLine, keys: 'Ctrl+Enter', label: texts.logWithoutSending },
       { where: texts.contestLine, keys: 'Alt+W', label: texts.changeTheWay },
+      { where: texts.contestLine, keys: 'Alt+S', label: texts.toTheStationWorthMost },
+      { where: texts.contestLine, keys: 'Alt+R', label: texts.backToTheRunFrequency },
       { where: texts.contestLine, keys: 'F1 … F12', label: texts.sendTheText },
       { where: texts.contestLine, keys: 'Alt+↑ / Alt+↓', label: texts.fasterOrSlower },
       { where: texts.contestLine, keys: 'Alt+C / Alt+N', label: texts.takeWhatWasReceived },

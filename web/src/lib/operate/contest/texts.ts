@@ -123,6 +123,7 @@ export const texts = {
   frequency: 'Frequency (kHz)',
   noRadio: 'No radio at this position: say where you are.',
   youSend: 'You send',
+  backTo: (khz: TextPart) => `Back to ${khz} kHz (Alt+R)`,
   doesNotCount: (reason: TextPart) => `Does not count: ${reason}`,
   stillMissing: (fields: TextPart) => `still missing: ${fields}`,
   enterLogs: 'Enter logs it',
@@ -174,5 +175,7 @@ export const texts = {
   sendTheText: 'Send the text of that key',
   fasterOrSlower: 'Send faster or slower',
   takeWhatWasReceived: 'Take the last call not worked, the last number that was received',
+  toTheStationWorthMost: 'to the station worth most on the air',
+  backToTheRunFrequency: 'back to where you called CQ',
   throughTheLikelyCallsEnter: 'Through the likely calls; Enter takes one',
 };

@@ -13,9 +13,17 @@
 
   const air = $derived(onAir.air);
   const filter = $derived(air.filter);
+  const running = $derived(onAir.running());
 </script>
 
 <div class="filter" role="group" aria-label={texts.filter}>
+  {#if onAir.contest}
+    <button class="phrase" title={texts.rankByNeed} onclick={() => onAir.rankByContest(false)}
+      >{texts.rankedFor(onAir.contest.name)} <span aria-hidden="true">×</span></button
+    >
+  {:else if running}
+    <button class="phrase" onclick={() => onAir.rankByContest(true)}>{texts.rankFor(running.name)}</button>
+  {/if}
   <span class="muted">{texts.shown}</span>
   <p class="sentence">
     {#each air.sentence as phrase, i (phrase.about)}

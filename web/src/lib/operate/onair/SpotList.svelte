@@ -116,6 +116,7 @@
     {#if air.spots.length === 0}
       <p class="empty muted">
         {#if air.loading}{texts.readingWhatIsOnThe}
+        {:else if air.onAir > 0 && onAir.contest}{texts.noneCountsIn(air.onAir, onAir.contest.name)}
         {:else if air.onAir > 0}{texts.noneOfTheStationsOn(air.onAir)}
         {:else}{texts.nobodyIsHeardYetConnect}
           <a href="#/hookups">{texts.hookups}</a>.{/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Spot } from '../../platform/api/client';
   import { clock } from '../../platform/shared/clock.svelte';
-  import { kiloHertz } from '../../platform/shared/format';
+  import { grouped, kiloHertz } from '../../platform/shared/format';
   import NeedMark from '../need/NeedMark.svelte';
   import { age, freshness, heardBy } from './words';
   import { texts } from './texts';
@@ -40,8 +40,9 @@
   <span class="wide">{spot.mode ?? '?'}</span>
   <span class="said">
     <span class="why" title={`${spot.why}${spot.comment ? ` · “${spot.comment}”` : ''}`}>
-      {#if spot.wants.length > 0 || spot.watched}<strong>{spot.why}</strong>{:else}{spot.entity ??
-          spot.why}{/if}
+      {#if spot.contest}<strong>{texts.scoreRise(grouped(spot.contest.rise))}</strong>
+        {spot.contest.words}{:else if spot.wants.length > 0 || spot.watched}<strong>{spot.why}</strong
+        >{:else}{spot.entity ?? spot.why}{/if}
       {#if spot.comment}<q>{spot.comment}</q>{/if}
     </span>
     <span class="muted ears wide" title={heardBy(spot)}

@@ -21,6 +21,8 @@ const AGE_EVERY_MS = 20_000;
 export interface AirAsked {
   positionId?: number;
   filter: AirFilter;
+  /** The contest book by which stations are ranked. */
+  contestBook?: number;
   since?: string;
 }
 
@@ -43,6 +45,8 @@ export class AirStore {
   /** How many came while the order stood still. */
   waiting = $state(0);
   selected = $state<number | undefined>(undefined);
+  /** The contest book by which stations are ranked, those left out that would not count; undefined outside of contests. */
+  contestBook: () => number | undefined = () => undefined;
   /** What became of going to a station. */
   tuned = $state.raw<TuneResult | undefined>(undefined);
 
@@ -129,9 +133,15 @@ export class AirStore {
     this.#stale = false;
     this.#readAt = performance.now();
     const filter = this.filter;
+    const contestBook = this.contestBook();
     try {
-      const news = await this.#read({ positionId: this.#position(), filter, since: this.#mark });
-      if (filter === this.filter) {
+      const news = await this.#read({
+        positionId: this.#position(),
+        filter,
+        contestBook,
+        since: this.#mark,
+      });
+      if (filter === this.filter && contestBook === this.contestBook()) {
         this.#take(news);
         this.problem = '';
       }

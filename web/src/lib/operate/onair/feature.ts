@@ -26,11 +26,11 @@ export const onAir: FeatureFactory = (stores) => {
     load() {
       heard.air.afresh();
       heard.shortlist.afresh();
+      heard.contestList.afresh();
     },
     listen(live) {
       live.on('air', () => {
-        heard.air.moved();
-        heard.shortlist.moved();
+        heard.moved();
       });
       live.on('alerts', (alerts) => heard.announce(alerts));
       live.on('radio', () => {

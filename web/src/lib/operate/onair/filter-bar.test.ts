@@ -113,4 +113,23 @@ describe('the filter', () => {
     await press('Forget Contest');
     await vi.waitFor(() => expect(screen.queryByRole('button', { name: 'Contest' })).toBeNull());
   });
+
+  it('ranks by the contest that runs until it is asked not to, for that contest', async () => {
+    const onAir = store(OnAirStore);
+    onAir.running = () => ({ id: 3, name: 'Harbour Hours' });
+    server.on('POST /api/onair/look', { mark: '', whole: true, spots: [], gone: [], onAir: 0, sentence: [] });
+    const watched = onAir.air.watch();
+    render(FilterBar);
+    await press(/^Ranked for Harbour Hours/);
+    expect(onAir.contest).toBeUndefined();
+    expect(onAir.air.contestBook()).toBeUndefined();
+    expect(onAir.contestList.contestBook()).toBe(3);
+    await press('Rank for Harbour Hours');
+    expect(onAir.air.contestBook()).toBe(3);
+    await expect.poll(() => server.sent['POST /api/onair/look']).toMatchObject({ contestBook: 3 });
+    await press(/^Ranked for Harbour Hours/);
+    onAir.running = () => ({ id: 4, name: 'Lantern Weekend' });
+    expect(onAir.contest?.id).toBe(4);
+    watched();
+  });
 });

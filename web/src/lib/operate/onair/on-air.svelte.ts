@@ -8,13 +8,28 @@ import { EVERYTHING, WANTED } from './filter';
 import { notify, speak, tone } from './sound';
 
 const FILTER_KEY = 'yokebar-air-filter';
+const UNRANKED_KEY = 'yokebar-air-unranked';
 const ANNOUNCED_FOR_MS = 20_000;
 const MAX_ANNOUNCED = 20;
+
+/** A contest in which the station takes part. */
+export interface RunningContest {
+  /** Of its book. */
+  id: number;
+  name: string;
+}
 
 /** Who is on the air, as the operator filters it, those worth a call for the desk, and what is announced. */
 export class OnAirStore {
   readonly air: AirStore;
   readonly shortlist: AirStore;
+  /** Those worth most in the contest, whatever the filter. */
+  readonly contestList: AirStore;
+
+  /** The contest that runs now; the contest books say so. */
+  running: () => RunningContest | undefined = () => undefined;
+  /** The book by which the operator does not want the list ranked. */
+  #unranked = $state(0);
 
   /** What was announced and not dismissed yet. */
   announced = $state.raw<AirAlert[]>([]);
@@ -31,6 +46,10 @@ export class OnAirStore {
   ) {
     this.air = new AirStore(position, remembered(memory, FILTER_KEY, EVERYTHING));
     this.shortlist = new AirStore(position, WANTED);
+    this.contestList = new AirStore(position, EVERYTHING);
+    this.#unranked = remembered(memory, UNRANKED_KEY, 0);
+    this.air.contestBook = () => this.contest?.id;
+    this.contestList.contestBook = () => this.running()?.id;
     this.#navigation = navigation;
     this.#line = line;
     this.#bar = bar;
@@ -39,6 +58,27 @@ export class OnAirStore {
   filterBy(filter: AirFilter): void {
     memory.setItem(FILTER_KEY, JSON.stringify(filter));
     this.air.filterBy(filter);
+  }
+
+  /** The contest by which the list is ranked. */
+  get contest(): RunningContest | undefined {
+    const running = this.running();
+    return running?.id === this.#unranked ? undefined : running;
+  }
+
+  /** Ranks the list by what counts in the running contest, or by what is needed as ever. */
+  rankByContest(on: boolean): void {
+    this.#unranked = on ? 0 : (this.running()?.id ?? 0);
+    memory.setItem(UNRANKED_KEY, String(this.#unranked));
+    this.air.hold(false);
+    this.air.afresh();
+  }
+
+  /** What stations are worth may be different. */
+  moved(): void {
+    this.air.moved();
+    this.shortlist.moved();
+    this.contestList.moved();
   }
 
   get #inView(): AirStore {

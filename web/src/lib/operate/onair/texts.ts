@@ -50,6 +50,9 @@ export const texts = {
   dismiss: 'Dismiss',
 
   // FilterBar
+  rankedFor: (contest: TextPart) => `Ranked for ${contest}`,
+  rankFor: (contest: TextPart) => `Rank for ${contest}`,
+  rankByNeed: 'Rank by what is needed, and show stations that do not count in the contest',
   filter: 'Filter',
   heardInTheLastMinutes: 'Heard in the last minutes',
   takeThisOut: 'Take this out',
@@ -204,7 +207,11 @@ export const texts = {
   nobodyIsHeardYetConnect:
     'Nobody is heard yet. Connect a cluster node, a skimmer feed or a digital program under',
 
+  noneCountsIn: (onAir: TextPart, contest: TextPart) =>
+    `None of the ${onAir} stations on the air would count in ${contest} now: worked already, on another band or in another mode, or left out by the filter.`,
+
   // SpotRow
+  scoreRise: (rise: TextPart) => `+${rise}`,
   heardAgoWhen: (when: TextPart) => `heard ${when} ago`,
 
   // SunPage

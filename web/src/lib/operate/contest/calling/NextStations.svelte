@@ -1,0 +1,71 @@
+<script lang="ts">
+  import type { Spot } from '../../../platform/api/client';
+  import { grouped, kiloHertz } from '../../../platform/shared/format';
+  import { texts } from './texts';
+
+  interface Props {
+    /** Those worth most first. */
+    spots: Spot[];
+    ongo: (spot: Spot) => void;
+  }
+
+  let { spots, ongo }: Props = $props();
+
+  const MAX_SHOWN = 3;
+
+  const shown = $derived(spots.slice(0, MAX_SHOWN));
+</script>
+
+<div class="next" role="group" aria-label={texts.nextStations}>
+  <span class="muted">{texts.worthMost}</span>
+  {#each shown as spot (spot.id)}
+    <button
+      class="station"
+      aria-label={texts.goTo(spot.call, spot.contest?.words ?? '')}
+      onclick={() => ongo(spot)}
+    >
+      <strong class="mono">{spot.call}</strong>
+      <span class="mono">{kiloHertz(spot.frequencyHz)}</span>
+      <span class="muted">{spot.contest?.words ?? ''}</span>
+      <span class="mono">{texts.rise(grouped(spot.contest?.rise ?? 0))}</span>
+    </button>
+  {:else}
+    <span class="muted">{texts.nobodyCounts}</span>
+  {/each}
+  {#if shown.length > 0}<span class="muted key">{texts.goToTheFirst}</span>{/if}
+</div>
+
+<style>
+  .next {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 4px 8px;
+    min-height: 28px;
+  }
+
+  .station {
+    display: flex;
+    gap: 8px;
+    align-items: baseline;
+    height: 26px;
+    padding: 0 8px;
+    border: 1px solid var(--yb-line);
+    border-radius: 2px;
+    background: var(--yb-raised);
+    color: var(--yb-ink);
+    font: inherit;
+    font-size: 13px;
+    white-space: nowrap;
+    cursor: pointer;
+  }
+
+  .station:hover {
+    background: var(--yb-hover);
+  }
+
+  .key {
+    margin-left: auto;
+    font-size: 12px;
+  }
+</style>

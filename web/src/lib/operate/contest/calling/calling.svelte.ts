@@ -1,0 +1,79 @@
+import { remembered, type Memory } from '../../../platform/shared/memory';
+import type { LineSteps } from '../sending/line-steps.svelte';
+
+const KEY = 'yokebar-contest-run';
+/** So near the radio still is where the operator runs. */
+const SAME_HZ = 500;
+
+interface RunAt {
+  bookId: number;
+  frequencyHz: number;
+  mode: string;
+}
+
+/** What is needed of the contest line. */
+interface Line {
+  /** Of the open book. */
+  readonly id: number | undefined;
+  /** Where the radio is; undefined without one. */
+  readonly radioHz: number | undefined;
+  readonly keyer: { readonly text: string; stop(): Promise<void> };
+  wipe(): void;
+  type(text: string): void;
+  tuneRadio(text: string): Promise<void>;
+}
+
+/** From the own frequency to stations that call CQ elsewhere, and back. */
+export class Calling {
+  /** Where the operator called CQ last; it survives a reload of the page. */
+  #at = $state.raw<RunAt | undefined>(undefined);
+  #line: Line;
+  #steps: LineSteps;
+  #memory: Memory;
+
+  constructor(line: Line, steps: LineSteps, memory: Memory) {
+    this.#line = line;
+    this.#steps = steps;
+    this.#memory = memory;
+    this.#at = remembered<RunAt | undefined>(memory, KEY, undefined);
+  }
+
+  /** A text was sent. */
+  sent(mode: string | undefined): void {
+    const { id, radioHz } = this.#line;
+    if (this.#steps.way !== 'RUN' || id === undefined || radioHz === undefined) return;
+    this.#at = { bookId: id, frequencyHz: radioHz, mode: mode ?? '' };
+    this.#memory.setItem(KEY, JSON.stringify(this.#at));
+  }
+
+  /** Where to go back to in the open book; undefined when nobody called CQ there, or while the radio is there. */
+  get leftBehind(): RunAt | undefined {
+    const at = this.#at;
+    const { id, radioHz } = this.#line;
+    if (!at || at.bookId !== id || radioHz === undefined) return undefined;
+    return Math.abs(at.frequencyHz - radioHz) > SAME_HZ ? at : undefined;
+  }
+
+  /** Goes back there and calls CQ again; what stood on the line can be recalled. */
+  async back(): Promise<void> {
+    const at = this.leftBehind;
+    if (!at) return;
+    await this.#stop();
+    this.#line.wipe();
+    this.#steps.choose('RUN');
+    await this.#line.tuneRadio(`${at.frequencyHz / 1000} ${at.mode}`.trim());
+  }
+
+  /** The radio is about to go to a station: its call stands on the line. */
+  async answer(call: string): Promise<void> {
+    await this.#stop();
+    this.#line.wipe();
+    if (this.#steps.way === 'RUN') this.#steps.choose('SEARCH');
+    this.#line.type(`${call.toLowerCase()} `);
+  }
+
+  /** The radio must not change its frequency while it sends. */
+  async #stop(): Promise<void> {
+    if (this.#line.keyer.text !== '') await this.#line.keyer.stop();
+  }
+}

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest';
+import type { Memory } from '../../../platform/shared/memory';
+import { LineSteps } from '../sending/line-steps.svelte';
+import { Calling } from './calling.svelte';
+
+function memory(): Memory {
+  const kept = new Map<string, string>();
+  return { getItem: (key) => kept.get(key) ?? null, setItem: (key, value) => void kept.set(key, value) };
+}
+
+/** A line at a radio; what happens to it, in order. */
+class FakeLine {
+  done: string[] = [];
+  id: number | undefined = 3;
+  radioHz: number | undefined = 21_025_000;
+  sending = '';
+  wipe = () => void this.done.push('wipe');
+  type = (text: string) => void this.done.push(`type ${text}`);
+  tuneRadio = (text: string) => Promise.resolve(void this.done.push(`tune ${text}`));
+  keyer = {
+    line: this as FakeLine,
+    get text() {
+      return this.line.sending;
+    },
+    stop() {
+      return Promise.resolve(void this.line.done.push('stop'));
+    },
+  };
+}
+
+describe('Calling', () => {
+  it('goes back to where CQ was called, after a reload, too', async () => {
+    const kept = memory();
+    const line = new FakeLine();
+    const steps = new LineSteps(kept);
+    const calling = new Calling(line, steps, kept);
+    steps.choose('RUN');
+    calling.sent('CW');
+    expect(calling.leftBehind).toBeUndefined();
+    steps.choose('SEARCH');
+    line.radioHz = 21_030_000;
+    calling.sent('CW');
+    expect(calling.leftBehind?.frequencyHz).toBe(21_025_000);
+    const again = new Calling(line, steps, kept);
+    await again.back();
+    expect(line.done).toEqual(['wipe', 'tune 21025 CW']);
+    expect(steps.way).toBe('RUN');
+  });
+
+  it('knows nothing of other books, and goes nowhere without a radio', async () => {
+    const line = new FakeLine();
+    const steps = new LineSteps(memory());
+    const calling = new Calling(line, steps, memory());
+    steps.choose('RUN');
+    calling.sent('CW');
+    line.radioHz = 14_025_000;
+    line.id = 4;
+    expect(calling.leftBehind).toBeUndefined();
+    line.id = 3;
+    line.radioHz = undefined;
+    await calling.back();
+    expect(line.done).toEqual([]);
+  });
+
+  it('stops sending before the radio moves, and answers by searching', async () => {
+    const line = new FakeLine();
+    const steps = new LineSteps(memory());
+    const calling = new Calling(line, steps, memory());
+    steps.choose('RUN');
+    line.sending = 'CQ TEST CU9QYB';
+    await calling.answer('DL4QOW');
+    expect(line.done).toEqual(['stop', 'wipe', 'type dl4qow ']);
+    expect(steps.way).toBe('SEARCH');
+    calling.sent('CW');
+    steps.choose('LOG');
+    await calling.answer('K4QOX');
+    expect(steps.way).toBe('LOG');
+  });
+});
