@@ -80,6 +80,6 @@ it('says when nobody counts, and ranks nothing for a contest that is over', asyn
   const shown = fresh.render(ContestLine, { book: running() });
   await screen.findByText(/^Nobody on the air counts now/);
   shown.unmount();
-  fresh.render(ContestLine, { book: book('2025-11-29T09:00:00Z', '2025-11-30T09:00:00Z') });
+  fresh.render(ContestLine, { book: { ...book('2025-11-29T09:00:00Z', '2025-11-30T09:00:00Z'), id: 2 } });
   expect(screen.queryByRole('group', { name: 'Next stations' })).toBeNull();
 });
