@@ -19,7 +19,7 @@
 </script>
 
 {#if calls.length > 0}
-  <div class="likely" role="group" aria-label={label}>
+  <div class="keys likely" role="group" aria-label={label}>
     {#each calls as guess, i (i)}
       <button class:chosen={i === choice} onclick={() => ontake(i)} tabindex="-1">
         <span class="mono">{guess.call}</span>
@@ -32,9 +32,6 @@
 
 <style>
   .likely {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 4px;
     padding-bottom: 8px;
   }
 
@@ -42,19 +39,9 @@
     display: flex;
     align-items: center;
     gap: 8px;
-    height: 26px;
-    padding: 0 10px;
-    border: 1px solid var(--yb-line);
-    border-radius: 2px;
-    background: var(--yb-raised);
-    color: var(--yb-ink);
-    font: inherit;
-    font-size: 13px;
-    cursor: pointer;
   }
 
-  .likely .chosen,
-  .likely button:hover {
+  .likely .chosen {
     border-color: var(--yb-accent);
   }
 </style>

@@ -42,7 +42,7 @@
       <Button
         size="small"
         kind="tertiary"
-        disabled={safety.busy !== ''}
+        disabled={safety.doing.busy !== ''}
         on:click={() => void safety.rebuildCopy()}>{texts.writeTheCopyAnew}</Button
       >
       <span class="muted">{texts.itHoldsEveryContactEdits}</span>
@@ -85,13 +85,16 @@
     />
   </div>
   <p class="act">
-    <Button size="small" kind="tertiary" disabled={safety.busy !== ''} on:click={() => void safety.backUp()}
-      >{texts.backUpNow}</Button
+    <Button
+      size="small"
+      kind="tertiary"
+      disabled={safety.doing.busy !== ''}
+      on:click={() => void safety.backUp()}>{texts.backUpNow}</Button
     >
-    {#if safety.busy}<InlineLoading description={safety.busy} />{/if}
+    {#if safety.doing.busy}<InlineLoading description={safety.doing.busy} />{/if}
   </p>
-  {#if safety.problem || view?.problem}
-    <p class="trouble" role="alert">{safety.problem || view?.problem}</p>
+  {#if safety.doing.problem || view?.problem}
+    <p class="trouble" role="alert">{safety.doing.problem || view?.problem}</p>
   {/if}
   {#if view && view.backups.length > 0}
     <table class="list">

@@ -1,26 +1,25 @@
 import {
   api,
   got,
-  Problem,
   sendFile,
   type BackupContent,
   type ImportResult,
   type SafetyView,
 } from '../../platform/api/client';
+import { Doing } from '../../platform/shared/doing.svelte';
 import { Saving } from '../../platform/shared/saving.svelte';
 import { texts } from './texts';
 
 /** Second copy, backups and restoring. */
 export class SafetyStore {
   view = $state.raw<SafetyView | undefined>(undefined);
-  problem = $state('');
-  busy = $state('');
+  readonly doing = new Doing();
   /** The backup somebody looks into, and what it holds. */
   looked = $state.raw<{ name: string; content: BackupContent } | undefined>(undefined);
   readonly saving = new Saving();
 
   async load(): Promise<void> {
-    await this.#doing('', async () => {
+    await this.doing.during('', async () => {
       this.view = await got(api.GET('/api/safety'));
     });
   }
@@ -38,13 +37,13 @@ export class SafetyStore {
   }
 
   backUp(): Promise<void> {
-    return this.#doing(texts.makingABackup, async () => {
+    return this.doing.during(texts.makingABackup, async () => {
       this.view = await got(api.POST('/api/safety/backups'));
     });
   }
 
   rebuildCopy(): Promise<void> {
-    return this.#doing(texts.writingTheCopyAnew, async () => {
+    return this.doing.during(texts.writingTheCopyAnew, async () => {
       this.view = await got(api.POST('/api/safety/copy/rebuild'));
     });
   }
@@ -64,7 +63,7 @@ export class SafetyStore {
   }
 
   look(name: string): Promise<void> {
-    return this.#doing(texts.openingTheBackup, async () => {
+    return this.doing.during(texts.openingTheBackup, async () => {
       const content = await got(api.GET('/api/safety/backups/{name}', { params: { path: { name } } }));
       this.looked = { name, content };
     });
@@ -72,35 +71,25 @@ export class SafetyStore {
 
   /** Restarts with a backup in the log's place. */
   restore(name: string): Promise<void> {
-    return this.#doing(texts.puttingTheBackupInPlace, async () => {
+    return this.doing.during(texts.puttingTheBackupInPlace, async () => {
       await got(api.POST('/api/safety/backups/{name}/restore', { params: { path: { name } } }));
       this.looked = undefined;
     });
   }
 
   async restoreFile(file: File): Promise<void> {
-    await this.#doing(texts.checkingTheBackupYokebarStarts, () => sendFile('/api/safety/restore', file));
+    await this.doing.during(texts.checkingTheBackupYokebarStarts, () =>
+      sendFile('/api/safety/restore', file),
+    );
   }
 
   /** Reads contacts of a second copy, or any ADI file, into the log; those that are there stay one. */
   async readBack(file: File): Promise<string> {
     let notice = '';
-    await this.#doing(texts.readingTheContacts, async () => {
+    await this.doing.during(texts.readingTheContacts, async () => {
       const imported = await sendFile<ImportResult>('/api/imports', file);
       notice = texts.readWereMissingAndAre(imported.read, imported.added, imported.refused);
     });
     return notice;
-  }
-
-  async #doing(words: string, work: () => Promise<unknown>): Promise<void> {
-    this.busy = words;
-    this.problem = '';
-    try {
-      await work();
-    } catch (e) {
-      this.problem = e instanceof Problem ? e.message : String(e);
-    } finally {
-      this.busy = '';
-    }
   }
 }

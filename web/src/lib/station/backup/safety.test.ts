@@ -59,8 +59,8 @@ describe('SafetyStore', () => {
     server.on('POST /api/safety/backups', { detail: 'No backup could be made: the disk is full.' }, 422);
     const store = new SafetyStore();
     await store.backUp();
-    expect(store.problem).toContain('the disk is full');
-    expect(store.busy).toBe('');
+    expect(store.doing.problem).toContain('the disk is full');
+    expect(store.doing.busy).toBe('');
   });
 
   it('tells what came back from a second copy', async () => {

@@ -16,14 +16,10 @@
   const shown = $derived(spots.slice(0, MAX_SHOWN));
 </script>
 
-<div class="next" role="group" aria-label={texts.nextStations}>
+<div class="keys next" role="group" aria-label={texts.nextStations}>
   <span class="muted">{texts.worthMost}</span>
   {#each shown as spot (spot.id)}
-    <button
-      class="station"
-      aria-label={texts.goTo(spot.call, spot.contest?.words ?? '')}
-      onclick={() => ongo(spot)}
-    >
+    <button aria-label={texts.goTo(spot.call, spot.contest?.words ?? '')} onclick={() => ongo(spot)}>
       <strong class="mono">{spot.call}</strong>
       <span class="mono">{kiloHertz(spot.frequencyHz)}</span>
       <span class="muted">{spot.contest?.words ?? ''}</span>
@@ -37,31 +33,15 @@
 
 <style>
   .next {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
     gap: 4px 8px;
     min-height: 28px;
   }
 
-  .station {
+  .next button {
     display: flex;
     gap: 8px;
-    align-items: baseline;
-    height: 26px;
-    padding: 0 8px;
-    border: 1px solid var(--yb-line);
-    border-radius: 2px;
-    background: var(--yb-raised);
-    color: var(--yb-ink);
-    font: inherit;
-    font-size: 13px;
+    align-items: center;
     white-space: nowrap;
-    cursor: pointer;
-  }
-
-  .station:hover {
-    background: var(--yb-hover);
   }
 
   .key {

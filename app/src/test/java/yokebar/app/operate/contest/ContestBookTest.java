@@ -210,7 +210,7 @@ class ContestBookTest extends ContestTest {
         assertThat(pace.path("earlier")).isEmpty();
 
         // The contest comes again a day later, under its name.
-        ok(define(definition(START.plus(Duration.ofDays(1)))));
+        ok(define(SampleContest.definition(START.plus(Duration.ofDays(1)))));
         JsonNode next = ok(begin("Harbour Hours", Map.of()));
         JsonNode then = get("/api/contest-books/" + next.path("id").asLong() + "/pace");
         assertThat(then.path("hours")).isEmpty();
@@ -273,12 +273,14 @@ class ContestBookTest extends ContestTest {
     @Test
     void aDefinitionIsReadWhileItIsWrittenAndNothingIsStored() throws Exception {
         int before = get("/api/contest-definitions").size();
-        JsonNode right =
-                ok(sendText("/api/contest-definitions/check", definition(START).replace("Harbour", "Other")));
+        JsonNode right = ok(sendText(
+                "/api/contest-definitions/check",
+                SampleContest.definition(START).replace("Harbour", "Other")));
         assertThat(right.path("definition").path("name").asString()).isEqualTo("Other Hours");
         assertThat(right.path("rules").path(0).asString()).isEqualTo("A station counts once for each band.");
-        JsonNode wrong =
-                ok(sendText("/api/contest-definitions/check", definition(START).replace("20m", "7m")));
+        JsonNode wrong = ok(sendText(
+                "/api/contest-definitions/check",
+                SampleContest.definition(START).replace("20m", "7m")));
         assertThat(wrong.hasNonNull("definition")).isFalse();
         assertThat(wrong.path("problems").path(0).path("line").asInt()).isEqualTo(5);
         assertThat(ok(sendText("/api/contest-definitions/check", "")).path("problems"))
@@ -288,7 +290,7 @@ class ContestBookTest extends ContestTest {
 
     @Test
     void sampleContactsAreCountedByADefinitionThatIsBeingWritten() throws Exception {
-        String text = definition(START);
+        String text = SampleContest.definition(START);
         JsonNode tried = ok(sendJson(
                 "POST",
                 "/api/contest-definitions/try",

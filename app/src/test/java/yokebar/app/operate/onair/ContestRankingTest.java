@@ -13,6 +13,7 @@ import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import yokebar.app.operate.contest.SampleContest;
 import yokebar.app.sources.digital.DecodeHeard;
 
 /** Who is on the air, ranked by what a contact brings in a contest. */
@@ -22,32 +23,14 @@ class ContestRankingTest extends AirTest {
     @BeforeEach
     void beginABook() throws Exception {
         Instant from = Instant.now().truncatedTo(ChronoUnit.HOURS).minus(Duration.ofHours(1));
-        String definition =
-                """
-                name: Quay Hours
-                cabrillo name: QUAY-HOURS
-                periods:
-                  - {from: %s, until: %s}
-                bands: [20m, 15m]
-                modes: [CW]
-                exchange:
-                  - {name: report, kind: report}
-                  - {name: zone, kind: cq zone}
-                work again: {each: [band]}
-                points:
-                  - {when: {continent: same}, points: 1}
-                  - {points: 3}
-                multipliers:
-                  - {name: zones, of: exchange.zone, each: [band]}
-                """
-                        .formatted(from, from.plus(Duration.ofHours(6)));
         assertThat(send(request("/api/contest-definitions")
                                 .header("Content-Type", "text/plain")
-                                .POST(HttpRequest.BodyPublishers.ofString(definition)))
+                                .POST(HttpRequest.BodyPublishers.ofString(SampleContest.definition(from))))
                         .statusCode())
                 .isEqualTo(200);
-        bookId = JSON.readTree(sendJson("POST", "/api/contest-books", Map.of("contest", "Quay Hours"))
-                        .body())
+        bookId = JSON.readTree(
+                        sendJson("POST", "/api/contest-books", Map.of("contest", "Harbour Hours", "power", "LOW"))
+                                .body())
                 .path("id")
                 .asLong();
     }
@@ -75,7 +58,7 @@ class ContestRankingTest extends AirTest {
                                 "/api/contest-books/" + bookId + "/line/log",
                                 Map.of(
                                         "text",
-                                        call + " " + zone,
+                                        call + " 7 " + zone,
                                         "frequency",
                                         "14025",
                                         "mode",
@@ -96,8 +79,8 @@ class ContestRankingTest extends AirTest {
         heard("W2QAB", 14_021_000, "CW");
         heard("ZP5QXA", 14_022_000, "CW");
         heard("DL1QAA", 14_023_000, "CW");
-        heard("ZP5QXB", 14_250_000, "SSB");
-        heard("ZP5QXC", 7_020_000, "CW");
+        heard("ZP5QXB", 14_074_000, "FT8");
+        heard("ZP5QXC", 21_020_000, "CW");
         JsonNode news = ranked(null);
         assertThat(calls(news))
                 .as("a new zone, three points, one point; not the dupe, other modes and bands")
