@@ -5,6 +5,7 @@
   import { useStore } from '../../platform/page/stores';
   import { ReceivedTextStore } from '../../sources/text/received.svelte';
   import RefusedLines from '../../platform/shared/RefusedLines.svelte';
+  import { clock } from '../../platform/shared/clock.svelte';
   import { kiloHertz } from '../../platform/shared/format';
   import { OnAirStore } from '../onair/on-air.svelte';
   import LikelyCalls from '../line/LikelyCalls.svelte';
@@ -69,12 +70,13 @@
 
   const onAir = useStore(OnAirStore);
   const ranks = $derived(onAir.running()?.id === book.id && !fromPaper);
+  const next = $derived(store.calling.next(onAir.contestList.spots, clock.now));
   $effect(() => (ranks ? onAir.contestList.watch() : undefined));
 
   /** Radio and antenna go to a station, and its call into the line. */
   async function goTo(spot: Spot | undefined) {
     if (!ranks || !spot || store.correction.contact) return;
-    await store.calling.answer(spot.call);
+    await store.calling.answer(spot, Date.now());
     input?.focus();
     const went = await onAir.contestList.go(spot.id, false);
     if (went && !went.good) store.problem = `${went.call}: ${went.sentence}`;
@@ -96,7 +98,7 @@
     } else if (event.altKey && event.key.toLowerCase() === 'e') {
       store.correctOlder();
     } else if (event.altKey && event.key.toLowerCase() === 's') {
-      void goTo(onAir.contestList.spots[0]);
+      void goTo(next[0]);
     } else if (event.altKey && event.key.toLowerCase() === 'r') {
       void store.calling.back();
     } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
@@ -179,7 +181,7 @@
       }}
     />
   </div>
-  {#if ranks}<NextStations spots={onAir.contestList.spots} ongo={(spot) => void goTo(spot)} />{/if}
+  {#if ranks}<NextStations spots={next} ongo={(spot) => void goTo(spot)} />{/if}
   {#if view?.noTexts}<p class="muted">{view.noTexts}</p>{/if}
   <LikelyCalls calls={likely} label={texts.likelyCalls} {choice} ontake={take} />
   <input

@@ -147,7 +147,7 @@
       <button
         class="label mono"
         class:wanted={rung.spot.wants.length > 0 || rung.spot.watched}
-        class:worked={rung.spot.workedHere}
+        class:worked={rung.spot.workedHere && !rung.spot.contest}
         class:selected={rung.spot.id === air.selected}
         style:left={`${AXIS + 24 + rung.column * LABEL}px`}
         style:top={`${rung.labelY - ROW / 2}px`}

@@ -78,9 +78,9 @@
     <span title={texts.everThisBandThisMode}>{texts.need}</span><span>{texts.call}</span><span class="number"
       >kHz</span
     >
-    <span class="wide">{texts.mode}</span><span>{texts.why}</span><span class="number wide"
-      >{texts.heardBy}</span
-    >
+    <span class="wide">{texts.mode}</span><span title={onAir.contest ? texts.byScoreAndChance : undefined}
+      >{onAir.contest ? texts.scoreAndWhy : texts.why}</span
+    ><span class="number wide">{texts.heardBy}</span>
     <span class="number wide">dB</span><span>{texts.heard}</span>
   </div>
   {#if air.waiting > 0}

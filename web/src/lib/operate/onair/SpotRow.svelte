@@ -40,7 +40,7 @@
   <span class="wide">{spot.mode ?? '?'}</span>
   <span class="said">
     <span class="why" title={`${spot.why}${spot.comment ? ` · “${spot.comment}”` : ''}`}>
-      {#if spot.contest}<strong>{texts.scoreRise(grouped(spot.contest.rise))}</strong>
+      {#if spot.contest}<strong class="mono rise">{texts.scoreRise(grouped(spot.contest.rise))}</strong>
         {spot.contest.words}{:else if spot.wants.length > 0 || spot.watched}<strong>{spot.why}</strong
         >{:else}{spot.entity ?? spot.why}{/if}
       {#if spot.comment}<q>{spot.comment}</q>{/if}
@@ -100,6 +100,14 @@
   }
 
   .number {
+    text-align: right;
+  }
+
+  /* One below the other, so that they can be compared. */
+  .rise {
+    display: inline-block;
+    min-width: 52px;
+    margin-right: 8px;
     text-align: right;
   }
 

@@ -207,6 +207,9 @@ export const texts = {
   nobodyIsHeardYetConnect:
     'Nobody is heard yet. Connect a cluster node, a skimmer feed or a digital program under',
 
+  scoreAndWhy: 'Score, and why',
+  byScoreAndChance:
+    'By how much the score would rise. Stations that can hardly be heard here, or were heard long ago, stand further down.',
   noneCountsIn: (onAir: TextPart, contest: TextPart) =>
     `None of the ${onAir} stations on the air would count in ${contest} now: worked already, on another band or in another mode, or left out by the filter.`,
 

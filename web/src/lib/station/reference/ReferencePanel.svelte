@@ -32,7 +32,7 @@
           <th scope="row">{texts.entities}</th>
           <td class="mono">{view.edition}</td>
           <td>{grouped(view.entities)} {view.entities === 1 ? texts.entity.one : texts.entity.many}</td>
-          <td class="muted">{texts.entitiesServe}</td>
+          <td class="muted serves">{texts.entitiesServe}</td>
           <td class="muted">{view.edition === view.shipped ? texts.cameWithYokebar : ''}</td>
         </tr>
         {#each view.stationLists as { file, edition, stations } (file)}
@@ -41,7 +41,7 @@
             <th scope="row">{name}</th>
             <td class="mono">{edition ?? '–'}</td>
             <td>{edition ? counted(stations, texts.station) : texts.noneYet}</td>
-            <td class="muted">{serve}</td>
+            <td class="muted serves">{serve}</td>
             <td class="act">
               <span aria-label={texts.fromAFileWhich(name)} role="group">
                 <FileUploaderButton
@@ -121,14 +121,21 @@
     border-bottom: 1px solid var(--yb-line);
   }
 
+  tbody th,
+  td {
+    white-space: nowrap;
+  }
+
   tbody th {
     font-weight: 400;
-    white-space: nowrap;
+  }
+
+  .serves {
+    white-space: normal;
   }
 
   .act {
     padding: 0;
-    white-space: nowrap;
     text-align: right;
   }
 

@@ -82,6 +82,7 @@ public final class Pictures {
         backstage("skimmer/rate", "{\"spots\":\"25\"}");
         backstage("node/rate", "{\"spots\":\"5\"}");
         page.navigate(page.url().replaceAll("#.*", "#/on-air"));
+        page.getByText("Ranked for Lamplighter Day").click();
         page.locator("[data-spot]").nth(15).waitFor();
         Browser.waitUntil(page, "parseInt(document.querySelector('.view .count').textContent) > 90");
         page.locator("[data-spot]").first().click();

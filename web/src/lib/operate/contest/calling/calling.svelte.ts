@@ -1,9 +1,13 @@
+import type { Spot } from '../../../platform/api/client';
 import { remembered, type Memory } from '../../../platform/shared/memory';
 import type { LineSteps } from '../sending/line-steps.svelte';
 
 const KEY = 'yokebar-contest-run';
 /** So near the radio still is where the operator runs. */
 const SAME_HZ = 500;
+
+/** Who was gone to and not worked is offered last for so long. */
+const TRIED_MS = 5 * 60_000;
 
 interface RunAt {
   bookId: number;
@@ -27,6 +31,8 @@ interface Line {
 export class Calling {
   /** Where the operator called CQ last; it survives a reload of the page. */
   #at = $state.raw<RunAt | undefined>(undefined);
+  /** When the radio went to stations, ms since 1970, by the id of their spot. */
+  #tried = $state.raw<ReadonlyMap<number, number>>(new Map());
   #line: Line;
   #steps: LineSteps;
   #memory: Memory;
@@ -64,8 +70,21 @@ export class Calling {
     await this.#line.tuneRadio(`${at.frequencyHz / 1000} ${at.mode}`.trim());
   }
 
+  /**
+   * Those worth most first, but behind the others who was gone to in the last minutes.
+   *
+   * @param spots those worth most first
+   * @param now ms since 1970
+   */
+  next(spots: Spot[], now: number): Spot[] {
+    const isTried = ({ id }: Spot) => now - (this.#tried.get(id) ?? 0) < TRIED_MS;
+    return [...spots.filter((spot) => !isTried(spot)), ...spots.filter(isTried)];
+  }
+
   /** The radio is about to go to a station: its call stands on the line. */
-  async answer(call: string): Promise<void> {
+  async answer({ id, call }: Pick<Spot, 'id' | 'call'>, now: number): Promise<void> {
+    const lately = [...this.#tried].filter(([, at]) => now - at < TRIED_MS);
+    this.#tried = new Map([...lately, [id, now]]);
     await this.#stop();
     this.#line.wipe();
     if (this.#steps.way === 'RUN') this.#steps.choose('SEARCH');

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Spot } from '../../../platform/api/client';
 import type { Memory } from '../../../platform/shared/memory';
 import { LineSteps } from '../sending/line-steps.svelte';
 import { Calling } from './calling.svelte';
@@ -68,12 +69,24 @@ describe('Calling', () => {
     const calling = new Calling(line, steps, memory());
     steps.choose('RUN');
     line.sending = 'CQ TEST CU9QYB';
-    await calling.answer('DL4QOW');
+    await calling.answer({ id: 1, call: 'DL4QOW' }, 0);
     expect(line.done).toEqual(['stop', 'wipe', 'type dl4qow ']);
     expect(steps.way).toBe('SEARCH');
     calling.sent('CW');
     steps.choose('LOG');
-    await calling.answer('K4QOX');
+    await calling.answer({ id: 2, call: 'K4QOX' }, 0);
     expect(steps.way).toBe('LOG');
+  });
+
+  it('offers who was gone to last, and after some minutes first again', async () => {
+    const calling = new Calling(new FakeLine(), new LineSteps(memory()), memory());
+    const spots = [1, 2, 3].map((id) => ({ id, call: `DL${id}QAA` }) as Spot);
+    const offered = (now: number) => calling.next(spots, now).map(({ id }) => id);
+    const at = Date.parse('2026-12-01T12:00:00Z');
+    expect(offered(at)).toEqual([1, 2, 3]);
+    await calling.answer({ id: 1, call: 'DL1QAA' }, at);
+    await calling.answer({ id: 2, call: 'DL2QAA' }, at + 60_000);
+    expect(offered(at + 61_000)).toEqual([3, 1, 2]);
+    expect(offered(at + 5 * 60_000)).toEqual([1, 3, 2]);
   });
 });

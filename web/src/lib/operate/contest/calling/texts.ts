@@ -5,7 +5,7 @@ export const texts = {
   // NextStations
   nextStations: 'Next stations',
   worthMost: 'Worth most now',
-  goToTheFirst: 'Alt+S: to the first',
+  goToTheFirst: 'Alt+S goes to the first',
   goTo: (call: TextPart, words: TextPart) => `Go to ${call}: ${words}`,
   rise: (rise: TextPart) => `+${rise}`,
   nobodyCounts: 'Nobody on the air counts now who was not worked.',
