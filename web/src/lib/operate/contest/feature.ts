@@ -33,14 +33,16 @@ export const contest: FeatureFactory = (stores) => {
     const book = books.all?.find((one) => runs(one, clock.now));
     return book && { id: book.id, name: book.contest };
   };
+  async function load() {
+    await Promise.all([books.load(), open.load(), toSend.load()]);
+    // Which contest runs, and what stations are worth in it, may be different.
+    onAir.moved();
+  }
   let dial = '';
   return {
-    load: () => Promise.all([books.load(), open.load(), toSend.load()]),
+    load,
     listen(live) {
-      live.on('contest', () => {
-        onAir.moved();
-        void Promise.all([books.load(), open.load(), toSend.load()]);
-      });
+      live.on('contest', () => void load());
       live.on('radio', () => {
         const now = `${radios.chosen?.now?.frequencyHz} ${radios.chosen?.now?.mode}`;
         if (now !== dial) {

@@ -141,7 +141,9 @@ export class AirStore {
         contestBook,
         since: this.#mark,
       });
-      if (filter === this.filter && contestBook === this.contestBook()) {
+      if (contestBook !== this.contestBook()) {
+        this.#stale = true;
+      } else if (filter === this.filter) {
         this.#take(news);
         this.problem = '';
       }

@@ -45,6 +45,38 @@ describe('the air', () => {
 
   const settle = () => vi.advanceTimersByTimeAsync(250);
 
+  it('reads again when another contest began while an answer was on its way', async () => {
+    let arrive: (news: AirNews) => void = () => undefined;
+    const contests: (number | undefined)[] = [];
+    const own = new AirStore(
+      () => 1,
+      EVERYTHING,
+      (a) => {
+        contests.push(a.contestBook);
+        return new Promise((resolve) => (arrive = resolve));
+      },
+    );
+    const news = (id: number): AirNews => ({
+      mark: 'm',
+      whole: true,
+      spots: [spot(id, 5)],
+      gone: [],
+      onAir: 9,
+      sentence: [],
+    });
+    const watched = own.watch();
+    await settle();
+    own.contestBook = () => 3;
+    arrive(news(1));
+    await settle();
+    expect(contests).toEqual([undefined, 3]);
+    expect(own.spots).toEqual([]);
+    arrive(news(2));
+    await settle();
+    expect(own.spots.map((s) => s.id)).toEqual([2]);
+    watched();
+  });
+
   it('asks for everything first, then only for what changed', async () => {
     answer = { whole: true, spots: [spot(1, 5), spot(2, 9)] };
     store.watch();
