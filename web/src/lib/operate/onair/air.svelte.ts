@@ -174,7 +174,7 @@ export class AirStore {
     this.onAir = news.onAir;
     this.sentence = news.sentence;
     this.#worked ||= this.#selectedIsDone();
-    if (this.#holding) {
+    if (this.#holding && this.spots.length > 0) {
       const shown = new Set(this.spots.map((spot) => spot.id));
       // Whom the operator went to and logged goes at once; others only when nobody reads.
       this.spots = this.spots

@@ -77,6 +77,22 @@ describe('the air', () => {
     watched();
   });
 
+  it('shows who comes at once where nobody is shown yet, though somebody points there', async () => {
+    store.watch();
+    await settle();
+    store.hold(true);
+    answer = { spots: [spot(1, 5)] };
+    store.moved();
+    await settle();
+    expect(store.spots.map((s) => s.id)).toEqual([1]);
+    expect(store.waiting).toBe(0);
+    answer = { spots: [spot(2, 9)] };
+    store.moved();
+    await settle();
+    expect(store.spots.map((s) => s.id)).toEqual([1]);
+    expect(store.waiting).toBe(1);
+  });
+
   it('asks for everything first, then only for what changed', async () => {
     answer = { whole: true, spots: [spot(1, 5), spot(2, 9)] };
     store.watch();
