@@ -75,11 +75,16 @@
 
   /** Radio and antenna go to a station, and its call into the line. */
   async function goTo(spot: Spot | undefined) {
-    if (!ranks || !spot || store.correction.contact) return;
+    if (!ranks || !spot) return;
+    if (store.correction.contact) {
+      store.problem = texts.endTheCorrectionFirst;
+      return;
+    }
     await store.calling.answer(spot, Date.now());
     input?.focus();
     const went = await onAir.contestList.go(spot.id, false);
-    if (went && !went.good) store.problem = `${went.call}: ${went.sentence}`;
+    if (!went) store.problem = onAir.contestList.problem;
+    else if (!went.good) store.problem = `${went.call}: ${went.sentence}`;
   }
 
   /** A key without a text is the browser's. */
@@ -98,9 +103,10 @@
     } else if (event.altKey && event.key.toLowerCase() === 'e') {
       store.correctOlder();
     } else if (event.altKey && event.key.toLowerCase() === 's') {
-      void goTo(next[0]);
+      // A key that is held down must not drive the radio through the band.
+      if (!event.repeat) void goTo(next[0]);
     } else if (event.altKey && event.key.toLowerCase() === 'r') {
-      void store.calling.back();
+      if (!event.repeat) void store.calling.back();
     } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       void store.keyer.setSpeed(store.keyer.speed + (event.key === 'ArrowUp' ? 1 : -1));
     } else if (event.altKey && event.key.toLowerCase() === 'c') {

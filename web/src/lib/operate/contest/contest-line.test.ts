@@ -83,3 +83,14 @@ it('says when nobody counts, and ranks nothing for a contest that is over', asyn
   fresh.render(ContestLine, { book: { ...book('2025-11-29T09:00:00Z', '2025-11-30T09:00:00Z'), id: 2 } });
   expect(screen.queryByRole('group', { name: 'Next stations' })).toBeNull();
 });
+
+it('says why the radio did not go to a station, and goes nowhere by a key that is held down', async () => {
+  fresh.server.on(LOOK, news([spot])).on(GO, { detail: 'The radio does not answer.' }, 422);
+  fresh.render(ContestLine, { book: running() });
+  await screen.findByRole('button', { name: /^Go to ZP5QXA/ });
+  const line = screen.getByLabelText('Contest line');
+  await fireEvent.keyDown(line, { key: 's', altKey: true, repeat: true });
+  expect(fresh.server.requests).not.toContain(GO);
+  await fireEvent.keyDown(line, { key: 's', altKey: true });
+  await screen.findByText('The radio does not answer.');
+});

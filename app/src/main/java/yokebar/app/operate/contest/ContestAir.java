@@ -83,8 +83,7 @@ public class ContestAir {
 
     private Optional<Verdict> verdict(BookRow book, CountedBook counted, OnAirStation station, Instant now) {
         Channel channel = new Channel(station.frequencyHz(), station.band(), station.mode(), false);
-        ContestEntry entry =
-                new ContestEntry(station.call(), hints.expected(counted, station.call(), now), List.of(), List.of());
+        ContestEntry entry = hints.expected(counted, station.call(), now);
         return Optional.ofNullable(
                 LineRecords.verdict(counted, records.placed(book, counted, entry, channel, now, Map.of())));
     }

@@ -218,7 +218,8 @@ class ContestLine {
                         one.oneSlip(),
                         LineRecords.worth(
                                 counted,
-                                records.placed(book, counted, expected(counted, one.call(), now), channel, now, sent))))
+                                records.placed(
+                                        book, counted, hints.expected(counted, one.call(), now), channel, now, sent))))
                 .toList();
     }
 
@@ -268,11 +269,6 @@ class ContestLine {
 
     private static SpokenLine spoken(BookRow book, ContestEntry entry, Map<String, String> sent, CountedBook counted) {
         return SpokenLine.of(entry, counted.sentFields(), sent, book.ownCall);
-    }
-
-    /** A call that was not worked yet, with what it will likely send. */
-    private ContestEntry expected(CountedBook counted, Call call, Instant now) {
-        return new ContestEntry(call, hints.expected(counted, call, now), List.of(), List.of());
     }
 
     static ContestEntry entry(CountedBook counted, TypedLine line, String usualReport, Instant now) {

@@ -65,7 +65,8 @@ class LineHints {
 
     /**
      * What the station will likely send in the fields that are still missing: what it sent in this contest, this year or before,
-     * by the exchange history or the list of stations, then what else the log knows, then what its call says. Serials are never guessed, nor where a station is that moves.
+     * by the exchange history or the list of stations, then what else the log knows, then what its call says. Serials are never
+     * guessed, nor where a station is that moves.
      */
     Map<String, String> guessed(CountedBook counted, ContestEntry entry, List<Contact> earlier, Instant now) {
         Map<String, String> guessed = new LinkedHashMap<>();
@@ -91,8 +92,8 @@ class LineHints {
         return guessed;
     }
 
-    /** What a station will likely send by the lists and by its call, without a look into the log. */
-    Map<String, String> expected(CountedBook counted, Call call, Instant now) {
+    /** A station that was not worked yet, with what it will likely send by the lists and its call; the log is not asked. */
+    ContestEntry expected(CountedBook counted, Call call, Instant now) {
         KnownStations known = stations.known();
         Map<Fact, String> usual = counted.usualFacts(call, now);
         Map<String, String> expected = new LinkedHashMap<>();
@@ -103,7 +104,7 @@ class LineHints {
                         .ifPresent(value -> expected.put(field.name(), value));
             }
         }
-        return expected;
+        return new ContestEntry(call, expected, List.of(), List.of());
     }
 
     private static Optional<String> ofLists(KnownStations known, CountedBook counted, Call call, ExchangeField field) {

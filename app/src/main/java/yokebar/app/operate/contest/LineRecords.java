@@ -25,6 +25,12 @@ class LineRecords {
         this.reference = reference;
     }
 
+    /**
+     * A contact as it would be logged.
+     *
+     * @param now when it is made
+     * @param sent by the names of the exchange's fields
+     */
     AdifFields record(
             BookRow book,
             CountedBook counted,
@@ -49,7 +55,7 @@ class LineRecords {
         return fields.build();
     }
 
-    /** What would be logged; null while the call, the frequency or the mode is not known. */
+    /** The same with entity and zones of the call; null while the call, the frequency or the mode is not known. */
     @Nullable
     AdifFields placed(
             BookRow book,

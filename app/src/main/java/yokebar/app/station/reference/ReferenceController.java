@@ -109,7 +109,7 @@ class ReferenceController {
      * @param list {@code stations} or {@code exchanges}
      */
     @PostMapping("/station-lists/{list}")
-    ReferenceView choose(@PathVariable String list, @RequestParam("file") MultipartFile file) throws IOException {
+    ReferenceView choose(@PathVariable String list, @RequestParam("file") MultipartFile file) {
         KeptStations kept = stations.list(list);
         if (file.getSize() > LARGEST_FILE) {
             throw new Rejection("file", "A list of stations has at most 16 MB.");
@@ -118,6 +118,8 @@ class ReferenceController {
             kept.choose(new String(file.getBytes(), StandardCharsets.UTF_8));
         } catch (IllegalArgumentException e) {
             throw new Rejection("file", e.getMessage() + " The list in use stays.");
+        } catch (IOException e) {
+            throw Rejection.notPossibleNow("The list could not be stored, and the one in use stays: " + e.getMessage());
         }
         return view();
     }
