@@ -16,22 +16,27 @@
   const shown = $derived(spots.slice(0, MAX_SHOWN));
 </script>
 
-<div class="keys next" role="group" aria-label={texts.nextStations}>
-  <span class="muted">{texts.worthMost}</span>
-  {#each shown as spot (spot.id)}
-    <button aria-label={texts.goTo(spot.call, spot.contest?.words ?? '')} onclick={() => ongo(spot)}>
-      <strong class="mono">{spot.call}</strong>
-      <span class="mono">{kiloHertz(spot.frequencyHz)}</span>
-      <span class="muted">{spot.contest?.words ?? ''}</span>
-      <span class="mono">{texts.rise(grouped(spot.contest?.rise ?? 0))}</span>
-    </button>
-  {:else}
-    <span class="muted">{texts.nobodyCounts}</span>
-  {/each}
-  {#if shown.length > 0}<span class="muted key">{texts.goToTheFirst}</span>{/if}
+<div class="room">
+  <div class="keys next" role="group" aria-label={texts.nextStations}>
+    <span class="muted">{texts.worthMost}</span>
+    {#each shown as spot (spot.id)}
+      <button aria-label={texts.goTo(spot.call, spot.contest?.words ?? '')} onclick={() => ongo(spot)}>
+        <strong class="mono">{spot.call}</strong>
+        <span class="mono">{kiloHertz(spot.frequencyHz)}</span>
+        <span class="muted">{spot.contest?.words ?? ''}</span>
+        <span class="mono">{texts.rise(grouped(spot.contest?.rise ?? 0))}</span>
+      </button>
+    {:else}
+      <span class="muted">{texts.nobodyCounts}</span>
+    {/each}
+  </div>
 </div>
 
 <style>
+  .room {
+    container-type: inline-size;
+  }
+
   .next {
     gap: 4px 8px;
     min-height: 28px;
@@ -44,8 +49,16 @@
     white-space: nowrap;
   }
 
-  .key {
-    margin-left: auto;
-    font-size: 12px;
+  /* One line, so that the contacts above keep their room. */
+  @container (max-width: 1360px) {
+    .next button:nth-of-type(3) {
+      display: none;
+    }
+  }
+
+  @container (max-width: 900px) {
+    .next button:nth-of-type(2) {
+      display: none;
+    }
   }
 </style>

@@ -4,8 +4,7 @@ import type { TextPart } from '../../../platform/shared/text-part';
 export const texts = {
   // NextStations
   nextStations: 'Next stations',
-  worthMost: 'Worth most now',
-  goToTheFirst: 'Alt+S goes to the first',
+  worthMost: 'Worth most now (Alt+S)',
   goTo: (call: TextPart, words: TextPart) => `Go to ${call}: ${words}`,
   rise: (rise: TextPart) => `+${rise}`,
   nobodyCounts: 'Nobody on the air counts now who was not worked.',
