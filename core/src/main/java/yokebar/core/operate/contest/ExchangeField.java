@@ -37,11 +37,15 @@ public record ExchangeField(
     }
 
     /**
-     * What a station will likely send by the lists: what it sent in earlier years of the contest, or else what is known of it.
+     * What a station will likely send by the lists: what it sent in earlier years of the contest, or else what is known of it. Of
+     * reports and serials nothing is known, whatever a list says.
      *
      * @param contest its Cabrillo name
      */
     public Optional<String> known(KnownStations stations, Call call, String contest) {
+        if (!kind.isGiven()) {
+            return Optional.empty();
+        }
         return stations.sent(call.text(), contest, name)
                 .filter(this::takes)
                 .or(() -> Optional.ofNullable(knownAs)

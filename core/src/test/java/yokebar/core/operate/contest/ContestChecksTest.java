@@ -200,4 +200,12 @@ class ContestChecksTest {
         assertThat(found(Finding.Kind.EXCHANGE))
                 .containsExactly("1 DL1QAA sent zone 15 here, and 14 by the lists of stations.");
     }
+
+    @Test
+    void lastYearsSerialSaysNothing() {
+        known = new KnownStations(List.of(StationList.read(
+                "edition | 2026-11-20\ncontest | HARBOUR-HOURS | serial | zone\nDL1QAA | 412 | 14\nDL2QAA | 7 | 14")));
+        worked("DL1QAA", "1", "14", "1").worked("DL2QAB", "2", "14", "2");
+        assertThat(found()).containsExactly("2 DL2QAB was worked only here and is in no list of stations; DL2QAA is.");
+    }
 }
