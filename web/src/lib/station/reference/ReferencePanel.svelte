@@ -150,4 +150,33 @@
   .publisher :global(.bx--form-item) {
     flex: none;
   }
+
+  /* Each list one below the other, with what it holds and what can be done in the lines under its name. */
+  @media (max-width: 700px) {
+    thead {
+      display: none;
+    }
+
+    tr {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 12px;
+      align-items: center;
+      border-bottom: 1px solid var(--yb-line);
+    }
+
+    th,
+    td {
+      border: 0;
+    }
+
+    tbody th {
+      width: 100%;
+      font-weight: 600;
+    }
+
+    .publisher {
+      grid-template-columns: minmax(0, 1fr);
+    }
+  }
 </style>
