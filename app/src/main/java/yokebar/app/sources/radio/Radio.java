@@ -188,11 +188,9 @@ final class Radio implements SharedRadio {
         return answer;
     }
 
-    /** Ends a text that is being sent for the operator, and those behind it. */
+    /** Ends a text that is being sent for the operator, and those behind it, unless a program transmits. */
     void stopText() {
-        if (isKeyedBy(operator)) {
-            release(operator);
-        }
+        keying().ifPresent(keying -> keying.stopText(operator));
     }
 
     /** What is sent for the operator now; null when nothing is. */

@@ -195,6 +195,26 @@ class ContestTextTest extends ContestTest {
     }
 
     @Test
+    void aTextIsStoppedThoughItSeemedToBeOver() throws Exception {
+        ok(line("next", "", "a", "RUN"));
+        await("the text seems to be over", () -> !view().has("sendingText"));
+        radio.key(true);
+        ok(sendJson("POST", "/api/radios/" + radioId + "/stop-text", Map.of()));
+        await("it receives", () -> !radio.transmits());
+    }
+
+    /** One that is silent may be transmitting. */
+    @Test
+    void aTextIsNotOverBecauseTheRadioIsSilent() throws Exception {
+        ok(line("next", "", "a", "RUN"));
+        radio.ignore(sentence -> sentence.equals("IF"));
+        await("it is silent", () -> !view().path("now").has("transmitting"));
+        assertThat(view().has("sendingText")).isTrue();
+        radio.ignore(sentence -> false);
+        await("the text is over", () -> !view().has("sendingText"));
+    }
+
+    @Test
     void whatTheRadioRefusesIsSaidAndLeavesNobodyTransmitting() throws Exception {
         radio.refuse(sentence -> sentence.startsWith("KY"));
         HttpResponse<String> refused = line("next", "", "a", "RUN");

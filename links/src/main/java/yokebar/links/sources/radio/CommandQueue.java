@@ -58,6 +58,10 @@ final class CommandQueue {
         return entries.poll();
     }
 
+    synchronized boolean haveText() {
+        return entries.stream().anyMatch(entry -> entry.command() instanceof RadioCommand.SendText);
+    }
+
     /** Texts that were not sent yet are not sent any more: whoever keyed them lost the key. */
     void dropTexts() {
         Deque<Entry> texts = new ArrayDeque<>();

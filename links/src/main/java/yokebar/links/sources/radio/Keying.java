@@ -12,8 +12,14 @@ import yokebar.core.sources.radio.RadioState;
 public final class Keying {
     /** After the limit struck nobody transmits for so long. */
     public static final Duration REST = Duration.ofSeconds(5);
-    /** A text that the radio keys by itself is over when the radio has received for so long. */
-    private static final long TEXT_ENDED_NANOS = Duration.ofSeconds(1).toNanos();
+    /**
+     * A text that the radio keys by itself is over when the radio has reported for so long that it receives: longer than the
+     * pause between two words at the slowest speed, 1.4 s at 6 words a minute.
+     */
+    private static final long TEXT_ENDED_NANOS = Duration.ofMillis(1500).toNanos();
+
+    /** With a radio that never says whether it transmits, so long after it was given the last text. */
+    private static final long TEXT_ENDED_UNSEEN_NANOS = Duration.ofSeconds(10).toNanos();
 
     /** A line that was lost so lately may be lost again, in the very moment the limit strikes … */
     private static final long UNSTEADY_NANOS = Duration.ofMinutes(1).toNanos();
@@ -26,7 +32,16 @@ public final class Keying {
     private @Nullable Object owner;
     private boolean text;
     private long since;
+    /** When it was given the last text, or is to be. */
+    private long textAt;
+    /** Whether it has reported since then that it receives, and nothing else; from when to when. */
+    private boolean receiving;
+
     private long receivingSince;
+    private long receivingUntil;
+    /** Whether it says at all if it transmits. */
+    private boolean tells;
+
     private long restUntil;
     private boolean resting;
     private boolean connected;
@@ -84,7 +99,7 @@ public final class Keying {
             }
             resting = false;
             if (owner == who) {
-                receivingSince = now;
+                textBegins(now);
                 if (text && !asText) {
                     text = false;
                     toPress = true;
@@ -104,7 +119,7 @@ public final class Keying {
             keyed |= asText;
             text = asText;
             since = now;
-            receivingSince = now;
+            textBegins(now);
             toPress = !asText;
             stopped = null;
         }
@@ -129,6 +144,27 @@ public final class Keying {
         }
         changed.run();
         return true;
+    }
+
+    /**
+     * Ends a text, also one that seems to be over: the radio is set to receive unless another one transmits with it.
+     *
+     * @return false when another one does
+     */
+    public boolean stopText(Object who) {
+        synchronized (this) {
+            if (owner != null && owner != who) {
+                return false;
+            }
+            letGo();
+        }
+        changed.run();
+        return true;
+    }
+
+    private void textBegins(long now) {
+        textAt = now;
+        receiving = false;
     }
 
     /** Whether frequency, mode, power and texts may be set by somebody: not while another one transmits. */
@@ -161,6 +197,7 @@ public final class Keying {
         synchronized (this) {
             connected = true;
             toRelease = true;
+            tells = false;
         }
     }
 
@@ -189,21 +226,44 @@ public final class Keying {
         }
     }
 
+    /** The radio said whether it transmits. What it said before a silence is no sign of what it did in the silence. */
+    synchronized void heard(boolean transmits, long now) {
+        tells = true;
+        if (!transmits && !receiving) {
+            receivingSince = now;
+        }
+        receiving = !transmits;
+        receivingUntil = now;
+    }
+
+    /** Whether the radio may be given a text: not when whoever wanted it sent has stopped since. */
+    synchronized boolean mayKeyText() {
+        return owner != null;
+    }
+
+    /** The radio was given a text. */
+    synchronized void textSent(long now) {
+        textBegins(now);
+    }
+
     /**
      * Lets the limit strike when it is time.
      *
      * @param aheadNanos how long it takes until the radio obeys, ns
+     * @param textWaits whether the radio has yet to be given a text
      * @return whether it struck
      */
-    boolean watch(long now, long aheadNanos) {
+    boolean watch(long now, long aheadNanos, boolean textWaits) {
         boolean struck = false;
         boolean ended = false;
         synchronized (this) {
             if (owner != null && text) {
-                if (state.isTransmitting()) {
-                    receivingSince = now;
+                if (textWaits) {
+                    textBegins(now);
                 }
-                ended = now - receivingSince > TEXT_ENDED_NANOS;
+                ended = tells
+                        ? receiving && receivingUntil - receivingSince > TEXT_ENDED_NANOS
+                        : now - textAt > TEXT_ENDED_UNSEEN_NANOS;
                 if (ended) {
                     owner = null;
                     keyed = false;

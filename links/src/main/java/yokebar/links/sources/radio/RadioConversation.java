@@ -90,9 +90,7 @@ final class RadioConversation implements Conversation {
                 out.send(sentence);
             }
         }
-        if (keying.watch(now, Math.max(OBEYS_WITHIN_NANOS, 3 * answerTime.meanNanos()))) {
-            commands.dropTexts();
-        }
+        keying.watch(now, Math.max(OBEYS_WITHIN_NANOS, 3 * answerTime.meanNanos()), commands.haveText());
         if (receive.due(now, answerTime)) {
             sendReceive(out);
         }
@@ -110,6 +108,7 @@ final class RadioConversation implements Conversation {
     }
 
     private void sendReceive(Outlet out) throws IOException {
+        commands.dropTexts();
         receive.send(out, published.state());
         if (answersEach) {
             inOrder.add(Awaited.nothing());
@@ -172,6 +171,11 @@ final class RadioConversation implements Conversation {
     }
 
     private void command(CommandQueue.Entry entry, long now, Outlet out) throws IOException {
+        boolean text = entry.command() instanceof RadioCommand.SendText;
+        if (text && !keying.mayKeyText()) {
+            entry.end(CommandOutcome.DROPPED);
+            return;
+        }
         Instruction instruction = dialect.say(entry.command());
         published.changed(now);
         if (instruction.sentences().isEmpty()) {
@@ -180,6 +184,9 @@ final class RadioConversation implements Conversation {
         }
         for (byte[] sentence : instruction.sentences()) {
             out.send(sentence);
+        }
+        if (text) {
+            keying.textSent(System.nanoTime());
         }
         Question check = instruction.check();
         Awaited open = new Awaited(check, entry, System.nanoTime());
@@ -214,6 +221,9 @@ final class RadioConversation implements Conversation {
             public void report(RadioReport report) {
                 garbage |= report instanceof RadioReport.Garbage;
                 fresh.take(report, now);
+                if (report instanceof RadioReport.Transmitting transmitting) {
+                    keying.heard(transmitting.on(), now);
+                }
             }
 
             @Override

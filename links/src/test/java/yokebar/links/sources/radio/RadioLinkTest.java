@@ -6,6 +6,7 @@ import static yokebar.links.LinkWatch.await;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.Objects;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
@@ -107,8 +108,19 @@ class RadioLinkTest {
                 () -> on(7_010_000)
                         && link.state().mode() == RadioMode.CW
                         && Objects.equals(link.state().powerW(), 20));
+    }
+
+    @Test
+    void aTextIsKeyedForWhoMayTransmitAndForNobodyWhoStopped() {
+        assertThat(link.keying().pressForText(this)).isEqualTo(Keying.Answer.YES);
         link.tell(new RadioCommand.SendText("tu"));
         await("the keyer", () -> radio.front().keyedText().equals("TU "));
+        link.keying().release(this);
+        await("it receives", () -> !link.keying().wantsReceive());
+        assertThat(link.tell(new RadioCommand.SendText("late")))
+                .succeedsWithin(Duration.ofSeconds(10))
+                .isEqualTo(CommandOutcome.DROPPED);
+        assertThat(radio.front().keyedText()).isEqualTo("TU ");
     }
 
     @Test
