@@ -6,21 +6,25 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import yokebar.app.operate.contest.channel.Channel;
+import yokebar.app.operate.contest.line.WorthView;
+import yokebar.app.operate.contest.team.TeamBooks;
 import yokebar.app.station.reference.StationLists;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.call.Call;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.operate.contest.ContestEntry;
+import yokebar.core.operate.contest.ContestMode;
 import yokebar.core.operate.contest.Outcome;
 import yokebar.core.operate.contest.Verdict;
 import yokebar.core.operate.contest.worth.ScoreRise;
 
-/** What stations on the air are worth in a contest. */
+/** What stations are worth in a contest, on the air or at another position. */
 @Service
-public class ContestAir {
+public class ContestAir implements TeamBooks {
     private final ContestBooks books;
     private final BookScores scores;
     private final LineRecords records;
@@ -81,9 +85,27 @@ public class ContestAir {
         });
     }
 
+    @Override
+    public Set<ContestMode> modes(long bookId) {
+        return scores.ask(books.find(bookId), counted -> counted.definition().modes());
+    }
+
+    @Override
+    public @Nullable WorthView worth(long bookId, Call call, Channel at) {
+        BookRow book = books.find(bookId);
+        Instant now = clock.instant();
+        return scores.ask(book, counted -> verdict(book, counted, call, at, now))
+                .map(WorthView::of)
+                .orElse(null);
+    }
+
     private Optional<Verdict> verdict(BookRow book, CountedBook counted, OnAirStation station, Instant now) {
         Channel channel = new Channel(station.frequencyHz(), station.band(), station.mode(), false);
-        ContestEntry entry = hints.expected(counted, station.call(), now);
+        return verdict(book, counted, station.call(), channel, now);
+    }
+
+    private Optional<Verdict> verdict(BookRow book, CountedBook counted, Call call, Channel channel, Instant now) {
+        ContestEntry entry = hints.expected(counted, call, now);
         return Optional.ofNullable(
                 LineRecords.verdict(counted, records.placed(book, counted, entry, channel, now, Map.of())));
     }

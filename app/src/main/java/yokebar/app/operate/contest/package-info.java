@@ -10,6 +10,7 @@
             "log :: search",
             "log :: store",
             "operate.entry",
+            "platform.actor",
             "platform.live",
             "platform.rejection",
             "platform.secret",
