@@ -18,6 +18,8 @@
   import ScoreBoard from './ScoreBoard.svelte';
   import BoardPanel from './board/BoardPanel.svelte';
   import TextsPanel from './sending/TextsPanel.svelte';
+  import { TeamStore } from './team/team.svelte';
+  import TeamPanel from './team/TeamPanel.svelte';
   import { bookState } from './state';
   import { texts } from './texts';
 
@@ -26,6 +28,7 @@
   const navigation = useStore(Navigation);
   const books = useStore(BookStore);
   const store = useStore(OpenBookStore);
+  const team = useStore(TeamStore);
   let asked = $state<'change' | 'import' | 'files' | 'remove' | undefined>(undefined);
 
   const FILES = [
@@ -43,6 +46,7 @@
     texts.logHeader,
     texts.textsToSend,
     texts.scoreboard,
+    texts.team,
   ];
   let panel = $state(Number(tabMemory.getItem(PANEL_KEY) ?? 0));
 
@@ -56,8 +60,14 @@
   $effect(() => {
     const opened = id;
     // What the store reads to open a book is no reason to open it again.
-    untrack(() => void store.open(opened));
-    return () => store.close();
+    return untrack(() => {
+      void store.open(opened);
+      const endWatch = team.watch();
+      return () => {
+        endWatch();
+        store.close();
+      };
+    });
   });
 
   async function remove() {
@@ -122,6 +132,7 @@
             ownCall={book.ownCall}
             score={store.score.score}
           />
+        {:else if panel === 7}<TeamPanel />
         {:else}<BookContacts contacts={store.contacts} score={store.score} />{/if}
       </div>
     {:else if !store.problem}

@@ -18,6 +18,7 @@
   import { lastLines } from './receiving/words';
   import SendingBar from './sending/SendingBar.svelte';
   import { TextStore } from './sending/texts-to-send.svelte';
+  import TeamStrip from './team/TeamStrip.svelte';
   import { texts } from './texts';
   import { shortWorth } from './worth/worth';
 
@@ -187,6 +188,7 @@
       }}
     />
   </div>
+  {#if !fromPaper}<TeamStrip onback={() => input?.focus()} />{/if}
   {#if ranks}<NextStations spots={next} ongo={(spot) => void goTo(spot)} />{/if}
   {#if view?.noTexts}<p class="muted">{view.noTexts}</p>{/if}
   <LikelyCalls calls={likely} label={texts.likelyCalls} {choice} ontake={take} />

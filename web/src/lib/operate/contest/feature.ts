@@ -12,6 +12,7 @@ import ContestView from './ContestView.svelte';
 import { DefinitionStore } from './definition/definitions.svelte';
 import { TextStore } from './sending/texts-to-send.svelte';
 import { runs } from './state';
+import { TeamStore } from './team/team.svelte';
 import { texts } from './texts';
 
 export const contest: FeatureFactory = (stores) => {
@@ -28,6 +29,7 @@ export const contest: FeatureFactory = (stores) => {
       () => radios.chosen,
     ),
   );
+  const team = stores.add(new TeamStore(open));
   const onAir = stores.get(OnAirStore);
   onAir.running = () => {
     const book = books.all?.find((one) => runs(one, clock.now));
@@ -43,6 +45,7 @@ export const contest: FeatureFactory = (stores) => {
     load,
     listen(live) {
       live.on('contest', () => void load());
+      live.on('team', () => team.load());
       live.on('radio', () => {
         const now = `${radios.chosen?.now?.frequencyHz} ${radios.chosen?.now?.mode}`;
         if (now !== dial) {
@@ -83,6 +86,9 @@ export const contest: FeatureFactory = (stores) => {
       { where: texts.contestLine, keys: 'Alt+W', label: texts.changeTheWay },
       { where: texts.contestLine, keys: 'Alt+S', label: texts.toTheStationWorthMost },
       { where: texts.contestLine, keys: 'Alt+R', label: texts.backToTheRunFrequency },
+      { where: texts.contestLine, keys: 'Alt+P', label: texts.passTheStationOn },
+      { where: texts.contestLine, keys: 'Alt+T', label: texts.takeAPassedStation },
+      { where: texts.contestLine, keys: 'Alt+M', label: texts.writeToTheTeam },
       { where: texts.contestLine, keys: 'F1 … F12', label: texts.sendTheText },
       { where: texts.contestLine, keys: 'Alt+↑ / Alt+↓', label: texts.fasterOrSlower },
       { where: texts.contestLine, keys: 'Alt+C / Alt+N', label: texts.takeWhatWasReceived },

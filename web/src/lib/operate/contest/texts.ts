@@ -99,6 +99,7 @@ export const texts = {
   logHeader: 'Log header',
   textsToSend: 'Texts',
   scoreboard: 'Scoreboard',
+  team: 'Team',
   contestBook: 'Contest book',
   readingTheBook: 'Reading the contest book…',
   allBooks: 'All books',
@@ -119,6 +120,9 @@ export const texts = {
 
   // ContestLine
   contestLine: 'Contest line',
+  passTheStationOn: 'Pass the station on the line to another position',
+  takeAPassedStation: 'Take a station that was passed on to here',
+  writeToTheTeam: 'Write to the other positions',
   aCallAndTheExchange: (fields: TextPart) => `call   ${fields}`,
   frequency: 'Frequency (kHz)',
   noRadio: 'No radio at this position: say where you are.',

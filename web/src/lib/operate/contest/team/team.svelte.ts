@@ -1,0 +1,185 @@
+import {
+  api,
+  got,
+  Problem,
+  type PassOption,
+  type TeamMember,
+  type TeamMessage,
+  type TeamView,
+} from '../../../platform/api/client';
+import { Doing } from '../../../platform/shared/doing.svelte';
+import { kiloHertz } from '../../../platform/shared/format';
+import { LatestAnswer } from '../../../platform/shared/latest-answer.svelte';
+import type { Place } from '../receiving/heard-calls.svelte';
+import { sends, type Way } from '../sending/line-steps.svelte';
+import { texts } from './texts';
+
+const BEAT_MS = 60_000;
+/** A message stands beside the line for so long. */
+const NEWS_MS = 10 * 60_000;
+
+/** What is needed of the contest line. */
+interface Line {
+  /** Of the open book. */
+  readonly id: number | undefined;
+  /** Where contacts are made. */
+  readonly place: Place;
+  readonly steps: { readonly way: Way };
+  /** The call that was typed. */
+  readonly view: { call?: string } | undefined;
+  wipe(): void;
+  type(text: string): void;
+}
+
+/** The positions that work the open book together. */
+export class TeamStore {
+  readonly doing = new Doing();
+  /** The station that is being passed on, and where it could go. */
+  passing = $state.raw<{ call: string; options: PassOption[] } | undefined>(undefined);
+
+  #answer = new LatestAnswer<TeamView>();
+  #line: Line;
+
+  constructor(line: Line) {
+    this.#line = line;
+  }
+
+  get view(): TeamView | undefined {
+    return this.#answer.value;
+  }
+
+  get problem(): string {
+    return this.doing.problem || this.#answer.problem;
+  }
+
+  /** This browser's own position. */
+  get here(): TeamMember | undefined {
+    return this.view?.members.find((one) => one.positionId === this.#line.place.positionId);
+  }
+
+  get others(): TeamMember[] {
+    return this.view?.members.filter((one) => one.positionId !== this.#line.place.positionId) ?? [];
+  }
+
+  /** The station that was passed here first and that nobody has taken. */
+  get coming(): TeamMessage | undefined {
+    return this.view?.messages.findLast(
+      (one) => one.call !== undefined && !one.taken && one.toPositionId === this.#line.place.positionId,
+    );
+  }
+
+  /**
+   * What was said last to this position, or to all; undefined when that is long ago.
+   *
+   * @param now ms since 1970
+   */
+  news(now: number): TeamMessage | undefined {
+    const newest = this.view?.messages.find((one) => one.call === undefined && this.#isForUs(one));
+    return newest && now - Date.parse(newest.at) < NEWS_MS ? newest : undefined;
+  }
+
+  #isForUs({ from, toPositionId }: TeamMessage): boolean {
+    if (toPositionId !== undefined) return toPositionId === this.#line.place.positionId;
+    return from !== this.here?.name;
+  }
+
+  /** While the book is open, the others are told so; the end of it is returned. */
+  watch(): () => void {
+    this.#answer.value = undefined;
+    this.load();
+    const beat = setInterval(() => this.load(), BEAT_MS);
+    return () => clearInterval(beat);
+  }
+
+  /** Says where this browser is, and reads where the others are. */
+  load(): void {
+    const { id, place, steps } = this.#line;
+    const { positionId } = place;
+    if (id === undefined || positionId === undefined) return;
+    const body = { ...place, positionId, ...(sends(steps.way) ? { way: steps.way } : {}) };
+    this.#answer.read(() =>
+      got(api.POST('/api/contest-books/{bookId}/team/at-work', { params: { path: { bookId: id } }, body })),
+    );
+  }
+
+  /** @return whether it was sent */
+  async say(text: string): Promise<boolean> {
+    await this.#tell((bookId, positionId) =>
+      got(
+        api.POST('/api/contest-books/{bookId}/team/messages', {
+          params: { path: { bookId } },
+          body: { positionId, text },
+        }),
+      ),
+    );
+    return this.doing.problem === '';
+  }
+
+  takeBand(band: string, take: boolean): Promise<void> {
+    return this.#tell((bookId, positionId) =>
+      got(
+        api.PUT('/api/contest-books/{bookId}/team/bands/{band}', {
+          params: { path: { bookId, band } },
+          body: { positionId, take },
+        }),
+      ),
+    );
+  }
+
+  /** Asks where the station on the line could go. */
+  async askWhere(): Promise<void> {
+    const { id, place, view } = this.#line;
+    const { positionId } = place;
+    const call = view?.call;
+    await this.doing.during('', async () => {
+      if (id === undefined || positionId === undefined) return;
+      if (!call) throw new Problem(texts.typeTheCallFirst);
+      const params = { path: { bookId: id } };
+      const body = { positionId, call };
+      const options = await got(api.POST('/api/contest-books/{bookId}/team/pass-options', { params, body }));
+      if (options.length === 0) throw new Problem(texts.nobodyToPassTo);
+      this.passing = { call, options };
+    });
+  }
+
+  /** The station on the line goes there; the line is free for the next. */
+  async passTo(option: PassOption): Promise<void> {
+    const call = this.passing?.call;
+    this.passing = undefined;
+    if (!call) return;
+    await this.#tell((bookId, positionId) =>
+      got(
+        api.POST('/api/contest-books/{bookId}/team/stations', {
+          params: { path: { bookId } },
+          body: { positionId, toPositionId: option.positionId, call },
+        }),
+      ),
+    );
+    if (this.doing.problem === '') {
+      this.#line.wipe();
+      this.doing.notice = texts.askToGo(call, kiloHertz(option.frequencyHz), option.name);
+    }
+  }
+
+  /** Puts a station that was passed here on the line; what stood there can be recalled. */
+  async takeStation(message: TeamMessage): Promise<void> {
+    this.#line.wipe();
+    this.#line.type(`${message.call?.toLowerCase() ?? ''} `);
+    await this.#tell((bookId) =>
+      got(
+        api.POST('/api/contest-books/{bookId}/team/stations/{id}/take', {
+          params: { path: { bookId, id: message.id } },
+        }),
+      ),
+    );
+  }
+
+  #tell(ask: (bookId: number, positionId: number) => Promise<TeamView>): Promise<void> {
+    const { id, place } = this.#line;
+    const { positionId } = place;
+    return this.doing.during('', async () => {
+      if (id === undefined || positionId === undefined) return;
+      this.#answer.value = await ask(id, positionId);
+    });
+  }
+}

@@ -1,0 +1,180 @@
+// @vitest-environment jsdom
+import { fireEvent, screen, waitFor } from '@testing-library/svelte';
+import { beforeEach, expect, it, vi } from 'vitest';
+import type { TeamMember, TeamMessage, TeamView } from '../../../platform/api/client';
+import { FakeServer } from '../../../platform/shared/fake-server';
+import { onPage, type TestPage } from '../../../platform/shared/on-page';
+import { TeamStore } from './team.svelte';
+import TeamPanel from './TeamPanel.svelte';
+import TeamStrip from './TeamStrip.svelte';
+
+const TEAM = '/api/contest-books/3/team';
+
+const DESK: TeamMember = { positionId: 1, name: 'Desk', frequencyHz: 14_025_000, band: '20m', mode: 'CW' };
+const TABLET: TeamMember = { positionId: 2, name: 'Tablet', frequencyHz: 7_010_000, band: '40m', mode: 'CW' };
+
+const whole = (more: Partial<TeamView> = {}): TeamView => ({
+  members: [DESK, TABLET],
+  bands: [],
+  messages: [],
+  ...more,
+});
+
+const said = (more: Partial<TeamMessage>): TeamMessage => ({
+  id: 1,
+  at: new Date().toISOString(),
+  from: 'Tablet',
+  text: '',
+  taken: false,
+  ...more,
+});
+
+/** The contest line of the desk. */
+class FakeLine {
+  id: number | undefined = 3;
+  place: { positionId?: number; frequency: string; mode: string } = {
+    positionId: 1,
+    frequency: '14025',
+    mode: 'CW',
+  };
+  steps = { way: 'RUN' as const };
+  view: { call?: string } | undefined = undefined;
+  done: string[] = [];
+  wipe = () => void this.done.push('wipe');
+  type = (text: string) => void this.done.push(`type ${text}`);
+}
+
+let page: TestPage;
+let server: FakeServer;
+let line: FakeLine;
+let team: TeamStore;
+const back = vi.fn();
+
+onPage((fresh) => (page = fresh));
+
+beforeEach(() => {
+  server = new FakeServer().on(`POST ${TEAM}/at-work`, whole());
+  line = new FakeLine();
+  team = new TeamStore(line);
+  page.page.stores.add(team);
+  back.mockClear();
+});
+
+async function strip() {
+  page.render(TeamStrip, { onback: back });
+  await screen.findByText('Tablet CW');
+}
+
+const alt = (key: string) => fireEvent.keyDown(window, { key, altKey: true });
+
+it('says where this position is, and shows where the others are', async () => {
+  await strip();
+  expect(server.sent[`POST ${TEAM}/at-work`]).toEqual({
+    positionId: 1,
+    way: 'RUN',
+    frequency: '14025',
+    mode: 'CW',
+  });
+  expect(screen.getByText('7 010.0')).toBeTruthy();
+  expect(screen.queryByText('Desk')).toBeNull();
+});
+
+it('shows nothing where nobody else works the book', async () => {
+  server.on(`POST ${TEAM}/at-work`, whole({ members: [DESK] }));
+  page.render(TeamStrip, { onback: back });
+  await waitFor(() => expect(team.view).toBeDefined());
+  expect(screen.queryByRole('group')).toBeNull();
+});
+
+it('passes the station on the line to another position', async () => {
+  await strip();
+  await alt('p');
+  await screen.findByText('Type the call of the station that is to be passed on.');
+  line.view = { call: 'W1QAB' };
+  const worth = { counts: true, dupe: false, reason: '', points: 3, multipliers: [], bonus: 0 };
+  server.on(`POST ${TEAM}/pass-options`, [{ ...TABLET, worth }]).on(`POST ${TEAM}/stations`, whole());
+  await alt('p');
+  const to = await screen.findByText('Tablet 7 010.0 CW · 3 points');
+  await waitFor(() => expect(document.activeElement).toBe(to));
+  await fireEvent.click(to);
+  await screen.findByText('Ask W1QAB to go to 7 010.0 kHz; Tablet is told.');
+  expect(server.sent[`POST ${TEAM}/stations`]).toEqual({ positionId: 1, toPositionId: 2, call: 'W1QAB' });
+  expect(line.done).toEqual(['wipe']);
+  expect(back).toHaveBeenCalled();
+});
+
+it('keeps the line when the station cannot be passed on', async () => {
+  await strip();
+  line.view = { call: 'W1QAB' };
+  server
+    .on(`POST ${TEAM}/pass-options`, [TABLET])
+    .on(`POST ${TEAM}/stations`, { title: 'no', detail: 'Nobody is at work there.' }, 422);
+  await alt('p');
+  await fireEvent.click(await screen.findByText('Tablet 7 010.0 CW'));
+  await screen.findByText('Nobody is at work there.');
+  expect(line.done).toEqual([]);
+});
+
+it('takes the station that was passed here first, by key', async () => {
+  const messages = [
+    said({ id: 9, call: 'K1QAA', frequencyHz: 14_025_000, toPositionId: 1, to: 'Desk' }),
+    said({ id: 8, call: 'W1QAB', frequencyHz: 14_025_000, toPositionId: 1, to: 'Desk' }),
+    said({ id: 7, call: 'VE3QAA', frequencyHz: 14_025_000, toPositionId: 1, to: 'Desk', taken: true }),
+    said({ id: 6, call: 'N1QAC', frequencyHz: 7_010_000, toPositionId: 2, to: 'Tablet' }),
+  ];
+  server.on(`POST ${TEAM}/at-work`, whole({ messages })).on(`POST ${TEAM}/stations/8/take`, whole());
+  await strip();
+  expect(screen.getByText(/Take W1QAB from Tablet/)).toBeTruthy();
+  await alt('t');
+  await waitFor(() => expect(server.requests).toContain(`POST ${TEAM}/stations/8/take`));
+  expect(line.done).toEqual(['wipe', 'type w1qab ']);
+});
+
+it('shows what was said lately to all or to here, and not what this position said', async () => {
+  const old = new Date(Date.now() - 11 * 60_000).toISOString();
+  const messages = [
+    said({ id: 5, from: 'Desk', text: 'Back in five' }),
+    said({ id: 4, text: 'For the tent', toPositionId: 3, to: 'Tent' }),
+    said({ id: 3, text: 'Soup?' }),
+    said({ id: 2, text: 'Old', at: old }),
+  ];
+  server.on(`POST ${TEAM}/at-work`, whole({ messages }));
+  await strip();
+  expect(screen.getByText(/Tablet: Soup\?/)).toBeTruthy();
+  expect(team.news(Date.now() + 11 * 60_000)).toBeUndefined();
+});
+
+it('sends a message with Enter, and leaves it with Esc', async () => {
+  server.on(`POST ${TEAM}/messages`, whole());
+  await strip();
+  await alt('m');
+  const field = await screen.findByLabelText('To all positions');
+  await fireEvent.input(field, { target: { value: 'Rain on the lower beam' } });
+  await fireEvent.keyDown(field, { key: 'Enter' });
+  await waitFor(() =>
+    expect(server.sent[`POST ${TEAM}/messages`]).toEqual({ positionId: 1, text: 'Rain on the lower beam' }),
+  );
+  await waitFor(() => expect(screen.queryByLabelText('To all positions')).toBeNull());
+  await alt('m');
+  await fireEvent.keyDown(await screen.findByLabelText('To all positions'), { key: 'Escape' });
+  expect(screen.queryByLabelText('To all positions')).toBeNull();
+});
+
+it('takes the own band and gives it back', async () => {
+  server.on(
+    `PUT ${TEAM}/bands/20m`,
+    whole({ bands: [{ band: '20m', positionId: 1, name: 'Desk', atWork: true }] }),
+  );
+  team.load();
+  page.render(TeamPanel);
+  await fireEvent.click(await screen.findByText('Take 20m'));
+  await fireEvent.click(await screen.findByText('Give 20m back'));
+  await waitFor(() => expect(server.sent[`PUT ${TEAM}/bands/20m`]).toEqual({ positionId: 1, take: false }));
+});
+
+it('says what a team needs where only this position has the book open', async () => {
+  server.on(`POST ${TEAM}/at-work`, whole({ members: [DESK] }));
+  team.load();
+  page.render(TeamPanel);
+  await screen.findByText(/Only this position has the book open/);
+});
