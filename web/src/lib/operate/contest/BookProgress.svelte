@@ -37,6 +37,16 @@
         ]
       : [],
   );
+  const spent = $derived(
+    pace
+      ? [
+          { says: texts.running, minutes: pace.runMinutes },
+          { says: texts.searching, minutes: pace.searchMinutes },
+          ...(pace.unknownMinutes > 0 ? [{ says: texts.notKnown, minutes: pace.unknownMinutes }] : []),
+          { says: texts.off, minutes: pace.offMinutes },
+        ]
+      : [],
+  );
   const hours = $derived([...(pace?.hours ?? [])].reverse());
   const percent = $derived(book.goal > 0 ? Math.floor((100 * score.score) / book.goal) : 0);
 
@@ -59,6 +69,10 @@
       {/each}
       <dt>{texts.operatingTime}</dt>
       <dd class="mono">{hoursAndMinutes(pace.operatingMinutes)}</dd>
+      {#each spent as { says, minutes } (says)}
+        <dt class="muted part">{says}</dt>
+        <dd class="mono">{hoursAndMinutes(minutes)}</dd>
+      {/each}
       {#if pace.leftMinutes !== undefined}
         <dt>{texts.timeLeft}</dt>
         <dd class="mono">{hoursAndMinutes(pace.leftMinutes)}</dd>
@@ -138,6 +152,10 @@
 
   dd {
     text-align: right;
+  }
+
+  .part {
+    padding-left: 16px;
   }
 
   .note {

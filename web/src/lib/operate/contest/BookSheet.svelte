@@ -169,7 +169,7 @@
   }
 
   .panels {
-    max-width: 1000px;
+    max-width: 1160px;
   }
 
   /* The score and the line stay in sight; in a low window everything scrolls. */

@@ -61,6 +61,11 @@ abstract class BrowserTest {
         assertThat(faults).isEmpty();
     }
 
+    /** A page of another browser, which has a memory of its own. */
+    Page pageOfAnotherBrowser() {
+        return browser.page(faults);
+    }
+
     void open(String view) {
         page.navigate(yokebar.address() + "#/" + view);
     }

@@ -22,6 +22,14 @@ final class SampleContest {
 
     /** @param mode the only one in which contacts count */
     static void define(URI yokebar, String mode) throws IOException, InterruptedException {
+        define(yokebar, mode, "40m, 20m, 15m");
+    }
+
+    /**
+     * @param mode the only one in which contacts count
+     * @param bands with commas
+     */
+    static void define(URI yokebar, String mode, String bands) throws IOException, InterruptedException {
         Instant from = Instant.now().truncatedTo(ChronoUnit.HOURS);
         String text =
                 """
@@ -29,7 +37,7 @@ final class SampleContest {
                 cabrillo name: HARBOUR-HOURS
                 periods:
                   - {from: %s, until: %s}
-                bands: [40m, 20m, 15m]
+                bands: [%s]
                 modes: [%s]
                 exchange:
                   - {name: report, kind: report}
@@ -44,7 +52,7 @@ final class SampleContest {
                 categories:
                   - {name: operator, choices: [SINGLE-OP, MULTI-OP]}
                 """
-                        .formatted(from, from.plus(Duration.ofHours(24)), mode);
+                        .formatted(from, from.plus(Duration.ofHours(24)), bands, mode);
         HttpRequest definition = HttpRequest.newBuilder(yokebar.resolve("api/contest-definitions"))
                 .header("Content-Type", "text/plain")
                 .POST(HttpRequest.BodyPublishers.ofString(text))

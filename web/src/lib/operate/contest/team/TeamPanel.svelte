@@ -43,8 +43,10 @@
           <td class="number mono">{one.frequencyHz === undefined ? '' : kiloHertz(one.frequencyHz)}</td>
           <td>{one.mode ?? ''}</td>
           <td>{way(one)}</td>
-          <td>
-            {one.band ?? ''}
+          <td class="band">
+            {takenBy(one.band)?.positionId === one.positionId
+              ? texts.bandIsTaken(one.band ?? '')
+              : (one.band ?? '')}
             {#if one.band && one.positionId === team.here?.positionId && (!takenBy(one.band) || isOurs(one.band))}
               {@const band = one.band}
               <button class="more" onclick={() => void team.takeBand(band, !isOurs(band))}
@@ -116,6 +118,10 @@
 
   .number {
     text-align: right;
+  }
+
+  .band > * {
+    margin-left: 12px;
   }
 
   .wide {

@@ -27,7 +27,7 @@
 
   /** A turning knob is followed at once; for the others, what is known. */
   const hz = ({ radioId, frequencyHz }: TeamMember) =>
-    radios.all.find((radio) => radio.id === radioId)?.now?.frequencyHz ?? frequencyHz;
+    radios.all.find((radio) => radio.id === radioId)?.now?.transmitHz ?? frequencyHz;
 
   const optionWords = ({ name, frequencyHz, mode, worth }: PassOption) =>
     [texts.isOn(name, kiloHertz(frequencyHz), mode ?? ''), worth ? shortWorth(worth) : '']
@@ -101,7 +101,7 @@
           <button onkeydown={onEscape} onclick={() => void pass(option)}>{optionWords(option)}</button>
         {/if}
       {/each}
-      <button class="more" onkeydown={onEscape} onclick={leave}>{texts.cancel}</button>
+      <button onkeydown={onEscape} onclick={leave}>{texts.cancel}</button>
     {:else if writing}
       <input
         bind:this={field}
@@ -115,8 +115,8 @@
           if (event.key === 'Enter') void send();
         }}
       />
-      <button class="more" onclick={() => void send()}>{texts.send}</button>
-      <button class="more" onclick={leave}>{texts.cancel}</button>
+      <button onclick={() => void send()}>{texts.send}</button>
+      <button onclick={leave}>{texts.cancel}</button>
     {:else}
       <span class="muted">{texts.team}</span>
       {#each others as one (one.positionId)}
@@ -138,12 +138,10 @@
         >
       {/if}
       {#if others.length > 0}
-        <button class="more" title={texts.passOnHint} onclick={() => void askWhere()}
+        <button title={texts.passOnHint} onclick={() => void askWhere()}
           ><kbd>Alt+P</kbd> {texts.passOn}</button
         >
-        <button class="more" title={texts.sayHint} onclick={() => void write()}
-          ><kbd>Alt+M</kbd> {texts.say}</button
-        >
+        <button title={texts.sayHint} onclick={() => void write()}><kbd>Alt+M</kbd> {texts.say}</button>
       {/if}
     {/if}
     {#if team.problem}<span class="trouble" role="alert">{team.problem}</span>

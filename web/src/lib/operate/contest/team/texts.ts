@@ -34,6 +34,7 @@ export const texts = {
   takeTheBand: (band: TextPart) => `Take ${band}`,
   giveTheBandBack: (band: TextPart) => `Give ${band} back`,
   isTakenBy: (band: TextPart, name: TextPart) => `${band}: ${name}`,
+  bandIsTaken: (band: TextPart) => `${band}, taken`,
   takenBands: 'Taken bands',
   onlyThisPosition:
     'Only this position has the book open. Open it in a second browser at another position, and both see here who is where, take bands, write to each other and pass stations on.',

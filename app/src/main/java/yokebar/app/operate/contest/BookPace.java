@@ -45,6 +45,10 @@ class BookPace {
                     pace.last100Contacts(),
                     pace.operating().toMinutes(),
                     minutes(left),
+                    pace.spent().running().toMinutes(),
+                    pace.spent().searching().toMinutes(),
+                    pace.spent().unknown().toMinutes(),
+                    pace.spent().off().toMinutes(),
                     pace.breaks().toMinutes(),
                     pace.hours().stream()
                             .map(hour -> PaceView.HourView.of(hour, Duration.ZERO))

@@ -15,6 +15,10 @@ import yokebar.core.operate.contest.pace.ContestPace;
  * @param last100Contacts rate since the hundredth contact from the end; null while there are fewer
  * @param operatingMinutes time spent, but for breaks, min
  * @param leftMinutes operating time that is left, min; null where it has no limit
+ * @param runMinutes of these with contacts one after the other on one frequency, min
+ * @param searchMinutes with contacts on changing frequencies, min
+ * @param unknownMinutes with contacts of which only the band is known, min
+ * @param offMinutes before the first contact and in breaks, min
  * @param breakMinutes from how long on a time without contacts is a break, min
  * @param hours those with a contact, the earliest first
  * @param earlier the hours of the same contest of an earlier year, moved so that both begin together; empty without one
@@ -26,6 +30,10 @@ record PaceView(
         @Nullable Integer last100Contacts,
         long operatingMinutes,
         @Nullable Long leftMinutes,
+        long runMinutes,
+        long searchMinutes,
+        long unknownMinutes,
+        long offMinutes,
         long breakMinutes,
         List<HourView> hours,
         List<HourView> earlier) {

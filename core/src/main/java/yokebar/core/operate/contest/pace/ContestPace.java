@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.operate.contest.ContestContact;
 import yokebar.core.operate.contest.ContestDefinition;
 import yokebar.core.operate.contest.ContestScore;
 import yokebar.core.operate.contest.CountedValue;
@@ -23,6 +24,7 @@ import yokebar.core.operate.contest.limit.Limit;
  * @param last10Contacts rate since the tenth contact from the end; null while there are fewer
  * @param last100Contacts likewise for the hundredth
  * @param operating time between contacts, but for breaks
+ * @param spent where the time went
  * @param breaks from how long on a time without contacts is a break
  * @param hours hours by the clock in which there is a contact, the earliest first
  */
@@ -32,6 +34,7 @@ public record ContestPace(
         @Nullable Integer last10Contacts,
         @Nullable Integer last100Contacts,
         Duration operating,
+        TimeSpent spent,
         Duration breaks,
         List<Hour> hours) {
     private static final Duration USUAL_BREAKS = Duration.ofMinutes(30);
@@ -65,12 +68,19 @@ public record ContestPace(
                 .map(limit -> ((Limit.OperatingTime) limit).breaks())
                 .findFirst()
                 .orElse(USUAL_BREAKS);
+        // Dupes took their time, too; contacts outside the contest did not.
+        List<ContestContact> working = contacts.stream()
+                .filter(one -> one.verdict().outcome() == Outcome.COUNTS
+                        || one.verdict().outcome() == Outcome.DUPE)
+                .map(ContestScore.Judged::contact)
+                .toList();
         return new ContestPace(
                 6 * since(counting, end.minus(Duration.ofMinutes(10))),
                 since(counting, end.minus(Duration.ofHours(1))),
                 rate(counting, 10, end),
                 rate(counting, 100, end),
-                operating(contacts, breaks),
+                operating(working, breaks),
+                TimeSpent.of(working, breaks, definition.from(), end),
                 breaks,
                 hours(definition, contacts, power));
     }
@@ -92,18 +102,13 @@ public record ContestPace(
         return (int) Math.round((double) last * SECONDS_IN_HOUR / Math.max(1, seconds));
     }
 
-    /** Dupes took their time, too; contacts outside the contest did not. */
-    private static Duration operating(List<ContestScore.Judged> contacts, Duration breaks) {
+    private static Duration operating(List<ContestContact> contacts, Duration breaks) {
         Duration operating = Duration.ZERO;
         Instant last = null;
-        for (ContestScore.Judged one : contacts) {
-            Outcome outcome = one.verdict().outcome();
-            if (outcome == Outcome.COUNTS || outcome == Outcome.DUPE) {
-                Instant start = one.contact().start();
-                Duration gap = last == null ? Duration.ZERO : Duration.between(last, start);
-                operating = gap.compareTo(breaks) < 0 ? operating.plus(gap) : operating;
-                last = start;
-            }
+        for (ContestContact contact : contacts) {
+            Duration gap = last == null ? Duration.ZERO : Duration.between(last, contact.start());
+            operating = gap.compareTo(breaks) < 0 ? operating.plus(gap) : operating;
+            last = contact.start();
         }
         return operating;
     }
