@@ -3,8 +3,6 @@ package yokebar.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
-import com.microsoft.playwright.Page;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -14,14 +12,13 @@ import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
-import yokebar.standins.demo.DemoSetup;
 import yokebar.standins.world.Station;
 
 /**
  * An operator works the simulated world by keyboard alone, running and searching by turns, with every text sent by the radio. At a
  * contact every twenty seconds 180 are an hour; time passes faster here.
  */
-class ContestHourTest extends BrowserTest {
+class ContestHourTest extends ContestBrowserTest {
     private static final int CONTACTS = Integer.getInteger("yokebar.contest-hour", 24);
     private static final int CALLS_IN_A_TURN = 12;
     private static final int KEYER_TEMPO = 60;
@@ -44,30 +41,14 @@ class ContestHourTest extends BrowserTest {
 
     @Override
     void begin() throws Exception {
-        new DemoSetup(yokebar.address(), standIns).furnishStation();
-        standIns.hfRadio().front().tune(false, 14_025_000);
-        standIns.hfRadio().front().setMode("CW");
-        standIns.hfRadio().front().setData(false);
+        furnish(14_025_000, "CW");
         standIns.hfRadio().front().setKeyerTempo(KEYER_TEMPO);
         SampleContest.define(yokebar.address());
     }
 
-    private Locator line() {
-        return page.getByLabel("Contest line", new Page.GetByLabelOptions().setExact(true));
-    }
-
-    private Locator says() {
-        return page.locator("#contest-line-says");
-    }
-
     @Test
     void anHourByKeyboardAloneLosesNothingAndIsCountedRight() throws Exception {
-        open("contest");
-        sitAt("Lamp room");
-        button("Begin a book").click();
-        page.getByLabel("Contest", new Page.GetByLabelOptions().setExact(true)).selectOption("Harbour Hours");
-        button("Begin").click();
-        assertThat(line()).isFocused();
+        beginABook();
         page.keyboard().press("Alt+w");
         boolean runs = true;
         List<Station> world = standIns.world().stations().stream()

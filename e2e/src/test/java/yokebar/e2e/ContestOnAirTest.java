@@ -8,10 +8,9 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import yokebar.standins.air.Air;
-import yokebar.standins.demo.DemoSetup;
 
 /** In a contest: to the stations that raise the score most, by key, and what they send from the lists of stations. */
-class ContestOnAirTest extends BrowserTest {
+class ContestOnAirTest extends ContestBrowserTest {
     ContestOnAirTest() {
         super(41);
     }
@@ -19,16 +18,9 @@ class ContestOnAirTest extends BrowserTest {
     @Override
     void begin() throws Exception {
         standIns.air().setScene(Air.Scene.QUIET);
-        new DemoSetup(yokebar.address(), standIns).furnishStation();
-        standIns.hfRadio().front().tune(false, 14_040_000);
-        standIns.hfRadio().front().setMode("CW");
-        standIns.hfRadio().front().setData(false);
+        furnish(14_040_000, "CW");
         SampleContest.define(yokebar.address());
         Until.itIs("the node", () -> standIns.node().summary().get("visitors").equals(1));
-    }
-
-    private Locator line() {
-        return page.getByLabel("Contest line", new Page.GetByLabelOptions().setExact(true));
     }
 
     private Locator next(String call) {
@@ -38,11 +30,7 @@ class ContestOnAirTest extends BrowserTest {
 
     @Test
     void theStationsWorthMostAreWorkedOneAfterTheOtherByKey() {
-        open("contest");
-        sitAt("Lamp room");
-        button("Begin a book").click();
-        page.getByLabel("Contest", new Page.GetByLabelOptions().setExact(true)).selectOption("Harbour Hours");
-        button("Begin").click();
+        beginABook();
         assertThat(page.getByText("Nobody on the air counts now who was not worked."))
                 .isVisible();
         standIns.node().spot("CU9QZZ", 14_021.0, "ZP5QXA", "");
@@ -59,7 +47,7 @@ class ContestOnAirTest extends BrowserTest {
         assertThat(page.getByTestId("yoke-dial")).hasText(Pattern.compile("^14\\.02[15]\u2009000$"));
         page.keyboard().type("7 33");
         page.keyboard().press("Enter");
-        assertThat(page.locator("table[aria-label=Contacts] tbody tr").first()).containsText(first.toUpperCase());
+        assertThat(latest(page)).containsText(first.toUpperCase());
         assertThat(next(first.toUpperCase())).hasCount(0);
         page.keyboard().press("Alt+s");
         assertThat(line()).hasValue(first.equals("zp5qxa") ? "ea8qxb " : "zp5qxa ");

@@ -8,10 +8,9 @@ import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import yokebar.standins.air.Air;
-import yokebar.standins.demo.DemoSetup;
 
 /** Two positions work one contest book, each in a browser of its own. */
-class ContestTeamTest extends BrowserTest {
+class ContestTeamTest extends ContestBrowserTest {
     private Page workshop;
 
     ContestTeamTest() {
@@ -21,36 +20,20 @@ class ContestTeamTest extends BrowserTest {
     @Override
     void begin() throws Exception {
         standIns.air().setScene(Air.Scene.QUIET);
-        new DemoSetup(yokebar.address(), standIns).furnishStation();
-        standIns.hfRadio().front().tune(false, 14_040_000);
-        standIns.hfRadio().front().setMode("CW");
-        standIns.hfRadio().front().setData(false);
+        furnish(14_040_000, "CW");
         standIns.vhfRadio().front().tune(false, 144_050_000);
         standIns.vhfRadio().front().setMode("CW");
         standIns.vhfRadio().front().setData(false);
         SampleContest.define(yokebar.address(), "CW", "20m, 2m");
     }
 
-    private static Locator line(Page of) {
-        return of.getByLabel("Contest line", new Page.GetByLabelOptions().setExact(true));
-    }
-
     private static Locator team(Page of) {
         return of.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Team"));
     }
 
-    private static Locator latest(Page of) {
-        return of.locator("table[aria-label=Contacts] tbody tr").first();
-    }
-
     @Test
     void twoPositionsWorkOneBookTogether() {
-        open("contest");
-        sitAt("Lamp room");
-        button("Begin a book").click();
-        page.getByLabel("Contest", new Page.GetByLabelOptions().setExact(true)).selectOption("Harbour Hours");
-        button("Begin").click();
-        assertThat(line(page)).isVisible();
+        beginABook();
         assertThat(team(page)).hasCount(0);
         workshop = pageOfAnotherBrowser();
         workshop.navigate(page.url());

@@ -21,12 +21,11 @@ import org.junit.jupiter.api.Order;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestMethodOrder;
 import tools.jackson.databind.JsonNode;
-import yokebar.standins.demo.DemoSetup;
 import yokebar.standins.tallyho.TallyHo;
 
 /** A contest by keyboard alone, through ends of the application at random moments. */
 @TestMethodOrder(MethodOrderer.OrderAnnotation.class)
-class ContestTest extends BrowserTest {
+class ContestTest extends ContestBrowserTest {
     private static final int CONTACTS = Integer.getInteger("yokebar.contest-contacts", 40);
     private final Random random = new Random(5);
     /** What was worked, as band, call and zone, and the score by plain counting. */
@@ -42,23 +41,8 @@ class ContestTest extends BrowserTest {
 
     @Override
     void begin() throws Exception {
-        new DemoSetup(yokebar.address(), standIns).furnishStation();
-        standIns.hfRadio().front().tune(false, 14_025_000);
-        standIns.hfRadio().front().setMode("CW");
-        standIns.hfRadio().front().setData(false);
+        furnish(14_025_000, "CW");
         SampleContest.define(yokebar.address());
-    }
-
-    private Locator line() {
-        return page.getByLabel("Contest line", new Page.GetByLabelOptions().setExact(true));
-    }
-
-    private Locator latest() {
-        return page.locator("table[aria-label=Contacts] tbody tr").first();
-    }
-
-    private Locator says() {
-        return page.locator("#contest-line-says");
     }
 
     private void type(String text) {
@@ -82,12 +66,7 @@ class ContestTest extends BrowserTest {
     @Test
     @Order(1)
     void aBookIsBegunAndTheLineIsReadyForTheFirstContact() {
-        open("contest");
-        sitAt("Lamp room");
-        assertThat(page.getByText("No contest book yet.")).isVisible();
-        button("Begin a book").click();
-        page.getByLabel("Contest", new Page.GetByLabelOptions().setExact(true)).selectOption("Harbour Hours");
-        button("Begin").click();
+        beginABook();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Harbour Hours")))
                 .isVisible();
         assertThat(line()).isFocused();
@@ -155,7 +134,7 @@ class ContestTest extends BrowserTest {
         assertThat(says()).containsText("zones +1");
         assertThat(says()).containsText("Enter logs it");
         page.keyboard().press("Enter");
-        assertThat(latest()).containsText("ZS1QAB");
+        assertThat(latest(page)).containsText("ZS1QAB");
         page.keyboard().type("zs1qab");
         assertThat(says()).containsText("Worked before");
         page.keyboard().press("Escape");
@@ -169,7 +148,7 @@ class ContestTest extends BrowserTest {
         assertThat(says()).containsText("Still missing: serial, zone.");
         assertThat(line()).hasValue("zs2qab");
         type(" 7 38");
-        assertThat(latest()).containsText("ZS2QAB");
+        assertThat(latest(page)).containsText("ZS2QAB");
     }
 
     @Test
@@ -181,7 +160,7 @@ class ContestTest extends BrowserTest {
         assertThat(line()).hasValue("zs3qab 8 38");
         assertThat(says()).containsText("Enter logs it");
         page.keyboard().press("Enter");
-        assertThat(latest()).containsText("ZS3QAB");
+        assertThat(latest(page)).containsText("ZS3QAB");
     }
 
     @Test
@@ -216,7 +195,7 @@ class ContestTest extends BrowserTest {
         assertThat(says()).containsText("Still missing: zone.");
         line().fill("zs3qad 8 38; asks for a card");
         page.keyboard().press("Enter");
-        assertThat(latest()).containsText("ZS3QAD");
+        assertThat(latest(page)).containsText("ZS3QAD");
         assertThat(line()).hasValue("zs9q");
         page.keyboard().press("Escape");
         assertThat(says()).containsText("It is corrected.");
@@ -265,7 +244,7 @@ class ContestTest extends BrowserTest {
         assertThat(says()).containsText("Enter sends TU CU9QYB and logs it");
         page.keyboard().press("Enter");
         heard("TU CU9QYB");
-        assertThat(latest()).containsText("ZS4QAB");
+        assertThat(latest(page)).containsText("ZS4QAB");
         assertThat(line()).hasValue("");
         // On to searching, and back to logging alone.
         page.keyboard().press("Alt+w");

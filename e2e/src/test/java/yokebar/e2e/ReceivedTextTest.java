@@ -8,10 +8,9 @@ import com.microsoft.playwright.Page;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
-import yokebar.standins.demo.DemoSetup;
 
 /** A contact in radioteletype: call and number come from what the decoders agree on, and the radio stands in a sideband. */
-class ReceivedTextTest extends BrowserTest {
+class ReceivedTextTest extends ContestBrowserTest {
     private static final Pattern A_CALL = Pattern.compile("[a-z0-9/]+ ");
 
     ReceivedTextTest() {
@@ -20,25 +19,13 @@ class ReceivedTextTest extends BrowserTest {
 
     @Override
     void begin() throws Exception {
-        new DemoSetup(yokebar.address(), standIns).furnishStation();
-        standIns.hfRadio().front().tune(false, 14_085_000);
-        standIns.hfRadio().front().setData(false);
-        standIns.hfRadio().front().setMode("LSB");
+        furnish(14_085_000, "LSB");
         SampleContest.define(yokebar.address(), "RTTY");
-    }
-
-    private Locator line() {
-        return page.getByLabel("Contest line", new Page.GetByLabelOptions().setExact(true));
     }
 
     @Test
     void aContactIsMadeOfWhatWasReceived() throws Exception {
-        open("contest");
-        sitAt("Lamp room");
-        button("Begin a book").click();
-        page.getByLabel("Contest", new Page.GetByLabelOptions().setExact(true)).selectOption("Harbour Hours");
-        button("Begin").click();
-        assertThat(line()).isFocused();
+        beginABook();
         Locator received = page.getByLabel("Received text", new Page.GetByLabelOptions().setExact(true));
         assertThat(received).containsText("agreed by 3 decoders");
 
@@ -50,15 +37,14 @@ class ReceivedTextTest extends BrowserTest {
         page.keyboard().press("Alt+c");
         assertThat(line()).hasValue(A_CALL);
         String call = line().inputValue().strip();
-        Locator says = page.locator("#contest-line-says");
-        assertThat(says).containsText(call.toUpperCase());
+        assertThat(says()).containsText(call.toUpperCase());
 
         Until.itIs("a number is taken", () -> {
             page.keyboard().press("Alt+n");
             return line().inputValue().matches(".* \\S*\\d\\S* ");
         });
         line().fill(call + " 12 5");
-        assertThat(says).containsText("Enter logs");
+        assertThat(says()).containsText("Enter logs");
         page.keyboard().press("Enter");
         assertThat(line()).hasValue("");
         Until.itIs("it is in the book", () -> contacts().size() == 1);

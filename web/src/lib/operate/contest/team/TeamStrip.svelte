@@ -88,7 +88,7 @@
 
 <svelte:window {onkeydown} />
 
-{#if others.length > 0 || coming || team.problem}
+{#if others.length > 0 || coming || team.doing.problem}
   <div class="keys team" role="group" aria-label={texts.team}>
     {#if team.passing}
       <span>{texts.passTo(team.passing.call)}</span>
@@ -144,7 +144,7 @@
         <button title={texts.sayHint} onclick={() => void write()}><kbd>Alt+M</kbd> {texts.say}</button>
       {/if}
     {/if}
-    {#if team.problem}<span class="trouble" role="alert">{team.problem}</span>
+    {#if team.doing.problem}<span class="trouble" role="alert">{team.doing.problem}</span>
     {:else if team.doing.notice}<span role="status">{team.doing.notice}</span>{/if}
   </div>
 {/if}

@@ -86,6 +86,11 @@ public class ContestAir implements TeamBooks {
     }
 
     @Override
+    public void mustExist(long bookId) {
+        books.find(bookId);
+    }
+
+    @Override
     public Set<ContestMode> modes(long bookId) {
         return scores.ask(books.find(bookId), counted -> counted.definition().modes());
     }
@@ -106,7 +111,7 @@ public class ContestAir implements TeamBooks {
 
     private Optional<Verdict> verdict(BookRow book, CountedBook counted, Call call, Channel channel, Instant now) {
         ContestEntry entry = hints.expected(counted, call, now);
-        return Optional.ofNullable(
-                LineRecords.verdict(counted, records.placed(book, counted, entry, channel, now, Map.of())));
+        return Optional.ofNullable(LineRecords.verdict(
+                counted, records.placed(new LineRecords.Possible(book, counted, entry, channel, now, Map.of()))));
     }
 }

@@ -129,13 +129,13 @@ class ContestLine {
             if (channel.band() == null || channel.mode() == null) {
                 throw new Rejection("frequency", "No radio says where you are; give the frequency and the mode.");
             }
-            return records.record(
+            return records.record(new LineRecords.Possible(
                             book,
                             counted,
                             entry(counted, line, channel.usualReport(), at),
                             channel,
                             at,
-                            sent(book, counted, channel, key(request), line.sentSerial()))
+                            sent(book, counted, channel, key(request), line.sentSerial())))
                     .with("COMMENT", line.note())
                     .with(LogFields.CONTEST_LINE, request.key());
         });
@@ -169,7 +169,7 @@ class ContestLine {
                 .filter(word -> !tunes && (entry.call() != null || !word.matches("[A-Z0-9/]+")))
                 .forEach(word -> problems.add(ContestEntry.unreadSentence(word)));
         Map<String, String> sent = sent(book, counted, channel, key(request), line.sentSerial());
-        AdifFields placed = records.placed(book, counted, entry, channel, now, sent);
+        AdifFields placed = records.placed(new LineRecords.Possible(book, counted, entry, channel, now, sent));
         String noTexts = request.way() == null ? null : sending.obstacle(request.positionId());
         return new ContestLineView(
                 entry.call() == null ? null : entry.call().text(),
@@ -218,8 +218,8 @@ class ContestLine {
                         one.oneSlip(),
                         LineRecords.worth(
                                 counted,
-                                records.placed(
-                                        book, counted, hints.expected(counted, one.call(), now), channel, now, sent))))
+                                records.placed(new LineRecords.Possible(
+                                        book, counted, hints.expected(counted, one.call(), now), channel, now, sent)))))
                 .toList();
     }
 

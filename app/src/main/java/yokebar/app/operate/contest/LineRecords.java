@@ -12,6 +12,7 @@ import yokebar.core.log.contact.AdifFrequency;
 import yokebar.core.log.contact.AdifTime;
 import yokebar.core.log.contact.ContactAdif;
 import yokebar.core.log.contact.Reading;
+import yokebar.core.operate.contest.ContestDefinition;
 import yokebar.core.operate.contest.ContestEntry;
 import yokebar.core.operate.contest.Verdict;
 import yokebar.core.operate.contest.entry.ExchangeRecord;
@@ -26,47 +27,47 @@ class LineRecords {
     }
 
     /**
-     * A contact as it would be logged.
+     * A contact that may be logged.
      *
-     * @param now when it is made
+     * @param at when it is made
      * @param sent by the names of the exchange's fields
      */
-    AdifFields record(
+    record Possible(
             BookRow book,
             CountedBook counted,
             ContestEntry entry,
             Channel channel,
-            Instant now,
-            Map<String, String> sent) {
+            Instant at,
+            Map<String, String> sent) {}
+
+    /** As it would be logged. */
+    AdifFields record(Possible contact) {
+        ContestEntry entry = contact.entry();
+        Channel channel = contact.channel();
+        ContestDefinition definition = contact.counted().definition();
         AdifFields.Builder fields = new AdifFields.Builder();
         fields.put("CALL", String.valueOf(entry.call()));
-        fields.put("QSO_DATE", AdifTime.date(now)).put("TIME_ON", AdifTime.time(now, true));
+        fields.put("QSO_DATE", AdifTime.date(contact.at())).put("TIME_ON", AdifTime.time(contact.at(), true));
         if (channel.band() != null && channel.mode() != null) {
             fields.put("BAND", channel.band().adifName());
             fields.put("FREQ", channel.frequencyHz() == null ? null : AdifFrequency.mhz(channel.frequencyHz()));
             fields.put("MODE", channel.mode().name())
                     .put("SUBMODE", channel.mode().submode());
         }
-        fields.put("STATION_CALLSIGN", book.ownCall)
-                .put("CONTEST_ID", counted.definition().cabrilloName());
-        ExchangeRecord exchange = new ExchangeRecord(counted.definition().exchange());
-        exchange.putSent(sent, fields);
+        fields.put("STATION_CALLSIGN", contact.book().ownCall).put("CONTEST_ID", definition.cabrilloName());
+        ExchangeRecord exchange = new ExchangeRecord(definition.exchange());
+        exchange.putSent(contact.sent(), fields);
         exchange.putReceived(entry.received(), fields);
         return fields.build();
     }
 
     /** The same with entity and zones of the call; null while the call, the frequency or the mode is not known. */
     @Nullable
-    AdifFields placed(
-            BookRow book,
-            CountedBook counted,
-            ContestEntry entry,
-            Channel channel,
-            Instant now,
-            Map<String, String> sent) {
-        return entry.call() == null || channel.band() == null || channel.mode() == null
+    AdifFields placed(Possible contact) {
+        Channel channel = contact.channel();
+        return contact.entry().call() == null || channel.band() == null || channel.mode() == null
                 ? null
-                : reference.placed(record(book, counted, entry, channel, now, sent), now);
+                : reference.placed(record(contact), contact.at());
     }
 
     static @Nullable WorthView worth(CountedBook counted, @Nullable AdifFields placed) {

@@ -1,9 +1,8 @@
 package yokebar.app.operate.contest.team;
 
 import jakarta.persistence.EntityManager;
-import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.Map;
-import java.util.TreeMap;
 import org.springframework.stereotype.Repository;
 import org.springframework.transaction.annotation.Transactional;
 import yokebar.core.basics.band.Band;
@@ -20,7 +19,7 @@ class TakenBands {
     /** The ids of the positions, by the bands, the longest waves first. */
     @Transactional(readOnly = true)
     Map<Band, Long> of(long bookId) {
-        Map<Band, Long> taken = new TreeMap<>(Comparator.naturalOrder());
+        Map<Band, Long> taken = new EnumMap<>(Band.class);
         db.createQuery("from BandRow where key.bookId = :book", BandRow.class)
                 .setParameter("book", bookId)
                 .getResultStream()

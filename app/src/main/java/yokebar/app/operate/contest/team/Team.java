@@ -145,7 +145,7 @@ class Team {
     }
 
     TeamView here(long bookId, PositionAtWork atWork) {
-        books.modes(bookId);
+        books.mustExist(bookId);
         sender(atWork.positionId());
         if (members.here(bookId, atWork)) {
             events.publishEvent(new TeamUpdated());
@@ -165,7 +165,7 @@ class Team {
     }
 
     private MessageRow message(long bookId, long positionId, @Nullable Long toPositionId) {
-        books.modes(bookId);
+        books.mustExist(bookId);
         MessageRow row = new MessageRow();
         row.bookId = bookId;
         row.sentAt = clock.instant();
@@ -183,7 +183,7 @@ class Team {
 
     /** Takes a band for a position alone, or gives it back. One that has left the book leaves its bands to the others. */
     TeamView takeBand(long bookId, String name, long positionId, boolean take) {
-        books.modes(bookId);
+        books.mustExist(bookId);
         sender(positionId);
         Band band = Band.named(name);
         if (band == null) {
@@ -192,7 +192,8 @@ class Team {
         synchronized (taking) {
             Long owner = bands.of(bookId).get(band);
             if (owner != null && owner != positionId && isAtWork(members(bookId), owner)) {
-                throw new Rejection("band", name + " is taken by " + name(owner) + "; ask there to give it back.");
+                throw new Rejection(
+                        "band", band.adifName() + " is taken by " + name(owner) + "; ask there to give it back.");
             }
             if (take) {
                 bands.take(bookId, band, positionId);

@@ -11,6 +11,8 @@ import yokebar.core.operate.contest.ContestMode;
 /** What has to be known of a book that several positions work. */
 public interface TeamBooks {
     /** @throws Rejection when there is no such book */
+    void mustExist(long bookId);
+
     Set<ContestMode> modes(long bookId);
 
     /** What a contact would bring at a position; null while it is not known where that is. */

@@ -1,13 +1,12 @@
 package yokebar.app.operate.contest.team;
 
-import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import yokebar.app.platform.live.LiveMessage;
 import yokebar.app.platform.live.LivePages;
-import yokebar.app.platform.live.LiveTopic;
+import yokebar.app.platform.live.WholeTopic;
 import yokebar.app.sources.radio.RadioUpdated;
 import yokebar.app.sources.radio.Radios;
 import yokebar.core.basics.band.Band;
@@ -15,24 +14,21 @@ import yokebar.core.sources.radio.RadioState;
 
 /** Tells open pages that they have to read again who works a contest book, and what was said. */
 @Component
-class TeamTopic implements LiveTopic {
-    private static final LiveMessage<LiveMessage.Signal> TEAM = LiveMessage.signal("team");
-
-    private final LivePages pages;
+class TeamTopic extends WholeTopic<LiveMessage.Signal> {
     private final Radios radios;
     private final TeamMembers members;
     /** Band and mode of each radio; a page follows a frequency by itself. */
     private final Map<Long, String> places = new ConcurrentHashMap<>();
 
     TeamTopic(LivePages pages, Radios radios, TeamMembers members) {
-        this.pages = pages;
+        super(pages, LiveMessage.signal("team"), LiveMessage.Signal::new);
         this.radios = radios;
         this.members = members;
     }
 
     @EventListener
     void updated(TeamUpdated event) {
-        pages.due(this);
+        due();
     }
 
     @EventListener
@@ -44,17 +40,7 @@ class TeamTopic implements LiveTopic {
         Long hz = state.transmitHz();
         String place = (hz == null ? "" : Band.of(hz)) + " " + state.mode();
         if (!place.equals(places.put(event.radioId(), place))) {
-            pages.dueIfWatched(this);
+            dueIfWatched();
         }
-    }
-
-    @Override
-    public List<LiveMessage<?>> messages() {
-        return List.of(TEAM);
-    }
-
-    @Override
-    public void send(LivePages to) {
-        to.send(TEAM, new LiveMessage.Signal());
     }
 }
