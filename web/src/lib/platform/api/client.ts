@@ -124,6 +124,7 @@ export type TeamView = Schema['TeamView'];
 export type TeamMember = Schema['MemberView'];
 export type TeamMessage = Schema['MessageView'];
 export type PassOption = Schema['PassOption'];
+export type PositionAtWork = Schema['PositionAtWork'];
 export type ContestMultiplier = Schema['MultiplierView'];
 export type ContestPace = Schema['PaceView'];
 export type ContestHour = Schema['HourView'];

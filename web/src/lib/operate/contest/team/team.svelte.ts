@@ -3,6 +3,7 @@ import {
   got,
   Problem,
   type PassOption,
+  type PositionAtWork,
   type TeamMember,
   type TeamMessage,
   type TeamView,
@@ -24,6 +25,8 @@ interface Line {
   readonly id: number | undefined;
   /** Where contacts are made. */
   readonly place: Place;
+  /** Where the radio is; undefined without one. */
+  readonly radioHz: number | undefined;
   readonly steps: { readonly way: Way };
   /** The call that was typed. */
   readonly view: { call?: string } | undefined;
@@ -39,6 +42,16 @@ export class TeamStore {
 
   #answer = new LatestAnswer<TeamView>();
   #line: Line;
+  /**
+   * What the others have to be told of this position. It is text, so that it is another one only when something of it is: not
+   * while the radio is tuned, for where that is everybody knows, and not while something is typed on the line.
+   */
+  #told = $derived.by(() => {
+    const { place, steps, radioHz } = this.#line;
+    const { positionId } = place;
+    const typed = radioHz === undefined ? place : {};
+    return JSON.stringify({ ...typed, positionId, ...(sends(steps.way) ? { way: steps.way } : {}) });
+  });
 
   constructor(line: Line) {
     this.#line = line;
@@ -93,10 +106,9 @@ export class TeamStore {
 
   /** Says where this browser is, and reads where the others are. */
   load(): void {
-    const { id, place, steps } = this.#line;
-    const { positionId } = place;
-    if (id === undefined || positionId === undefined) return;
-    const body = { ...place, positionId, ...(sends(steps.way) ? { way: steps.way } : {}) };
+    const body = JSON.parse(this.#told) as PositionAtWork;
+    const { id } = this.#line;
+    if (id === undefined || body.positionId === undefined) return;
     this.#answer.read(() =>
       got(api.POST('/api/contest-books/{bookId}/team/at-work', { params: { path: { bookId: id } }, body })),
     );

@@ -4,11 +4,13 @@ import { beforeEach, expect, it, vi } from 'vitest';
 import type { TeamMember, TeamMessage, TeamView } from '../../../platform/api/client';
 import { FakeServer } from '../../../platform/shared/fake-server';
 import { onPage, type TestPage } from '../../../platform/shared/on-page';
+import { bookServer, bookStore, memory, READ, view } from '../test-book';
 import { TeamStore } from './team.svelte';
 import TeamPanel from './TeamPanel.svelte';
 import TeamStrip from './TeamStrip.svelte';
 
 const TEAM = '/api/contest-books/3/team';
+const AT_WORK = `POST ${TEAM}/at-work`;
 
 const DESK: TeamMember = { positionId: 1, name: 'Desk', frequencyHz: 14_025_000, band: '20m', mode: 'CW' };
 const TABLET: TeamMember = { positionId: 2, name: 'Tablet', frequencyHz: 7_010_000, band: '40m', mode: 'CW' };
@@ -37,6 +39,7 @@ class FakeLine {
     frequency: '14025',
     mode: 'CW',
   };
+  radioHz: number | undefined = undefined;
   steps = { way: 'RUN' as const };
   view: { call?: string } | undefined = undefined;
   done: string[] = [];
@@ -53,7 +56,7 @@ const back = vi.fn();
 onPage((fresh) => (page = fresh));
 
 beforeEach(() => {
-  server = new FakeServer().on(`POST ${TEAM}/at-work`, whole());
+  server = new FakeServer().on(AT_WORK, whole());
   line = new FakeLine();
   team = new TeamStore(line);
   page.page.stores.add(team);
@@ -69,7 +72,7 @@ const alt = (key: string) => fireEvent.keyDown(window, { key, altKey: true });
 
 it('says where this position is, and shows where the others are', async () => {
   await strip();
-  expect(server.sent[`POST ${TEAM}/at-work`]).toEqual({
+  expect(server.sent[AT_WORK]).toEqual({
     positionId: 1,
     way: 'RUN',
     frequency: '14025',
@@ -79,8 +82,31 @@ it('says where this position is, and shows where the others are', async () => {
   expect(screen.queryByText('Desk')).toBeNull();
 });
 
+it('says nothing new while the radio is tuned or something is typed on the line', async () => {
+  const open = bookStore(memory());
+  server = bookServer().on(AT_WORK, whole());
+  const heldAt = (frequencyHz: number) => view({ fromRadio: true, frequencyHz, mode: 'CW' });
+  server.on(READ, heldAt(14_025_000));
+  await open.open(3);
+  await waitFor(() => expect(open.radioHz).toBe(14_025_000));
+  team = new TeamStore(open);
+  page.page.stores.add(team);
+  await strip();
+  const asked = () => server.requests.filter((one) => one === AT_WORK).length;
+  expect(asked()).toBe(1);
+  expect(server.sent[AT_WORK]).toEqual({ positionId: 1 });
+  for (const hz of [14_026_000, 14_027_000]) {
+    server.on(READ, heldAt(hz));
+    open.type(`w1q${hz}`);
+    await waitFor(() => expect(open.radioHz).toBe(hz));
+  }
+  open.work('RUN', '2026-10-24T00:00:00Z');
+  await waitFor(() => expect(server.sent[AT_WORK]).toEqual({ positionId: 1, way: 'RUN' }));
+  expect(asked()).toBe(2);
+});
+
 it('shows nothing where nobody else works the book', async () => {
-  server.on(`POST ${TEAM}/at-work`, whole({ members: [DESK] }));
+  server.on(AT_WORK, whole({ members: [DESK] }));
   page.render(TeamStrip, { onback: back });
   await waitFor(() => expect(team.view).toBeDefined());
   expect(screen.queryByRole('group')).toBeNull();
@@ -122,7 +148,7 @@ it('takes the station that was passed here first, by key', async () => {
     said({ id: 7, call: 'VE3QAA', frequencyHz: 14_025_000, toPositionId: 1, to: 'Desk', taken: true }),
     said({ id: 6, call: 'N1QAC', frequencyHz: 7_010_000, toPositionId: 2, to: 'Tablet' }),
   ];
-  server.on(`POST ${TEAM}/at-work`, whole({ messages })).on(`POST ${TEAM}/stations/8/take`, whole());
+  server.on(AT_WORK, whole({ messages })).on(`POST ${TEAM}/stations/8/take`, whole());
   await strip();
   expect(screen.getByText(/Take W1QAB from Tablet/)).toBeTruthy();
   await alt('t');
@@ -138,7 +164,7 @@ it('shows what was said lately to all or to here, and not what this position sai
     said({ id: 3, text: 'Soup?' }),
     said({ id: 2, text: 'Old', at: old }),
   ];
-  server.on(`POST ${TEAM}/at-work`, whole({ messages }));
+  server.on(AT_WORK, whole({ messages }));
   await strip();
   expect(screen.getByText(/Tablet: Soup\?/)).toBeTruthy();
   expect(team.news(Date.now() + 11 * 60_000)).toBeUndefined();
@@ -173,7 +199,7 @@ it('takes the own band and gives it back', async () => {
 });
 
 it('says what a team needs where only this position has the book open', async () => {
-  server.on(`POST ${TEAM}/at-work`, whole({ members: [DESK] }));
+  server.on(AT_WORK, whole({ members: [DESK] }));
   team.load();
   page.render(TeamPanel);
   await screen.findByText(/Only this position has the book open/);
