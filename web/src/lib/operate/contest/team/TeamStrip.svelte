@@ -23,7 +23,7 @@
   const { coming, others } = $derived({ coming: team.coming, others: team.others });
 
   // Whatever is said of this position and is different now is told to the others.
-  $effect(() => team.load());
+  $effect(() => team.tell());
 
   /** A turning knob is followed at once; for the others, what is known. */
   const hz = ({ radioId, frequencyHz }: TeamMember) =>

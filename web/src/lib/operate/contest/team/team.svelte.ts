@@ -99,13 +99,13 @@ export class TeamStore {
   /** While the book is open, the others are told so; the end of it is returned. */
   watch(): () => void {
     this.#answer.value = undefined;
-    this.load();
-    const beat = setInterval(() => this.load(), BEAT_MS);
+    this.tell();
+    const beat = setInterval(() => this.tell(), BEAT_MS);
     return () => clearInterval(beat);
   }
 
   /** Says where this browser is, and reads where the others are. */
-  load(): void {
+  tell(): void {
     const body = JSON.parse(this.#told) as PositionAtWork;
     const { id } = this.#line;
     if (id === undefined || body.positionId === undefined) return;
@@ -114,9 +114,20 @@ export class TeamStore {
     );
   }
 
+  /**
+   * Reads again, and says nothing: two browsers at one position that say different things would answer each other for ever.
+   */
+  load(): void {
+    const { id } = this.#line;
+    if (id === undefined) return;
+    this.#answer.read(() =>
+      got(api.GET('/api/contest-books/{bookId}/team', { params: { path: { bookId: id } } })),
+    );
+  }
+
   /** @return whether it was sent */
   async say(text: string): Promise<boolean> {
-    await this.#tell((bookId, positionId) =>
+    await this.#change((bookId, positionId) =>
       got(
         api.POST('/api/contest-books/{bookId}/team/messages', {
           params: { path: { bookId } },
@@ -128,7 +139,7 @@ export class TeamStore {
   }
 
   takeBand(band: string, take: boolean): Promise<void> {
-    return this.#tell((bookId, positionId) =>
+    return this.#change((bookId, positionId) =>
       got(
         api.PUT('/api/contest-books/{bookId}/team/bands/{band}', {
           params: { path: { bookId, band } },
@@ -159,7 +170,7 @@ export class TeamStore {
     const call = this.passing?.call;
     this.passing = undefined;
     if (!call) return;
-    await this.#tell((bookId, positionId) =>
+    await this.#change((bookId, positionId) =>
       got(
         api.POST('/api/contest-books/{bookId}/team/stations', {
           params: { path: { bookId } },
@@ -177,7 +188,7 @@ export class TeamStore {
   async takeStation(message: TeamMessage): Promise<void> {
     this.#line.wipe();
     this.#line.type(`${message.call?.toLowerCase() ?? ''} `);
-    await this.#tell((bookId) =>
+    await this.#change((bookId) =>
       got(
         api.POST('/api/contest-books/{bookId}/team/stations/{id}/take', {
           params: { path: { bookId, id: message.id } },
@@ -186,7 +197,7 @@ export class TeamStore {
     );
   }
 
-  #tell(ask: (bookId: number, positionId: number) => Promise<TeamView>): Promise<void> {
+  #change(ask: (bookId: number, positionId: number) => Promise<TeamView>): Promise<void> {
     const { id, place } = this.#line;
     const { positionId } = place;
     return this.doing.during('', async () => {

@@ -105,6 +105,14 @@ it('says nothing new while the radio is tuned or something is typed on the line'
   expect(asked()).toBe(2);
 });
 
+it('reads again without a word when something is different', async () => {
+  await strip();
+  server.on(`GET ${TEAM}`, whole({ members: [DESK, { ...TABLET, name: 'Tent' }] }));
+  team.load();
+  await screen.findByText('Tent CW');
+  expect(server.requests).toEqual([AT_WORK, `GET ${TEAM}`]);
+});
+
 it('shows nothing where nobody else works the book', async () => {
   server.on(AT_WORK, whole({ members: [DESK] }));
   page.render(TeamStrip, { onback: back });
@@ -191,7 +199,7 @@ it('takes the own band and gives it back', async () => {
     `PUT ${TEAM}/bands/20m`,
     whole({ bands: [{ band: '20m', positionId: 1, name: 'Desk', atWork: true }] }),
   );
-  team.load();
+  team.tell();
   page.render(TeamPanel);
   await fireEvent.click(await screen.findByText('Take 20m'));
   await fireEvent.click(await screen.findByText('Give 20m back'));
@@ -200,7 +208,7 @@ it('takes the own band and gives it back', async () => {
 
 it('says what a team needs where only this position has the book open', async () => {
   server.on(AT_WORK, whole({ members: [DESK] }));
-  team.load();
+  team.tell();
   page.render(TeamPanel);
   await screen.findByText(/Only this position has the book open/);
 });

@@ -41,6 +41,7 @@ class TeamTest extends ContestTest {
         members = atWork(tablet, "14045", "CW").path("members");
         assertThat(members.get(1).path("warning").asString()).isEqualTo("Desk is on 20m, too.");
         assertThat(members.get(0).path("warning").asString()).isEqualTo("Tablet is on 20m, too.");
+        assertThat(get(path("/team")).path("members")).hasSize(2);
         assertThat(team("/at-work", Map.of("positionId", 999)).statusCode()).isEqualTo(404);
     }
 

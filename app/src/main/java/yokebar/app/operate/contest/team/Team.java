@@ -58,7 +58,12 @@ class Team {
         }
     }
 
-    TeamView view(long bookId) {
+    TeamView of(long bookId) {
+        books.mustExist(bookId);
+        return view(bookId);
+    }
+
+    private TeamView view(long bookId) {
         List<Member> all = members(bookId);
         Map<Band, Long> taken = bands.of(bookId);
         return new TeamView(

@@ -2,6 +2,7 @@ package yokebar.app.operate.contest.team;
 
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -45,6 +46,12 @@ class TeamController {
      * @param call of the station
      */
     record StationToPass(long positionId, @Nullable Long toPositionId, @Nullable String call) {}
+
+    /** Who works the book, whose bands are, and what was said. */
+    @GetMapping
+    TeamView team(@PathVariable long bookId) {
+        return team.of(bookId);
+    }
 
     /** Says that the book is open at a position, as it does every minute; answers who else is at work. */
     @StoresNothing
