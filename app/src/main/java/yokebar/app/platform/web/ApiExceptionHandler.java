@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.multipart.MultipartException;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.OnConflict;
 
 /** A sentence for what no feature expected. */
 @RestControllerAdvice
@@ -82,6 +83,11 @@ class ApiExceptionHandler {
             return ProblemDetail.forStatusAndDetail(
                     HttpStatus.INSUFFICIENT_STORAGE,
                     "The log could not be written, so nothing was stored. Is the disk full? Try again in a moment.");
+        }
+        if (OnConflict.isOne(e)) {
+            return ProblemDetail.forStatusAndDetail(
+                    HttpStatus.CONFLICT,
+                    "Somebody else changed this in the same moment, so nothing was stored. See what is there now, and save again.");
         }
         LOG.error("A request could not be answered", e);
         return ProblemDetail.forStatusAndDetail(

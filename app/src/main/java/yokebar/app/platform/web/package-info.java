@@ -2,7 +2,7 @@
 @NullMarked
 @ApplicationModule(
         id = "platform.web",
-        allowedDependencies = {"platform.configuration", "platform.rejection"})
+        allowedDependencies = {"platform.configuration", "platform.rejection", "platform.storage"})
 package yokebar.app.platform.web;
 
 import org.jspecify.annotations.NullMarked;

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import yokebar.app.platform.configuration.YokebarProperties;
+import yokebar.app.platform.storage.OnConflict;
 import yokebar.app.platform.storage.Storage;
 
 /** Second copy, backups and restoring over HTTP. */
@@ -91,7 +92,7 @@ class SafetyController {
     /** Changes where backups go and how many are kept. */
     @PutMapping
     SafetyView save(@RequestBody SafetySettings.SafetyDraft draft) {
-        settings.save(draft);
+        OnConflict.tryAgain(() -> settings.save(draft));
         return view();
     }
 

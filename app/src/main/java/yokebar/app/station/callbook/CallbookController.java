@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.OnConflict;
 import yokebar.app.platform.storage.StoresNothing;
 import yokebar.core.basics.call.Call;
 
@@ -78,7 +79,7 @@ class CallbookController {
     /** Sets up the callbook on the network. */
     @PutMapping
     CallbookView save(@RequestBody CallbookStore.CallbookDraft draft) {
-        store.save(draft);
+        OnConflict.tryAgain(() -> store.save(draft));
         return view();
     }
 

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.platform.storage.OnConflict;
 
 /** The positions over HTTP. Which one a browser is at, the browser remembers. */
 @RestController
@@ -36,14 +37,14 @@ class PositionController {
     /** Changes the operator, place, radio or call of a position. */
     @PutMapping("/{id}")
     List<PositionView> change(@PathVariable long id, @RequestBody PositionDraft draft) {
-        positions.save(id, draft);
+        OnConflict.tryAgain(() -> positions.save(id, draft));
         return positions.views();
     }
 
     /** A browser sat down there. */
     @PostMapping("/{id}/sit-down")
     List<PositionView> sitDown(@PathVariable long id) {
-        positions.sitDown(id);
+        OnConflict.tryAgain(() -> positions.sitDown(id));
         return positions.views();
     }
 

@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import yokebar.app.platform.storage.OnConflict;
 
 /** The station over HTTP. Every change answers with the whole station as it is then. */
 @RestController
@@ -32,14 +33,14 @@ class StationController {
     /** Sets the station's own call. */
     @PutMapping
     StationView setOwnCall(@RequestBody OwnCall call) {
-        station.setOwnCall(call.ownCall() == null ? "" : call.ownCall());
+        OnConflict.tryAgain(() -> station.setOwnCall(call.ownCall() == null ? "" : call.ownCall()));
         return station.view();
     }
 
     /** What is left out stays as it is. */
     @PutMapping("/preferences")
     StationView prefer(@RequestBody Preferences preferences) {
-        station.prefer(preferences);
+        OnConflict.tryAgain(() -> station.prefer(preferences));
         return station.view();
     }
 

@@ -6,6 +6,7 @@
             "platform.configuration",
             "platform.live",
             "platform.rejection",
+            "platform.storage",
             "station.reference",
             "station.settings"
         })

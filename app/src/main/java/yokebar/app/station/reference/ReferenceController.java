@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.multipart.MultipartFile;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.OnConflict;
 import yokebar.core.basics.entity.Entities;
 import yokebar.core.basics.station.StationList;
 
@@ -92,7 +93,7 @@ class ReferenceController {
     /** Sets where newer lists are fetched. */
     @PutMapping
     ReferenceView save(@RequestBody ReferenceUpdates.ReferenceDraft draft) {
-        updates.save(draft);
+        OnConflict.tryAgain(() -> updates.save(draft));
         return view();
     }
 

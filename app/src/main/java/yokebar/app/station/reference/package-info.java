@@ -2,7 +2,13 @@
 @NullMarked
 @ApplicationModule(
         id = "station.reference",
-        allowedDependencies = {"platform.configuration", "platform.rejection", "platform.web", "station.settings"})
+        allowedDependencies = {
+            "platform.configuration",
+            "platform.rejection",
+            "platform.storage",
+            "platform.web",
+            "station.settings"
+        })
 package yokebar.app.station.reference;
 
 import org.jspecify.annotations.NullMarked;

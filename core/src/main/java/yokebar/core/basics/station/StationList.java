@@ -85,7 +85,7 @@ public final class StationList {
         }
         if (edition == null) {
             throw new IllegalArgumentException(
-                    "The line that says how old the list is is missing, such as \"edition | 2026-11-20\".");
+                    "The line with the day the list was made is missing, such as \"edition | 2026-11-20\".");
         }
         return new StationList(edition, byContest, calls);
     }

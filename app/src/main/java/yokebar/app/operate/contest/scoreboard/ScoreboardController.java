@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.OnConflict;
 import yokebar.core.basics.call.Call;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
@@ -149,7 +150,7 @@ class ScoreboardController {
     /** Sets up the scoreboard. */
     @PutMapping
     ScoreboardView setUpScoreboard(@RequestBody ScoreboardSettings.ScoreboardDraft draft) {
-        settings.save(draft);
+        OnConflict.tryAgain(() -> settings.save(draft));
         return scoreboard();
     }
 

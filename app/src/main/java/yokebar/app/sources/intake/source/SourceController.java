@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.OnConflict;
 import yokebar.app.sources.intake.decide.HeldContacts;
 import yokebar.app.sources.intake.file.FollowedFiles;
 import yokebar.app.sources.intake.file.FoundLogs;
@@ -107,9 +108,9 @@ class SourceController {
     @PutMapping("/{id}")
     List<SourceView> change(@PathVariable long id, @RequestBody SourceDraft draft) {
         if (isFile(id)) {
-            files.change(id, draft);
+            OnConflict.tryAgain(() -> files.change(id, draft));
         } else {
-            ports.change(id, draft);
+            OnConflict.tryAgain(() -> ports.change(id, draft));
         }
         return all();
     }
