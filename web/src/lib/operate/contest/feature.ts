@@ -36,6 +36,8 @@ export const contest: FeatureFactory = (stores) => {
     return book && { id: book.id, name: book.contest };
   };
   async function load() {
+    // A Yokebar that was started again knows nobody.
+    team.tell();
     await Promise.all([books.load(), open.load(), toSend.load()]);
     // Which contest runs, and what stations are worth in it, may be different.
     onAir.moved();

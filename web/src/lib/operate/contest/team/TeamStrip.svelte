@@ -20,7 +20,8 @@
   let first = $state<HTMLButtonElement | null>(null);
 
   const news = $derived(team.news(clock.now));
-  const { coming, others } = $derived({ coming: team.coming, others: team.others });
+  const coming = $derived(team.coming(clock.now));
+  const { others } = $derived(team);
 
   // Whatever is said of this position and is different now is told to the others.
   $effect(() => team.tell());

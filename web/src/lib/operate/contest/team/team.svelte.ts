@@ -11,12 +11,13 @@ import {
 import { Doing } from '../../../platform/shared/doing.svelte';
 import { kiloHertz } from '../../../platform/shared/format';
 import { LatestAnswer } from '../../../platform/shared/latest-answer.svelte';
+import { LatestQuestion } from '../../../platform/shared/latest-question';
 import type { Place } from '../receiving/heard-calls.svelte';
 import { sends, type Way } from '../sending/line-steps.svelte';
 import { texts } from './texts';
 
 const BEAT_MS = 60_000;
-/** A message stands beside the line for so long. */
+/** A message, or a station that is passed on, stands beside the line for so long. */
 const NEWS_MS = 10 * 60_000;
 
 /** What is needed of the contest line. */
@@ -34,6 +35,8 @@ interface Line {
   type(text: string): void;
 }
 
+const isNew = ({ at }: TeamMessage, now: number) => now - Date.parse(at) < NEWS_MS;
+
 /** The positions that work the open book together. */
 export class TeamStore {
   readonly doing = new Doing();
@@ -41,6 +44,8 @@ export class TeamStore {
   passing = $state.raw<{ call: string; options: PassOption[] } | undefined>(undefined);
 
   #answer = new LatestAnswer<TeamView>();
+  /** A question of its own: reading must not take the place of telling. */
+  #telling = new LatestQuestion();
   #line: Line;
   /**
    * What the others have to be told of this position. It is text, so that it is another one only when something of it is: not
@@ -74,10 +79,14 @@ export class TeamStore {
     return this.view?.members.filter((one) => one.positionId !== this.#line.place.positionId) ?? [];
   }
 
-  /** The station that was passed here first and that nobody has taken. */
-  get coming(): TeamMessage | undefined {
+  /**
+   * The station that was passed here first and that nobody has taken; one that did not come for long does not come any more.
+   *
+   * @param now ms since 1970
+   */
+  coming(now: number): TeamMessage | undefined {
     return this.view?.messages.findLast(
-      (one) => one.call !== undefined && !one.taken && one.toPositionId === this.#line.place.positionId,
+      (one) => one.call !== undefined && !one.taken && this.#isForUs(one) && isNew(one, now),
     );
   }
 
@@ -87,8 +96,7 @@ export class TeamStore {
    * @param now ms since 1970
    */
   news(now: number): TeamMessage | undefined {
-    const newest = this.view?.messages.find((one) => one.call === undefined && this.#isForUs(one));
-    return newest && now - Date.parse(newest.at) < NEWS_MS ? newest : undefined;
+    return this.view?.messages.find((one) => one.call === undefined && this.#isForUs(one) && isNew(one, now));
   }
 
   #isForUs({ from, toPositionId }: TeamMessage): boolean {
@@ -109,8 +117,12 @@ export class TeamStore {
     const body = JSON.parse(this.#told) as PositionAtWork;
     const { id } = this.#line;
     if (id === undefined || body.positionId === undefined) return;
-    this.#answer.read(() =>
-      got(api.POST('/api/contest-books/{bookId}/team/at-work', { params: { path: { bookId: id } }, body })),
+    const params = { path: { bookId: id } };
+    // What keeps it from being told keeps it from being read, too, and is said then.
+    this.#telling.ask(
+      () =>
+        got(api.POST('/api/contest-books/{bookId}/team/at-work', { params, body })).catch(() => undefined),
+      () => this.load(),
     );
   }
 

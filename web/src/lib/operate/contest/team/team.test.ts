@@ -11,6 +11,7 @@ import TeamStrip from './TeamStrip.svelte';
 
 const TEAM = '/api/contest-books/3/team';
 const AT_WORK = `POST ${TEAM}/at-work`;
+const TEAM_NOW = `GET ${TEAM}`;
 
 const DESK: TeamMember = { positionId: 1, name: 'Desk', frequencyHz: 14_025_000, band: '20m', mode: 'CW' };
 const TABLET: TeamMember = { positionId: 2, name: 'Tablet', frequencyHz: 7_010_000, band: '40m', mode: 'CW' };
@@ -30,6 +31,8 @@ const said = (more: Partial<TeamMessage>): TeamMessage => ({
   taken: false,
   ...more,
 });
+
+const longAgo = () => new Date(Date.now() - 11 * 60_000).toISOString();
 
 /** The contest line of the desk. */
 class FakeLine {
@@ -56,12 +59,16 @@ const back = vi.fn();
 onPage((fresh) => (page = fresh));
 
 beforeEach(() => {
-  server = new FakeServer().on(AT_WORK, whole());
+  server = new FakeServer();
+  answer(whole());
   line = new FakeLine();
   team = new TeamStore(line);
   page.page.stores.add(team);
   back.mockClear();
 });
+
+/** How things stand with the team. */
+const answer = (view: TeamView) => server.on(AT_WORK, view).on(TEAM_NOW, view);
 
 async function strip() {
   page.render(TeamStrip, { onback: back });
@@ -84,7 +91,8 @@ it('says where this position is, and shows where the others are', async () => {
 
 it('says nothing new while the radio is tuned or something is typed on the line', async () => {
   const open = bookStore(memory());
-  server = bookServer().on(AT_WORK, whole());
+  server = bookServer();
+  answer(whole());
   const heldAt = (frequencyHz: number) => view({ fromRadio: true, frequencyHz, mode: 'CW' });
   server.on(READ, heldAt(14_025_000));
   await open.open(3);
@@ -107,14 +115,23 @@ it('says nothing new while the radio is tuned or something is typed on the line'
 
 it('reads again without a word when something is different', async () => {
   await strip();
-  server.on(`GET ${TEAM}`, whole({ members: [DESK, { ...TABLET, name: 'Tent' }] }));
+  server.on(TEAM_NOW, whole({ members: [DESK, { ...TABLET, name: 'Tent' }] }));
   team.load();
   await screen.findByText('Tent CW');
-  expect(server.requests).toEqual([AT_WORK, `GET ${TEAM}`]);
+  expect(server.requests).toEqual([AT_WORK, TEAM_NOW, TEAM_NOW]);
+});
+
+it('tells what it has to though it reads meanwhile', async () => {
+  await strip();
+  team.load();
+  team.tell();
+  team.load();
+  team.load();
+  await waitFor(() => expect(server.requests.filter((one) => one === AT_WORK)).toHaveLength(2));
 });
 
 it('shows nothing where nobody else works the book', async () => {
-  server.on(AT_WORK, whole({ members: [DESK] }));
+  answer(whole({ members: [DESK] }));
   page.render(TeamStrip, { onback: back });
   await waitFor(() => expect(team.view).toBeDefined());
   expect(screen.queryByRole('group')).toBeNull();
@@ -155,8 +172,9 @@ it('takes the station that was passed here first, by key', async () => {
     said({ id: 8, call: 'W1QAB', frequencyHz: 14_025_000, toPositionId: 1, to: 'Desk' }),
     said({ id: 7, call: 'VE3QAA', frequencyHz: 14_025_000, toPositionId: 1, to: 'Desk', taken: true }),
     said({ id: 6, call: 'N1QAC', frequencyHz: 7_010_000, toPositionId: 2, to: 'Tablet' }),
+    said({ id: 5, call: 'W9QAD', at: longAgo(), frequencyHz: 14_025_000, toPositionId: 1, to: 'Desk' }),
   ];
-  server.on(AT_WORK, whole({ messages })).on(`POST ${TEAM}/stations/8/take`, whole());
+  answer(whole({ messages })).on(`POST ${TEAM}/stations/8/take`, whole());
   await strip();
   expect(screen.getByText(/Take W1QAB from Tablet/)).toBeTruthy();
   await alt('t');
@@ -165,14 +183,13 @@ it('takes the station that was passed here first, by key', async () => {
 });
 
 it('shows what was said lately to all or to here, and not what this position said', async () => {
-  const old = new Date(Date.now() - 11 * 60_000).toISOString();
   const messages = [
     said({ id: 5, from: 'Desk', text: 'Back in five' }),
     said({ id: 4, text: 'For the tent', toPositionId: 3, to: 'Tent' }),
     said({ id: 3, text: 'Soup?' }),
-    said({ id: 2, text: 'Old', at: old }),
+    said({ id: 2, text: 'Old', at: longAgo() }),
   ];
-  server.on(AT_WORK, whole({ messages }));
+  answer(whole({ messages }));
   await strip();
   expect(screen.getByText(/Tablet: Soup\?/)).toBeTruthy();
   expect(team.news(Date.now() + 11 * 60_000)).toBeUndefined();
@@ -207,8 +224,15 @@ it('takes the own band and gives it back', async () => {
 });
 
 it('says what a team needs where only this position has the book open', async () => {
-  server.on(AT_WORK, whole({ members: [DESK] }));
+  answer(whole({ members: [DESK] }));
   team.tell();
   page.render(TeamPanel);
   await screen.findByText(/Only this position has the book open/);
+});
+
+it('says why the team cannot be read', async () => {
+  server = new FakeServer().on(TEAM_NOW, { title: 'no', detail: 'There is no contest book 3.' }, 404);
+  team.tell();
+  page.render(TeamPanel);
+  await screen.findByText('There is no contest book 3.');
 });
