@@ -10,6 +10,8 @@
   const view = $derived(team.view);
   const takenBy = (band: string | undefined) => view?.bands.find((one) => one.band === band);
   const isOurs = (band: string | undefined) => takenBy(band)?.positionId === team.here?.positionId;
+  /** Whoever left the book leaves its bands to the others. */
+  const isFree = (band: string | undefined) => isOurs(band) || !takenBy(band)?.atWork;
   const away = $derived(
     view?.bands.filter((one) => !view.members.some((member) => member.band === one.band)) ?? [],
   );
@@ -47,7 +49,7 @@
             {takenBy(one.band)?.positionId === one.positionId
               ? texts.bandIsTaken(one.band ?? '')
               : (one.band ?? '')}
-            {#if one.band && one.positionId === team.here?.positionId && (!takenBy(one.band) || isOurs(one.band))}
+            {#if one.band && one.positionId === team.here?.positionId && isFree(one.band)}
               {@const band = one.band}
               <button class="more" onclick={() => void team.takeBand(band, !isOurs(band))}
                 >{isOurs(band) ? texts.giveTheBandBack(band) : texts.takeTheBand(band)}</button
@@ -64,7 +66,7 @@
       {texts.takenBands}
       {#each away as one (one.band)}
         <span>{texts.isTakenBy(one.band, one.name)}</span>
-        {#if isOurs(one.band) || !one.atWork}
+        {#if isFree(one.band)}
           <button class="more" onclick={() => void team.takeBand(one.band, false)}
             >{texts.giveTheBandBack(one.band)}</button
           >

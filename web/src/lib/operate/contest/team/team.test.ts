@@ -223,6 +223,14 @@ it('takes the own band and gives it back', async () => {
   await waitFor(() => expect(server.sent[`PUT ${TEAM}/bands/20m`]).toEqual({ positionId: 1, take: false }));
 });
 
+it.each([true, false])('takes a band of a position that has left, and of no other: %s', async (atWork) => {
+  answer(whole({ bands: [{ band: '20m', positionId: 7, name: 'Tent', atWork }] }));
+  team.tell();
+  page.render(TeamPanel);
+  await screen.findByText('Desk');
+  expect(screen.queryAllByText('Take 20m')).toHaveLength(atWork ? 0 : 1);
+});
+
 it('says what a team needs where only this position has the book open', async () => {
   answer(whole({ members: [DESK] }));
   team.tell();

@@ -43,7 +43,7 @@ class BookPace {
                     pace.last60Minutes(),
                     pace.last10Contacts(),
                     pace.last100Contacts(),
-                    pace.operating().toMinutes(),
+                    pace.spent().operating().toMinutes(),
                     minutes(left),
                     pace.spent().running().toMinutes(),
                     pace.spent().searching().toMinutes(),

@@ -23,7 +23,6 @@ import yokebar.core.operate.contest.limit.Limit;
  * @param last60Minutes rate of the last hour
  * @param last10Contacts rate since the tenth contact from the end; null while there are fewer
  * @param last100Contacts likewise for the hundredth
- * @param operating time between contacts, but for breaks
  * @param spent where the time went
  * @param breaks from how long on a time without contacts is a break
  * @param hours hours by the clock in which there is a contact, the earliest first
@@ -33,7 +32,6 @@ public record ContestPace(
         int last60Minutes,
         @Nullable Integer last10Contacts,
         @Nullable Integer last100Contacts,
-        Duration operating,
         TimeSpent spent,
         Duration breaks,
         List<Hour> hours) {
@@ -79,7 +77,6 @@ public record ContestPace(
                 since(counting, end.minus(Duration.ofHours(1))),
                 rate(counting, 10, end),
                 rate(counting, 100, end),
-                operating(working, breaks),
                 TimeSpent.of(working, breaks, definition.from(), end),
                 breaks,
                 hours(definition, contacts, power));
@@ -100,17 +97,6 @@ public record ContestPace(
         long seconds =
                 Duration.between(counting.get(counting.size() - last), end).toSeconds();
         return (int) Math.round((double) last * SECONDS_IN_HOUR / Math.max(1, seconds));
-    }
-
-    private static Duration operating(List<ContestContact> contacts, Duration breaks) {
-        Duration operating = Duration.ZERO;
-        Instant last = null;
-        for (ContestContact contact : contacts) {
-            Duration gap = last == null ? Duration.ZERO : Duration.between(last, contact.start());
-            operating = gap.compareTo(breaks) < 0 ? operating.plus(gap) : operating;
-            last = contact.start();
-        }
-        return operating;
     }
 
     private static List<Hour> hours(ContestDefinition definition, List<ContestScore.Judged> contacts, String power) {

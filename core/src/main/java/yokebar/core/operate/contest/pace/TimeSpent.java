@@ -61,6 +61,11 @@ public record TimeSpent(Duration running, Duration searching, Duration unknown, 
                 off);
     }
 
+    /** Time between contacts, but for breaks. */
+    public Duration operating() {
+        return running.plus(searching).plus(unknown);
+    }
+
     private static List<Way> ways(List<ContestContact> contacts) {
         List<Way> ways = new ArrayList<>();
         Map<Band, Integer> lastOnBand = new EnumMap<>(Band.class);

@@ -73,7 +73,7 @@ class ContestPaceTest {
     void aBreakIsNoOperatingTime() {
         worked("12:10", "DL1QAA", "14").worked("12:39", "W1QAA", "5").worked("13:10", "W2QAA", "5");
         worked("13:15", "W2QAA", "5");
-        assertThat(pace("15:00").operating())
+        assertThat(pace("15:00").spent().operating())
                 .as("29 minutes, a break, 5 to a dupe")
                 .isEqualTo(Duration.ofMinutes(34));
     }
