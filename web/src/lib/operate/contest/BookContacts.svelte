@@ -42,7 +42,10 @@
           <td>{one.band}</td>
           <td>{one.mode}</td>
           <td class="mono">{one.received}</td>
-          <td>{one.worth.counts ? worthWords(one.worth).join(' · ') : one.worth.reason}</td>
+          <td>
+            {one.worth.counts ? worthWords(one.worth).join(' · ') : one.worth.reason}
+            {#if one.adjudicator}<span class="found">{texts.theCheckFound(one.adjudicator)}</span>{/if}
+          </td>
         </tr>
       {/each}
     </tbody>
@@ -55,6 +58,11 @@
 <style>
   td {
     height: 28px;
+  }
+
+  .found {
+    margin-left: 8px;
+    color: var(--yb-trouble);
   }
 
   .lost td {

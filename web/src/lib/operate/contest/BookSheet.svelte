@@ -17,6 +17,7 @@
   import ContestLine from './ContestLine.svelte';
   import ScoreBoard from './ScoreBoard.svelte';
   import BoardPanel from './board/BoardPanel.svelte';
+  import HandInPanel from './handing-in/HandInPanel.svelte';
   import TextsPanel from './sending/TextsPanel.svelte';
   import { TeamStore } from './team/team.svelte';
   import TeamPanel from './team/TeamPanel.svelte';
@@ -47,6 +48,7 @@
     texts.textsToSend,
     texts.scoreboard,
     texts.team,
+    texts.handIn,
   ];
   let panel = $state(Number(tabMemory.getItem(PANEL_KEY) ?? 0));
 
@@ -133,6 +135,7 @@
             score={store.score.score}
           />
         {:else if panel === 7}<TeamPanel />
+        {:else if panel === 8}<HandInPanel bookId={id} until={book.until} score={store.score} />
         {:else}<BookContacts contacts={store.contacts} score={store.score} />{/if}
       </div>
     {:else if !store.problem}

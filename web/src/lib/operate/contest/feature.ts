@@ -7,6 +7,7 @@ import { PositionStore } from '../../station/position/positions.svelte';
 import { OnAirStore } from '../onair/on-air.svelte';
 import { OpenBookStore } from './book.svelte';
 import { BoardStore } from './board/board.svelte';
+import { HandInStore } from './handing-in/hand-in.svelte';
 import { BookStore } from './books.svelte';
 import ContestView from './ContestView.svelte';
 import { DefinitionStore } from './definition/definitions.svelte';
@@ -22,6 +23,7 @@ export const contest: FeatureFactory = (stores) => {
   const books = stores.add(new BookStore());
   stores.add(new DefinitionStore());
   stores.add(new BoardStore());
+  stores.add(new HandInStore());
   const toSend = stores.add(new TextStore());
   const open = stores.add(
     new OpenBookStore(

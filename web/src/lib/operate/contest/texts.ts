@@ -14,6 +14,7 @@ export const texts = {
   points: 'Points',
   brings: 'Brings',
   bonus: (points: TextPart) => `bonus ${points}`,
+  theCheckFound: (words: TextPart) => `Check: ${words}`,
   theLatest: (shown: TextPart, all: TextPart) => `The latest ${shown} of ${all}.`,
 
   // BookFindings
@@ -25,7 +26,6 @@ export const texts = {
     `${serial} (sent to ${call} at ${at})`,
   whatIsOdd: 'What is odd',
   atStake: 'At stake',
-  changeTo: (call: TextPart) => `Change to ${call}`,
 
   // BookForm
   newBook: 'New contest book',
@@ -103,6 +103,7 @@ export const texts = {
   logHeader: 'Log header',
   textsToSend: 'Texts',
   scoreboard: 'Scoreboard',
+  handIn: 'Hand in',
   team: 'Team',
   contestBook: 'Contest book',
   readingTheBook: 'Reading the contest book…',

@@ -58,12 +58,12 @@ export class HookupStore {
   }
 
   get sources(): Hookup[] {
-    return this.all.filter((h) => !['SERVICE', 'SCOREBOARD', 'CLOCK', 'COPY'].includes(h.kind));
+    return this.all.filter((h) => !['SERVICE', 'CONTEST', 'CLOCK', 'COPY'].includes(h.kind));
   }
 
   /** Where something goes; a scoreboard only while it is used. */
   get services(): Hookup[] {
-    return this.all.filter((h) => h.kind === 'SERVICE' || (h.kind === 'SCOREBOARD' && h.state !== 'OFF'));
+    return this.all.filter((h) => h.kind === 'SERVICE' || (h.kind === 'CONTEST' && h.state !== 'OFF'));
   }
 
   /** Feeds nothing, but everything depends on it. */

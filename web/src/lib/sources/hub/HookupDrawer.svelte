@@ -131,7 +131,7 @@
     {#if lane}<p><a href={`#/services?lane=${lane.id}`}>{texts.seeItsLane}</a></p>{/if}
     {#if hookup.kind === 'COPY'}<p><a href="#/station/safety">{texts.chooseTheFolder}</a></p>{/if}
     {#if hookup.kind === 'CALLBOOK'}<p><a href="#/station/callbook">{texts.setTheCallbookUp}</a></p>{/if}
-    {#if hookup.kind === 'SCOREBOARD'}<p><a href="#/contest">{texts.setTheScoreboardUp}</a></p>{/if}
+    {#if hookup.kind === 'CONTEST'}<p><a href="#/contest">{texts.setItUpInABook}</a></p>{/if}
     {#if hookup.kind === 'CLOCK'}<p><a href="#/station/clocks">{texts.chooseTheTimeServer}</a></p>{/if}
     {#if feed}<FeedPanel {feed} />{/if}
     {#if program}<ProgramPanel {program} />{/if}

@@ -51,7 +51,7 @@
     CALLBOOK: '#/station/callbook',
     CLOCK: '#/station/clocks',
     COPY: '#/station/safety',
-    SCOREBOARD: '#/contest',
+    CONTEST: '#/contest',
     PROGRAM: '#/intake/sources',
   };
 

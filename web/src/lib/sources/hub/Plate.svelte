@@ -20,7 +20,7 @@
   <span class="foot">
     <Notch state={hookup.state} />
     {#if hookup.state === 'TROUBLE'}<span class="reason">{hookup.brief ?? hookup.reason}</span>
-    {:else if hookup.kind === 'SERVICE' || hookup.kind === 'SCOREBOARD'}<CloudUpload size={16} />
+    {:else if hookup.kind === 'SERVICE' || hookup.kind === 'CONTEST'}<CloudUpload size={16} />
     {:else if hookup.id.startsWith('radio-')}<Radio size={16} />
     {:else if hookup.id.startsWith('rotor-')}<Compass size={16} />
     {:else}<Terminal size={16} />{/if}

@@ -18,7 +18,7 @@ export const texts = {
   setItUpSo: 'Set it up so',
   itWasTakenDown: 'It was taken down.',
   findOutWhatAnswersThere: 'Find out what answers there',
-  setTheScoreboardUp: 'Set it up in a contest book, under Scoreboard',
+  setItUpInABook: 'Set it up in a contest book, under Scoreboard or Hand in',
   seeItsLane: 'See its lane',
   chooseTheFolder: 'Choose the folder',
   setTheCallbookUp: 'Set the callbook up',

@@ -15,6 +15,7 @@ public abstract class AppTest extends RunningTest {
     /** What is set up, which a test that changes it puts back; and the contacts, which were taken out before. */
     private static final Set<String> SETTINGS = Set.of(
             "flyway_schema_history",
+            "adjudicator",
             "callbook",
             "callbook_answer",
             "callbook_file_entry",

@@ -15,7 +15,7 @@ import yokebar.standins.demo.DemoSetup;
  * {@code YOKEBAR_HF_RADIO_PORT}, {@code YOKEBAR_VHF_RADIO_PORT}, {@code YOKEBAR_ROTATOR_PORT},
  * {@code YOKEBAR_TIME_SERVER_PORT}, {@code YOKEBAR_CALLBOOK_PORT}, {@code YOKEBAR_REFERENCE_PORT}, {@code YOKEBAR_PORTABLE_PORT},
  * {@code YOKEBAR_QUAYSIDE_PORT}, {@code YOKEBAR_POSTBAG_PORT}, {@code YOKEBAR_MAIL_PORT}, {@code YOKEBAR_NODE_PORT}, {@code YOKEBAR_SKIMMER_PORT},
- * {@code YOKEBAR_SCOREBOARD_PORT}, {@code YOKEBAR_SANDPIPER_PORT}, {@code YOKEBAR_DUNLIN_PORT},
+ * {@code YOKEBAR_SCOREBOARD_PORT}, {@code YOKEBAR_SANDPIPER_PORT}, {@code YOKEBAR_DUNLIN_PORT}, {@code YOKEBAR_ADJUDICATOR_PORT},
  * {@code YOKEBAR_SERIAL_FOLDER} (where the serial ports appear), {@code YOKEBAR_WORLD_SEED}, {@code YOKEBAR_DEMO_TEMPO}
  * (seconds between contacts, 0 for none).
  */
@@ -49,7 +49,8 @@ public final class Main {
                         number("YOKEBAR_SKIMMER_PORT", 7413),
                         number("YOKEBAR_SCOREBOARD_PORT", 7414),
                         number("YOKEBAR_SANDPIPER_PORT", 7415),
-                        number("YOKEBAR_DUNLIN_PORT", 7416)),
+                        number("YOKEBAR_DUNLIN_PORT", 7416),
+                        number("YOKEBAR_ADJUDICATOR_PORT", 7417)),
                 Path.of(setting("YOKEBAR_SERIAL_FOLDER", "serial"))));
         Runtime.getRuntime().addShutdownHook(new Thread(standIns::close));
         System.out.println("Backstage is at " + standIns.backstage().address());

@@ -25,6 +25,7 @@ import yokebar.standins.device.Rotator;
 import yokebar.standins.device.SerialLine;
 import yokebar.standins.device.SerialLines;
 import yokebar.standins.device.VhfRadio;
+import yokebar.standins.faircopy.FairCopy;
 import yokebar.standins.mail.MailGateway;
 import yokebar.standins.net.NetVoices;
 import yokebar.standins.picture.SlowScanProgram;
@@ -82,6 +83,7 @@ public final class StandIns implements AutoCloseable {
      * @param scoreboard of the live scoreboard
      * @param sandpiper of the program with two decoders of radioteletype
      * @param dunlin of the program with one
+     * @param adjudicator of the adjudicator of contests
      */
     public record LoopbackPorts(
             int hfRadio,
@@ -98,8 +100,9 @@ public final class StandIns implements AutoCloseable {
             int skimmer,
             int scoreboard,
             int sandpiper,
-            int dunlin) {
-        public static final LoopbackPorts FREE = new LoopbackPorts(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
+            int dunlin,
+            int adjudicator) {
+        public static final LoopbackPorts FREE = new LoopbackPorts(0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
     }
 
     private final World world;
@@ -108,6 +111,7 @@ public final class StandIns implements AutoCloseable {
     private final Postbag postbag;
     private final MailGateway mail;
     private final TallyHo scoreboard;
+    private final FairCopy adjudicator;
     private final HfRadio hfRadio;
     private final VhfRadio vhfRadio;
     private final Rotator rotator;
@@ -143,6 +147,11 @@ public final class StandIns implements AutoCloseable {
         mail = new MailGateway(
                 settings.folder().resolve("mail"), settings.devices().mail(), countersign::take);
         scoreboard = new TallyHo(world, settings.clock(), settings.devices().scoreboard());
+        adjudicator = new FairCopy(
+                world,
+                settings.clock(),
+                settings.folder().resolve("fair-copy"),
+                settings.devices().adjudicator());
         hfRadio = new HfRadio(settings.devices().hfRadio());
         vhfRadio = new VhfRadio(settings.devices().vhfRadio());
         rotator = new Rotator(settings.devices().rotator());
@@ -182,7 +191,7 @@ public final class StandIns implements AutoCloseable {
         backstage = new Backstage(
                 new ProgramKnobs(program, linked, portable, slowScan, voices, List.of(sandpiper, dunlin)),
                 new ServiceKnobs(countersign, callbook, almanac),
-                new DeliveryKnobs(quayside, postbag, mail, scoreboard),
+                new DeliveryKnobs(quayside, postbag, mail, scoreboard, adjudicator),
                 new DeviceKnobs(hfRadio, vhfRadio, rotator, timeServer, serialLines),
                 new AirKnobs(air, node, skimmer),
                 settings.backstagePort());
@@ -231,6 +240,11 @@ public final class StandIns implements AutoCloseable {
     /** The live scoreboard. */
     public TallyHo scoreboard() {
         return scoreboard;
+    }
+
+    /** The adjudicator of contests. */
+    public FairCopy adjudicator() {
+        return adjudicator;
     }
 
     public HfRadio hfRadio() {
@@ -312,6 +326,7 @@ public final class StandIns implements AutoCloseable {
         rotator.close();
         mail.close();
         scoreboard.close();
+        adjudicator.close();
         quayside.close();
         postbag.close();
         countersign.close();

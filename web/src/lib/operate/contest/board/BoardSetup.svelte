@@ -1,42 +1,19 @@
 <script lang="ts">
-  import { Button, PasswordInput } from 'carbon-components-svelte';
   import { useStore } from '../../../platform/page/stores';
   import SavingInput from '../../../platform/shared/SavingInput.svelte';
+  import AccountFields from '../account/AccountFields.svelte';
   import { BoardStore } from './board.svelte';
   import { texts } from './texts';
 
   const store = useStore(BoardStore);
   const view = $derived(store.view);
-  let password = $state('');
+  const hint = $derived(
+    view ? `${texts.atMostEvery(view.allowedEverySeconds)}. ${texts.theClubIsInTheHeader}` : '',
+  );
 </script>
 
 {#if view}
-  <div class="setup" role="group" aria-label={texts.setUpTheScoreboard}>
-    <SavingInput
-      label={texts.address}
-      placeholder={texts.none}
-      value={view.address ?? ''}
-      saved={store.saving.saved('address')}
-      fault={store.saving.fault('address', 'address')}
-      onsave={(address) => store.save('address', { address })}
-    />
-    <SavingInput
-      label={texts.account}
-      placeholder={texts.none}
-      value={view.account ?? ''}
-      saved={store.saving.saved('account')}
-      fault={store.saving.fault('account', 'account')}
-      onsave={(account) => store.save('account', { account })}
-    />
-    <PasswordInput
-      size="sm"
-      labelText={texts.password}
-      helperText={view.hasPassword ? texts.oneIsStored : texts.onlyForThis}
-      bind:value={password}
-      on:blur={async () => {
-        if (password !== '' && (await store.save('password', { password }))) password = '';
-      }}
-    />
+  <AccountFields {store} label={texts.setUpTheScoreboard} name={texts.thisScoreboard} {hint}>
     <SavingInput
       label={texts.team}
       placeholder={texts.none}
@@ -52,41 +29,5 @@
       fault={store.saving.fault('everyMinutes', 'everyMinutes')}
       onsave={(minutes) => store.save('everyMinutes', { everyMinutes: Number(minutes) || 0 })}
     />
-    <div class="act">
-      <Button size="small" kind="tertiary" disabled={store.busy} on:click={() => void store.test()}
-        >{texts.test}</Button
-      >
-      <Button
-        size="small"
-        kind="ghost"
-        disabled={!view.hasPassword}
-        on:click={() => void store.save('password', { clearPassword: true })}>{texts.clearPassword}</Button
-      >
-    </div>
-  </div>
-  {#if view.secretNotice}<p class="trouble" role="alert">{view.secretNotice}</p>{/if}
-  <p class="muted">
-    {#if store.busy}{texts.asking}{:else if store.notice}<span role="status">{store.notice}</span>
-    {:else}{texts.atMostEvery(view.allowedEverySeconds)}. {texts.theClubIsInTheHeader}{/if}
-  </p>
+  </AccountFields>
 {/if}
-
-<style>
-  .setup {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
-    gap: 8px 24px;
-    align-items: start;
-    max-width: 1040px;
-  }
-
-  .act {
-    display: flex;
-    gap: 8px;
-    padding-top: 22px;
-  }
-
-  p {
-    margin: 8px 0 16px;
-  }
-</style>

@@ -36,19 +36,12 @@ export const texts = {
 
   // BoardSetup
   setUpTheScoreboard: 'The scoreboard',
-  address: 'Address',
-  account: 'Account',
-  password: 'Password',
+  thisScoreboard: 'this scoreboard',
   none: 'none',
-  oneIsStored: 'One is stored; leave this empty to keep it',
-  onlyForThis: 'Only for this scoreboard',
   team: 'Team',
   everyMinutes: 'Post every … minutes',
   atMostEvery: (seconds: TextPart) => `The scoreboard takes one every ${seconds} s at most`,
   theClubIsInTheHeader: 'Your club is the one in the log header.',
-  test: 'Test',
-  clearPassword: 'Clear password',
-  asking: 'Asking the scoreboard…',
 
   // BoardByHand
   postByHand: 'Post a score by hand',

@@ -56,6 +56,7 @@ public final class Backstage implements AutoCloseable {
                 .on("/api/postbag/", request -> deliveries.postbag(request.path(), words(request)))
                 .on("/api/mail/", request -> answer(deliveries.mail(request.path(), words(request))))
                 .on("/api/scoreboard/", request -> answer(deliveries.scoreboard(request.path(), words(request))))
+                .on("/api/adjudicator/", request -> answer(deliveries.adjudicator(request.path(), words(request))))
                 .on("/api/callbook/", request -> answer(services.callbook(request.path(), words(request))))
                 .on("/api/reference/", request -> answer(services.reference(request.path(), words(request))))
                 .on("/api/radio/", request -> answer(devices.radio(request.path(), words(request))))

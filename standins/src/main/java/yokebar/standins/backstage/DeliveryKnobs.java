@@ -1,9 +1,11 @@
 package yokebar.standins.backstage;
 
 import java.io.IOException;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import yokebar.standins.faircopy.FairCopy;
 import yokebar.standins.http.HttpService.Answer;
 import yokebar.standins.mail.MailGateway;
 import yokebar.standins.postbag.Postbag;
@@ -16,12 +18,15 @@ public final class DeliveryKnobs {
     private final Postbag postbag;
     private final MailGateway mail;
     private final TallyHo scoreboard;
+    private final FairCopy adjudicator;
 
-    public DeliveryKnobs(Quayside quayside, Postbag postbag, MailGateway mail, TallyHo scoreboard) {
+    public DeliveryKnobs(
+            Quayside quayside, Postbag postbag, MailGateway mail, TallyHo scoreboard, FairCopy adjudicator) {
         this.quayside = quayside;
         this.postbag = postbag;
         this.mail = mail;
         this.scoreboard = scoreboard;
+        this.adjudicator = adjudicator;
     }
 
     Map<String, Object> state() {
@@ -30,6 +35,7 @@ public final class DeliveryKnobs {
         state.put("postbag", postbag.summary());
         state.put("mail", mail.summary());
         state.put("scoreboard", scoreboard.summary());
+        state.put("adjudicator", adjudicator.summary());
         return state;
     }
 
@@ -74,6 +80,15 @@ public final class DeliveryKnobs {
             return true;
         }
         return scoreboard.turn(knob, words);
+    }
+
+    /** Answers whether there is such a knob. */
+    boolean adjudicator(String knob, Map<String, String> words) throws IOException {
+        if (knob.equals("check")) {
+            adjudicator.setCheckTakes(Duration.ofSeconds(Long.parseLong(words.getOrDefault("seconds", "60"))));
+            return true;
+        }
+        return adjudicator.turn(knob, words);
     }
 
     /** Answers whether there is such a knob. */

@@ -1,6 +1,7 @@
 package yokebar.app.operate.contest;
 
 import java.time.Instant;
+import org.jspecify.annotations.Nullable;
 import yokebar.app.operate.contest.line.WorthView;
 
 /**
@@ -13,6 +14,14 @@ import yokebar.app.operate.contest.line.WorthView;
  * @param mode such as {@code CW} or {@code phone}
  * @param received the exchange as it was received
  * @param worth what it brings
+ * @param adjudicator what the adjudicator's check found; null when nothing, or the log was not checked
  */
 record BookContactView(
-        long contactId, Instant start, String call, String band, String mode, String received, WorthView worth) {}
+        long contactId,
+        Instant start,
+        String call,
+        String band,
+        String mode,
+        String received,
+        WorthView worth,
+        @Nullable String adjudicator) {}

@@ -14,6 +14,8 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.log.store.EntityFields;
+import yokebar.app.operate.contest.adjudicator.ContestLogs;
+import yokebar.app.operate.contest.adjudicator.HandedInLogs;
 import yokebar.app.operate.contest.line.WorthView;
 import yokebar.app.operate.contest.report.ContestTable;
 import yokebar.core.basics.band.Band;
@@ -30,14 +32,25 @@ import yokebar.core.operate.contest.report.ContestReport;
 
 /** The contacts of a book: as a list with what each brings, and as the log for the adjudicator. */
 @Service
-class BookContacts {
+class BookContacts implements ContestLogs {
+    private final ContestBooks books;
     private final BookScores scores;
     private final BookPace pace;
     private final ContactLog log;
     private final EntityFields entities;
+    private final HandedInLogs handedIn;
     private final Clock clock;
 
-    BookContacts(BookScores scores, BookPace pace, ContactLog log, EntityFields entities, Clock clock) {
+    BookContacts(
+            ContestBooks books,
+            BookScores scores,
+            BookPace pace,
+            ContactLog log,
+            EntityFields entities,
+            HandedInLogs handedIn,
+            Clock clock) {
+        this.books = books;
+        this.handedIn = handedIn;
         this.scores = scores;
         this.pace = pace;
         this.log = log;
@@ -109,12 +122,13 @@ class BookContacts {
 
     /** Those on the bands and in the modes of the contest, the latest first, at most so many. */
     List<BookContactView> latest(BookRow book, int max) {
+        Map<Long, String> found = handedIn.findings(book.number());
         return scores.ask(book, counted -> {
             List<Map.Entry<Long, Contact>> all = contestContacts(counted);
             Collections.reverse(all);
             return all.stream()
                     .limit(max)
-                    .map(entry -> view(counted, entry.getKey(), entry.getValue()))
+                    .map(entry -> view(counted, entry.getKey(), entry.getValue(), found.get(entry.getKey())))
                     .toList();
         });
     }
@@ -130,7 +144,7 @@ class BookContacts {
                 .collect(Collectors.toCollection(ArrayList::new));
     }
 
-    private static BookContactView view(CountedBook counted, long id, Contact contact) {
+    private static BookContactView view(CountedBook counted, long id, Contact contact, @Nullable String adjudicator) {
         ContestContact seen = counted.inContest(id, contact);
         return new BookContactView(
                 id,
@@ -139,18 +153,30 @@ class BookContacts {
                 contact.band().adifName(),
                 seen.mode().written(),
                 String.join(" ", received(counted, seen).values()),
-                WorthView.of(Objects.requireNonNull(counted.score().verdict(id))));
+                WorthView.of(Objects.requireNonNull(counted.score().verdict(id))),
+                adjudicator);
+    }
+
+    String cabrillo(BookRow book) {
+        return written(book).text();
+    }
+
+    @Override
+    public WrittenLog written(long bookId) {
+        return written(books.find(bookId));
     }
 
     /** All contacts on the bands and in the modes of the contest; the adjudicator finds the dupes by himself. */
-    String cabrillo(BookRow book) {
+    private WrittenLog written(BookRow book) {
         return scores.ask(book, counted -> {
-            List<Map.Entry<String, String>> header = BookHeader.of(
-                    book, counted.definition(), counted.score().score().score());
-            List<ContestCabrillo.Row> rows = contestContacts(counted).stream()
+            long claimed = counted.score().score().score();
+            List<Map.Entry<Long, Contact>> contacts = contestContacts(counted);
+            List<ContestCabrillo.Row> rows = contacts.stream()
                     .map(entry -> row(book, counted, entry.getKey(), entry.getValue()))
                     .toList();
-            return ContestCabrillo.text(counted.definition(), header, rows);
+            String text = ContestCabrillo.text(
+                    counted.definition(), BookHeader.of(book, counted.definition(), claimed), rows);
+            return new WrittenLog(text, contacts.stream().map(Map.Entry::getKey).toList(), claimed);
         });
     }
 

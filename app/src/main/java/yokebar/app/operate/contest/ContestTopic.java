@@ -2,6 +2,7 @@ package yokebar.app.operate.contest;
 
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
+import yokebar.app.operate.contest.adjudicator.HandInChanged;
 import yokebar.app.operate.contest.sending.ContestTextsChanged;
 import yokebar.app.platform.live.LiveMessage;
 import yokebar.app.platform.live.LivePages;
@@ -17,6 +18,11 @@ class ContestTopic extends WholeTopic<LiveMessage.Signal> {
 
     @TransactionalEventListener(fallbackExecution = true)
     void updated(ContestUpdated event) {
+        due();
+    }
+
+    @TransactionalEventListener
+    void handInChanged(HandInChanged event) {
         due();
     }
 

@@ -7,13 +7,10 @@ import java.nio.file.Files;
 import java.nio.file.LinkOption;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -29,6 +26,7 @@ import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.picture.Picture;
 import yokebar.core.basics.picture.PictureScaling;
 import yokebar.core.basics.picture.UnreadablePictureException;
+import yokebar.core.basics.text.Sha256;
 import yokebar.core.sources.radio.RadioCompletion;
 import yokebar.core.sources.radio.RadioMode;
 import yokebar.links.sources.followed.FolderFollower;
@@ -117,7 +115,7 @@ class PictureIntake implements FolderFollower.Receiver {
             byte[] content = stream.readNBytes(Picture.MAX_BYTES + 1);
             Picture picture = Picture.read(content);
             byte[] thumbnail = PictureScaling.thumbnail(picture.image(), THUMBNAIL_SIDE);
-            return new Received(file, picture, sha256(content), thumbnail, content);
+            return new Received(file, picture, Sha256.hex(content), thumbnail, content);
         }
     }
 
@@ -171,13 +169,5 @@ class PictureIntake implements FolderFollower.Receiver {
             row.frequencyHz = hz;
             row.mode = mode == null ? null : mode.label();
         });
-    }
-
-    private static String sha256(byte[] content) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java platform has SHA-256", e);
-        }
     }
 }

@@ -13,7 +13,7 @@ public interface Hookup {
         CALLBOOK,
         CLOCK,
         COPY,
-        SCOREBOARD,
+        CONTEST,
         SERVICE,
         TEXT
     }

@@ -9,14 +9,12 @@ import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.SocketTimeoutException;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HexFormat;
 import java.util.List;
 import yokebar.core.basics.call.Call;
+import yokebar.core.basics.text.Sha256;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
 
@@ -113,7 +111,7 @@ public final class RadioMail {
         say(
                 out,
                 "OFFER countersign " + part.letter() + " " + part.part() + " " + part.parts() + " " + content.length
-                        + " " + sha256(content));
+                        + " " + Sha256.hex(content));
         String answer = readLine(in);
         if (answer.equals("HAVE")) {
             progress.arrived(part, content.length);
@@ -194,14 +192,6 @@ public final class RadioMail {
                 "The gateway at " + host + ":" + port + " " + what + ".",
                 "What it acknowledged is there; start another session and it goes on from there.",
                 cause);
-    }
-
-    private static String sha256(byte[] content) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(content));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
     }
 
     private static void say(OutputStream out, String line) throws IOException {

@@ -2,13 +2,11 @@ package yokebar.links.station.reference;
 
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Duration;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.Map;
 import tools.jackson.databind.JsonNode;
+import yokebar.core.basics.text.Sha256;
 import yokebar.links.platform.status.ServiceUnreachable;
 import yokebar.links.platform.web.WebService;
 
@@ -51,7 +49,7 @@ public final class ReferencePublisher {
     /** @throws ServiceUnreachable also when it did not arrive as it was published */
     public String fetch(Edition edition) throws ServiceUnreachable {
         byte[] content = accepted(web.send(web.request(edition.path()).build())).body();
-        if (!HexFormat.of().formatHex(digest(content)).equalsIgnoreCase(edition.sha256())) {
+        if (!Sha256.hex(content).equalsIgnoreCase(edition.sha256())) {
             throw web.nonsense("sent edition " + edition.edition() + " damaged: its checksum is another", null);
         }
         return new String(content, StandardCharsets.UTF_8);
@@ -62,13 +60,5 @@ public final class ReferencePublisher {
             throw web.nonsense("says: " + WebService.words(answer), null);
         }
         return answer;
-    }
-
-    private static byte[] digest(byte[] content) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(content);
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
     }
 }

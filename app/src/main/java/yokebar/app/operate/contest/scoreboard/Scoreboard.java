@@ -39,7 +39,7 @@ public class Scoreboard extends ServiceHookup {
     private final RowCache<String, TallyHoClient> client = new RowCache<>();
 
     Scoreboard(ScoreboardSettings settings, RunningContests contests, Hookups hookups, Clock clock) {
-        super(ID, Kind.SCOREBOARD, NAME, hookups, clock);
+        super(ID, Kind.CONTEST, NAME, hookups, clock);
         this.settings = settings;
         this.contests = contests;
         this.clock = clock;

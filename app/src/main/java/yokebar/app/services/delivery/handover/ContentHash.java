@@ -2,13 +2,11 @@ package yokebar.app.services.delivery.handover;
 
 import java.math.BigDecimal;
 import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
+import yokebar.core.basics.text.Sha256;
 import yokebar.core.log.adif.AdifFields;
 
 /**
@@ -47,13 +45,7 @@ public final class ContentHash {
         StringBuilder text = new StringBuilder();
         sorted.forEach(
                 (name, value) -> text.append(name).append(BETWEEN).append(value).append(BETWEEN));
-        try {
-            byte[] digest =
-                    MessageDigest.getInstance("SHA-256").digest(text.toString().getBytes(StandardCharsets.UTF_8));
-            return ByteBuffer.wrap(digest).getLong() & ~EDITION_BITS | EDITION;
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
+        return ByteBuffer.wrap(Sha256.of(text.toString())).getLong() & ~EDITION_BITS | EDITION;
     }
 
     /** Whether these fields are known to be others than those of which the hash was made. */

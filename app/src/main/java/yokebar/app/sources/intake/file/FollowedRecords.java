@@ -2,9 +2,6 @@ package yokebar.app.sources.intake.file;
 
 import jakarta.persistence.EntityManager;
 import java.nio.ByteBuffer;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -12,6 +9,7 @@ import java.util.Set;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
+import yokebar.core.basics.text.Sha256;
 
 /**
  * Which records of followed files were dealt with. Programs write their files anew, cut them and move them; by this no record
@@ -66,11 +64,6 @@ class FollowedRecords {
 
     /** Of 2^64 values, so that among a million texts two alike by chance are not to be expected. */
     static long hash(String text) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(text.getBytes(StandardCharsets.UTF_8));
-            return ByteBuffer.wrap(digest).getLong();
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException("every Java has SHA-256", e);
-        }
+        return ByteBuffer.wrap(Sha256.of(text)).getLong();
     }
 }
