@@ -69,6 +69,7 @@ public final class YokebarProcess implements AutoCloseable {
                 FreePorts.tcp(),
                 FreePorts.tcp(),
                 FreePorts.tcp(),
+                FreePorts.tcp(),
                 FreePorts.tcp());
     }
 

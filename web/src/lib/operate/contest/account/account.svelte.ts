@@ -64,6 +64,7 @@ export abstract class AccountStore<V extends Account, D extends AccountDraft> im
   /** While it is waited for, nothing else can be asked. */
   protected async waiting(what: () => Promise<unknown>): Promise<void> {
     this.busy = true;
+    this.problem = '';
     await this.doing(what);
     this.busy = false;
   }

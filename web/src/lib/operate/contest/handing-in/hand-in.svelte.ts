@@ -6,44 +6,44 @@ export class HandInStore extends AccountStore<Adjudicator, AdjudicatorDraft> {
   log = $state.raw<HandIn | undefined>(undefined);
 
   #bookId: number | undefined;
+  /** Counts what was asked: an answer to an earlier question may be what was there before. */
+  #asked = 0;
 
   async load(bookId: number): Promise<void> {
     if (this.#bookId !== bookId) {
       this.log = undefined;
       this.#bookId = bookId;
     }
+    const params = { path: { id: bookId } };
     await this.doing(async () => {
-      const params = { path: { id: bookId } };
-      const [view, log] = await Promise.all([
+      const [view] = await Promise.all([
         got(api.GET('/api/adjudicator')),
-        got(api.GET('/api/contest-books/{id}/hand-in', { params })),
+        this.#read(got(api.GET('/api/contest-books/{id}/hand-in', { params }))),
       ]);
       this.view = view;
-      this.#keep(bookId, log);
     });
   }
 
   handIn(bookId: number): Promise<void> {
     const params = { path: { id: bookId } };
-    return this.waiting(async () => {
-      this.#keep(bookId, await got(api.POST('/api/contest-books/{id}/hand-in', { params })));
-    });
+    return this.waiting(() => this.#read(got(api.POST('/api/contest-books/{id}/hand-in', { params }))));
   }
 
   /** Asks for the report now. */
   ask(bookId: number): Promise<void> {
     const params = { path: { id: bookId } };
-    return this.waiting(async () => {
-      this.#keep(bookId, await got(api.POST('/api/contest-books/{id}/hand-in/report', { params })));
-    });
+    return this.waiting(() =>
+      this.#read(got(api.POST('/api/contest-books/{id}/hand-in/report', { params }))),
+    );
+  }
+
+  async #read(answer: Promise<HandIn>): Promise<void> {
+    const question = ++this.#asked;
+    const log = await answer;
+    if (question === this.#asked) this.log = log;
   }
 
   protected put(body: AdjudicatorDraft): Promise<Adjudicator> {
     return got(api.PUT('/api/adjudicator', { body }));
-  }
-
-  /** Meanwhile another book may have been opened. */
-  #keep(bookId: number, log: HandIn): void {
-    if (bookId === this.#bookId) this.log = log;
   }
 }

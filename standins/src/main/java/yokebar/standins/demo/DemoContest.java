@@ -34,31 +34,35 @@ final class DemoContest {
         this.world = world;
     }
 
-    /** Last year's contest, too, so that there is something to be better than. */
+    /** Last year's contest, too, so that there is something to be better than; its log was handed in. */
     void add() throws IOException, InterruptedException {
         Instant from = Instant.now().truncatedTo(ChronoUnit.HOURS).minus(Duration.ofHours(3));
-        begin(from.minus(Duration.ofDays(364)), WORKED_LAST_YEAR, 420, 0);
+        long lastYear = begin(from.minus(Duration.ofDays(364)), WORKED_LAST_YEAR, 420, 0);
+        api.post("api/contest-books/" + lastYear + "/hand-in", Map.of());
         begin(from, WORKED, 150, GOAL);
     }
 
-    private void begin(Instant from, int contacts, int apart, long goal) throws IOException, InterruptedException {
+    /** @return the id of the book */
+    private long begin(Instant from, int contacts, int apart, long goal) throws IOException, InterruptedException {
         api.postText("api/contest-definitions", definition(from, from.plus(Duration.ofHours(24))));
         api.upload(
                 "api/imports",
                 "lamplighter.adi",
                 worked(from, contacts, apart).getBytes(StandardCharsets.UTF_8),
                 Map.of());
-        api.post(
-                "api/contest-books",
-                Map.of(
-                        "contest",
-                        "Lamplighter Day",
-                        "power",
-                        "LOW",
-                        "goal",
-                        goal,
-                        "header",
-                        Map.of("CLUB", "Ilha do Farol Radio Club", "LOCATION", "Corvo")));
+        return api.post(
+                        "api/contest-books",
+                        Map.of(
+                                "contest",
+                                "Lamplighter Day",
+                                "power",
+                                "LOW",
+                                "goal",
+                                goal,
+                                "header",
+                                Map.of("CLUB", "Ilha do Farol Radio Club", "LOCATION", "Corvo")))
+                .path("id")
+                .asLong();
     }
 
     private static String definition(Instant from, Instant until) {

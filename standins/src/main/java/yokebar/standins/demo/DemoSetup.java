@@ -15,6 +15,7 @@ import yokebar.standins.StandIns;
 import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.device.VhfRadio;
+import yokebar.standins.faircopy.FairCopy;
 import yokebar.standins.postbag.Postbag;
 import yokebar.standins.quayside.Quayside;
 import yokebar.standins.tallyho.TallyHo;
@@ -50,8 +51,9 @@ public final class DemoSetup {
         }
         furnishStation();
         importHistory();
-        new DemoContest(api, standIns.world()).add();
         scoreboard();
+        adjudicator();
+        new DemoContest(api, standIns.world()).add();
         pictures().receive(standIns.hfRadio().front());
         // The same contacts come as datagrams, too: each is one contact all the same.
         api.post(
@@ -307,6 +309,18 @@ public final class DemoSetup {
                         TallyHo.PASSWORD,
                         "everyMinutes",
                         2));
+    }
+
+    private void adjudicator() throws IOException, InterruptedException {
+        api.put(
+                "api/adjudicator",
+                Map.of(
+                        "address",
+                        standIns.adjudicator().address(),
+                        "account",
+                        FairCopy.ACCOUNT,
+                        "password",
+                        FairCopy.PASSWORD));
     }
 
     private void importHistory() throws IOException, InterruptedException {

@@ -16,6 +16,7 @@ import yokebar.app.log.store.ContactLog;
 import yokebar.app.log.store.EntityFields;
 import yokebar.app.operate.contest.adjudicator.ContestLogs;
 import yokebar.app.operate.contest.adjudicator.HandedInLogs;
+import yokebar.app.operate.contest.adjudicator.HandedInLogs.CheckFinding;
 import yokebar.app.operate.contest.line.WorthView;
 import yokebar.app.operate.contest.report.ContestTable;
 import yokebar.core.basics.band.Band;
@@ -122,7 +123,7 @@ class BookContacts implements ContestLogs {
 
     /** Those on the bands and in the modes of the contest, the latest first, at most so many. */
     List<BookContactView> latest(BookRow book, int max) {
-        Map<Long, String> found = handedIn.findings(book.number());
+        Map<Long, CheckFinding> found = handedIn.findings(book.number());
         return scores.ask(book, counted -> {
             List<Map.Entry<Long, Contact>> all = contestContacts(counted);
             Collections.reverse(all);
@@ -144,7 +145,7 @@ class BookContacts implements ContestLogs {
                 .collect(Collectors.toCollection(ArrayList::new));
     }
 
-    private static BookContactView view(CountedBook counted, long id, Contact contact, @Nullable String adjudicator) {
+    private static BookContactView view(CountedBook counted, long id, Contact contact, @Nullable CheckFinding found) {
         ContestContact seen = counted.inContest(id, contact);
         return new BookContactView(
                 id,
@@ -154,7 +155,8 @@ class BookContacts implements ContestLogs {
                 seen.mode().written(),
                 String.join(" ", received(counted, seen).values()),
                 WorthView.of(Objects.requireNonNull(counted.score().verdict(id))),
-                adjudicator);
+                // Once the call is corrected, there is nothing to say any more.
+                found == null || contact.call().text().equals(found.rightCall()) ? null : found.words());
     }
 
     String cabrillo(BookRow book) {

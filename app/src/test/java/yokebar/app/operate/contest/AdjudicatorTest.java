@@ -126,6 +126,7 @@ class AdjudicatorTest extends ContestTest {
         assertThat(handedIn().path("findings").path(0).has("rightCall"))
                 .as("it has the right call by now")
                 .isFalse();
+        assertThat(get(path("/contacts")).path(1).has("adjudicator")).isFalse();
         String before = send(request(path("/hand-in/log")).GET()).body();
         assertThat(before).contains(slip);
         JsonNode again = ok(handIn());

@@ -39,14 +39,22 @@ public class HandedInLogs {
     /** A log whose report is asked for. */
     record AwaitedReport(long bookId, String receipt) {}
 
-    /** What the check found for each contact of a book. */
+    /**
+     * What the check found of a contact.
+     *
+     * @param words what is wrong
+     * @param rightCall the call that should stand there; null when none is named
+     */
+    public record CheckFinding(String words, @Nullable String rightCall) {}
+
+    /** What the check found, by contact; the first where there is more. */
     @Transactional(readOnly = true)
-    public Map<Long, String> findings(long bookId) {
-        Map<Long, String> findings = new HashMap<>();
+    public Map<Long, CheckFinding> findings(long bookId) {
+        Map<Long, CheckFinding> findings = new HashMap<>();
         find(bookId).ifPresent(row -> row.findings.stream()
                 .filter(finding -> finding.contactId != null)
                 .forEach(finding ->
-                        findings.merge(finding.contactId, finding.words, (one, other) -> one + "; " + other)));
+                        findings.putIfAbsent(finding.contactId, new CheckFinding(finding.words, finding.rightCall))));
         return findings;
     }
 
