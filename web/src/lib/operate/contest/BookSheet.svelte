@@ -175,6 +175,11 @@
     max-width: 1160px;
   }
 
+  /* Nine of them stand beside each other in a window of 1280. */
+  .panels :global(.bx--content-switcher-btn) {
+    padding: 0 10px;
+  }
+
   /* The score and the line stay in sight; in a low window everything scrolls. */
   .panel {
     flex: 1;

@@ -52,7 +52,9 @@
 
   const RECEIVED_LINES = 3;
   const heard = new HeardCalls();
-  const lines = $derived(book.radioteletype ? lastLines(received.now.agreed, RECEIVED_LINES) : []);
+  /** After the contest nobody is worked from it any more, and the room is needed for the report. */
+  const receives = $derived(book.radioteletype && !fromPaper && clock.now < Date.parse(book.until));
+  const lines = $derived(receives ? lastLines(received.now.agreed, RECEIVED_LINES) : []);
   $effect(() => {
     if (lines.length > 0) heard.ask(book.id, lines, store.place, store.score?.contacts);
   });
@@ -136,7 +138,7 @@
 </script>
 
 <div class="line">
-  {#if book.radioteletype && !fromPaper}<ReceivedStrip {lines} calls={heard} ontake={takeReceived} />{/if}
+  {#if receives}<ReceivedStrip {lines} calls={heard} ontake={takeReceived} />{/if}
   <RefusedLines lines={store.lines} />
   <div class="where">
     {#if view?.fromRadio}

@@ -94,3 +94,12 @@ it('says why the radio did not go to a station, and goes nowhere by a key that i
   await fireEvent.keyDown(line, { key: 's', altKey: true });
   await screen.findByText('The radio does not answer.');
 });
+
+it('shows received text until the contest is over', () => {
+  const rtty = { ...running(), radioteletype: true };
+  const shown = fresh.render(ContestLine, { book: rtty });
+  screen.getByText(/No decoder of radioteletype is set up/);
+  shown.unmount();
+  fresh.render(ContestLine, { book: { ...rtty, until: rtty.from } });
+  expect(screen.queryByText(/No decoder of radioteletype/)).toBeNull();
+});

@@ -38,7 +38,7 @@ create table handed_in_refused_line (
     place int not null,
     line int not null,
     contact_id bigint,
-    words varchar(300) not null,
+    words varchar(310) not null,
     right_call varchar(40),
     points_lost bigint not null,
     primary key (book_id, place)
@@ -50,7 +50,7 @@ create table handed_in_finding (
     place int not null,
     line int not null,
     contact_id bigint,
-    words varchar(300) not null,
+    words varchar(310) not null,
     right_call varchar(40),
     points_lost bigint not null,
     primary key (book_id, place)

@@ -105,7 +105,7 @@ class ContestHandInTest extends ContestBrowserTest {
         button("Ask for the report").click();
         assertThat(row("the call was copied wrong")).containsText(slip);
         panel("Contacts");
-        assertThat(row(slip)).containsText("Check: the station was " + right);
+        assertThat(row(slip)).containsText("Check: The station was " + right);
         panel("Hand in");
         button("Change to " + right).click();
         assertThat(page.getByText("The book is different now")).isVisible();

@@ -158,7 +158,7 @@ class AdjudicatorTest extends ContestTest {
         assertThat(refused.path("refusal").asString()).isEqualTo("the log has a line that cannot be taken");
         JsonNode line = refused.path("refusedLines").path(0);
         assertThat(line.path("call").asString()).isEqualTo("ZP0QAB");
-        assertThat(line.path("sentence").asString()).isEqualTo("ZP0QAB was not on the air in this contest");
+        assertThat(line.path("sentence").asString()).isEqualTo("ZP0QAB was not on the air in this contest.");
         String[] lines = cabrillo().split("\n");
         assertThat(lines[line.path("line").asInt() - 1]).contains("ZP0QAB");
         assertThat(refused.path("receipt").asString()).isEqualTo(receipt);
@@ -203,7 +203,7 @@ class AdjudicatorTest extends ContestTest {
                 .isEqualTo(404);
         JsonNode refused = ok(handIn());
         assertThat(refused.path("refusedLines").path(0).path("sentence").asString())
-                .isEqualTo("the log has no contact");
+                .isEqualTo("The log has no contact.");
         assertThat(refused.path("refusedLines").path(0).has("contactId")).isFalse();
     }
 

@@ -6,6 +6,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -149,11 +150,16 @@ public class HandedInLogs {
             RemarkPart part = new RemarkPart();
             part.line = remark.line();
             part.contactId = contacts.get(remark.line());
-            part.words = remark.words();
+            part.words = sentence(remark.words());
             part.rightCall = remark.rightCall();
             part.pointsLost = remark.pointsLost();
             kept.add(part);
         }
+    }
+
+    /** Services tell reasons without capital and point. */
+    private static String sentence(String words) {
+        return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith(".") ? "" : ".");
     }
 
     /** Which contact stands in which line, from 1. */
