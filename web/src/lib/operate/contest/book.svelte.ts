@@ -20,6 +20,7 @@ import { Keyer } from './sending/keyer.svelte';
 import { LineSteps, sends, type Slot, type Way } from './sending/line-steps.svelte';
 import { PaperTimes } from './sending/paper.svelte';
 import { texts } from './texts';
+import { isFrequency, withCall } from './typed';
 
 const TEXT_KEY = 'yokebar-contest-line';
 const UNSENT_KEY = 'yokebar-contest-unsent';
@@ -204,9 +205,10 @@ export class OpenBookStore {
     this.#memory.setItem(CHANNEL_KEY, `${frequency} ${mode}`);
   }
 
-  /** Whether Enter tunes the radio: only when the server has said so of just this text. */
+  /** Whether Enter tunes the radio: as the server said of just this text, or before it did, to a mere number. */
   get tunes(): boolean {
-    return this.#viewed === this.text && !!this.view?.tunes && this.view.fromRadio;
+    if (!this.view?.fromRadio) return false;
+    return this.#viewed === this.text ? this.view.tunes : isFrequency(this.text);
   }
 
   /** What Enter puts into the line rather than log it: all that is missing, when it can be guessed; empty otherwise. */
@@ -223,11 +225,7 @@ export class OpenBookStore {
 
   /** Puts a call into the line in place of what was typed of it. */
   takeCall(call: string): void {
-    const typed = this.view?.call?.toLowerCase();
-    const words = this.text.trim().split(/\s+/);
-    const at = typed ? words.findIndex((word) => word.toLowerCase() === typed) : 0;
-    words[Math.max(at, 0)] = call.toLowerCase();
-    this.type(`${words.join(' ')} `);
+    this.type(withCall(this.text, this.view?.call, call));
   }
 
   /** Takes a word that was received: a call in place of the call, anything else behind what was typed. */

@@ -1,0 +1,14 @@
+/** Whether a line is a number in kHz and nothing else; no contact is a number alone. */
+export const isFrequency = (text: string): boolean => /^\d{4,6}([.,]\d+)?$/.test(text.trim());
+
+/**
+ * The line with another call, and room to type on.
+ *
+ * @param typed what stands there as the call; undefined for the first word
+ */
+export function withCall(text: string, typed: string | undefined, call: string): string {
+  const words = text.trim().split(/\s+/);
+  const at = typed ? words.findIndex((word) => word.toLowerCase() === typed.toLowerCase()) : 0;
+  words[Math.max(at, 0)] = call.toLowerCase();
+  return `${words.join(' ')} `;
+}
