@@ -86,7 +86,7 @@
     await store.calling.answer(spot, Date.now());
     input?.focus();
     const went = await onAir.contestList.go(spot.id, false);
-    if (!went) store.problem = onAir.contestList.problem;
+    if (!went) store.problem = onAir.contestList.failure;
     else if (!went.good) store.problem = `${went.call}: ${went.sentence}`;
   }
 

@@ -84,7 +84,7 @@
   {:else}
     <div class="now">
       <FilterBar />
-      {#if air.problem}<p class="trouble" role="alert">{air.problem}</p>
+      {#if air.failure || air.problem}<p class="trouble" role="alert">{air.failure || air.problem}</p>
       {:else if air.tuned || air.chosen?.answers}
         <div class="tuned">
           {#if air.tuned}

@@ -38,7 +38,7 @@
 
 <section aria-label={texts.neededOnTheAir}>
   <h2>{texts.neededOnTheAir} <a href="#/on-air">{texts.allOnAir(list.onAir)}</a></h2>
-  {#if list.problem}<p class="trouble" role="alert">{list.problem}</p>{/if}
+  {#if list.failure || list.problem}<p class="trouble" role="alert">{list.failure || list.problem}</p>{/if}
   {#if best.length === 0}
     <p class="muted">
       {#if list.loading}{texts.readingWhatIsOnThe}

@@ -41,7 +41,10 @@ export class AirStore {
   sentence = $state.raw<AirNews['sentence']>([]);
   onAir = $state(0);
   loading = $state(true);
+  /** Why the list could not be read. */
   problem = $state('');
+  /** Why the last thing that was done with a station did not work; news from the air takes nothing of it away. */
+  failure = $state('');
   /** How many came while the order stood still. */
   waiting = $state(0);
   selected = $state<number | undefined>(undefined);
@@ -245,10 +248,10 @@ export class AirStore {
           body: { positionId: this.#position(), answer },
         }),
       );
-      this.problem = '';
+      this.failure = '';
       return this.tuned;
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
+      this.failure = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
       return undefined;
     }
   }
@@ -270,9 +273,9 @@ export class AirStore {
   async #try(what: () => Promise<unknown>): Promise<void> {
     try {
       await what();
-      this.problem = '';
+      this.failure = '';
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
+      this.failure = e instanceof Problem ? e.message : texts.yokebarDoesNotAnswer;
     }
   }
 }

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { AirNews, Spot } from '../../platform/api/client';
+import { FakeServer } from '../../platform/shared/fake-server';
 import { AirStore, type AirAsked } from './air.svelte';
 import { EVERYTHING, toggled, without } from './filter';
 
@@ -44,6 +45,23 @@ describe('the air', () => {
   afterEach(() => vi.useRealTimers());
 
   const settle = () => vi.advanceTimersByTimeAsync(250);
+
+  it('keeps saying why a station was not gone to while news comes from the air', async () => {
+    const server = new FakeServer().on('POST /api/onair/spots/1/go', { detail: 'The radio is off.' }, 422);
+    const watched = store.watch();
+    answer = { spots: [spot(1, 5)] };
+    await settle();
+    await store.go(1, false);
+    store.moved();
+    await settle();
+    expect(asked).toHaveLength(2);
+    expect(store.failure).toBe('The radio is off.');
+    server.on('POST /api/onair/spots/1/go', { call: 'K1QAA', good: true, sentence: 'There.' });
+    await store.go(1, false);
+    expect(store.failure).toBe('');
+    watched();
+    vi.unstubAllGlobals();
+  });
 
   it('reads again when another contest began while an answer was on its way', async () => {
     let arrive: (news: AirNews) => void = () => undefined;

@@ -71,7 +71,9 @@
     <input class="mono" bind:value={typed} placeholder={texts.aCommandSuchAsSh} aria-label={texts.command} />
     <button class="more" disabled={typed.trim() === ''}>{texts.say}</button>
   </form>
-  {#if lines.problem}<p class="trouble" role="alert">{lines.problem}</p>{/if}
+  {#if lines.failure || lines.problem}<p class="trouble" role="alert">
+      {lines.failure || lines.problem}
+    </p>{/if}
 </section>
 
 <style>

@@ -33,6 +33,8 @@ export class FeedStore {
 export class ConsoleStore {
   lines = $state.raw<ConsoleLine[]>([]);
   problem = $state('');
+  /** Why what was typed last was not said. */
+  failure = $state('');
 
   constructor(private id: number) {}
 
@@ -52,10 +54,11 @@ export class ConsoleStore {
   async say(line: string): Promise<boolean> {
     try {
       await got(api.POST('/api/feeds/{id}/say', { params: { path: { id: this.id } }, body: { line } }));
+      this.failure = '';
       await this.load();
       return true;
     } catch (e) {
-      this.problem =
+      this.failure =
         e instanceof Problem ? ([...e.fields.values()][0] ?? e.message) : texts.yokebarDoesNotAnswer;
       return false;
     }

@@ -50,10 +50,11 @@ describe('the console of a feed', () => {
     server.on('GET /api/feeds/1/console?after=0', { lines: [] });
     server.on('POST /api/feeds/1/say', { detail: 'Beacon Hill is not connected.' }, 409);
     expect(await store.say('sh/dx')).toBe(false);
-    expect(store.problem).toBe('Beacon Hill is not connected.');
+    await store.load();
+    expect(store.failure, 'lines that come take nothing of it away').toBe('Beacon Hill is not connected.');
     server.on('POST /api/feeds/1/say', {});
     expect(await store.say('sh/dx')).toBe(true);
-    expect(store.problem).toBe('');
+    expect(store.failure).toBe('');
     expect(server.sent['POST /api/feeds/1/say']).toEqual({ line: 'sh/dx' });
   });
 

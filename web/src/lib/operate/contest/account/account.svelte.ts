@@ -32,7 +32,10 @@ export interface AccountForm {
 /** An account that is set up field by field, and tested. */
 export abstract class AccountStore<V extends Account, D extends AccountDraft> implements AccountForm {
   view = $state.raw<V | undefined>(undefined);
+  /** Why the page could not be read. */
   problem = $state('');
+  /** Why what was asked for last did not work; reading the page again takes nothing of it away. */
+  failure = $state('');
   notice = $state('');
   busy = $state(false);
   readonly saving = new Saving();
@@ -64,17 +67,22 @@ export abstract class AccountStore<V extends Account, D extends AccountDraft> im
   /** While it is waited for, nothing else can be asked. */
   protected async waiting(what: () => Promise<unknown>): Promise<void> {
     this.busy = true;
-    this.problem = '';
-    await this.doing(what);
+    this.failure = '';
+    this.failure = await why(what);
     this.busy = false;
   }
 
-  protected async doing(what: () => Promise<unknown>): Promise<void> {
-    try {
-      await what();
-      this.problem = '';
-    } catch (e) {
-      this.problem = e instanceof Problem ? e.message : String(e);
-    }
+  protected async reading(what: () => Promise<unknown>): Promise<void> {
+    this.problem = await why(what);
+  }
+}
+
+/** Why something did not work; empty when it did. */
+async function why(what: () => Promise<unknown>): Promise<string> {
+  try {
+    await what();
+    return '';
+  } catch (e) {
+    return e instanceof Problem ? e.message : String(e);
   }
 }

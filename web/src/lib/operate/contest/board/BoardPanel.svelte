@@ -65,7 +65,9 @@
   ];
 </script>
 
-{#if store.problem}<p class="trouble" role="alert">{store.problem}</p>{/if}
+{#each [store.problem, store.failure].filter((one) => one) as sentence, i (i)}
+  <p class="trouble" role="alert">{sentence}</p>
+{/each}
 <p class="state">
   {#if store.view && !store.complete}<span class="muted">{texts.notSetUp}</span>
   {:else if store.lastPost?.postedAt}

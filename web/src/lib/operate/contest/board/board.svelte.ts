@@ -13,7 +13,7 @@ export class BoardStore extends AccountStore<Scoreboard, ScoreboardDraft> {
   lastPost = $state.raw<LastPost | undefined>(undefined);
 
   load(bookId: number): Promise<void> {
-    return this.doing(async () => {
+    return this.reading(async () => {
       [this.view, this.lastPost] = await Promise.all([
         got(api.GET('/api/scoreboard')),
         got(api.GET('/api/scoreboard/last-post', { params: { query: { book: bookId } } })),

@@ -95,6 +95,8 @@ describe('BoardStore', () => {
     server.on('POST /api/hookups/tally-ho/test', { works: false, sentence: 'No such account.' });
     await store.test();
     expect(store.notice).toBe('');
-    expect(store.problem).toBe('No such account.');
+    expect(store.failure).toBe('No such account.');
+    await store.load(4);
+    expect(store.failure, 'a new contact takes no reason away').toBe('No such account.');
   });
 });

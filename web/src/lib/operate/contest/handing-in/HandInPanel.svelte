@@ -39,7 +39,9 @@
   }
 </script>
 
-{#if store.problem}<p class="trouble" role="alert">{store.problem}</p>{/if}
+{#each [store.problem, store.failure].filter((one) => one) as sentence, i (i)}
+  <p class="trouble" role="alert">{sentence}</p>
+{/each}
 {#if !log || !store.view}
   <p class="muted" hidden={!!store.problem}>{texts.readingTheState}</p>
 {:else}

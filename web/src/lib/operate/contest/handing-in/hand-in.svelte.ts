@@ -15,7 +15,7 @@ export class HandInStore extends AccountStore<Adjudicator, AdjudicatorDraft> {
       this.#bookId = bookId;
     }
     const params = { path: { id: bookId } };
-    await this.doing(async () => {
+    await this.reading(async () => {
       const [view] = await Promise.all([
         got(api.GET('/api/adjudicator')),
         this.#read(got(api.GET('/api/contest-books/{id}/hand-in', { params }))),

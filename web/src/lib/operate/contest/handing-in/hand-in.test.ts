@@ -131,10 +131,15 @@ it('shows what the check found, and corrects a call with one key', async () => {
 it('asks for the report when somebody wants it, and says why there is none', async () => {
   server.on(LOG, taken);
   server.on('POST /api/contest-books/4/hand-in/report', { detail: 'Fair Copy cannot be reached.' }, 422);
-  render();
+  const { rerender } = render();
   await screen.findByText(/receipt A-1/);
   await press('Ask for the report');
   await screen.findByText('Fair Copy cannot be reached.');
+  const reads = server.requests.filter((one) => one === LOG).length;
+  await rerender({ bookId: 4, until: OVER, score: { ...score, contacts: 4 } });
+  await vi.waitFor(() => expect(server.requests.filter((one) => one === LOG).length).toBe(reads + 1));
+  await new Promise((done) => setTimeout(done));
+  screen.getByText('Fair Copy cannot be reached.');
   server.on('POST /api/contest-books/4/hand-in/report', { ...taken, checkedScore: 1200 });
   await press('Ask for the report');
   await screen.findByText('The check found nothing wrong.');
