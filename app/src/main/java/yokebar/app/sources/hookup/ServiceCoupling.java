@@ -31,6 +31,8 @@ public abstract class ServiceCoupling extends Coupling {
     private volatile LinkStatus status;
     /** The state since handing over was forbidden; null while it is not. */
     private @Nullable LinkStatus forbidden;
+    /** How often it began anew, or was switched off. */
+    private int beginnings;
 
     protected ServiceCoupling(String id, Kind kind, String name, Hookups hookups, Clock clock) {
         super(id, kind, name, clock);
@@ -62,28 +64,44 @@ public abstract class ServiceCoupling extends Coupling {
 
     /**
      * Makes a call and takes its outcome as the state of the coupling. The growing pause of its purpose starts over only after a
-     * proper answer. Where handing over is forbidden, that stays the trouble until it is allowed.
+     * proper answer. Where handing over is forbidden, that stays the trouble until it is allowed. While it is off, or when it began
+     * anew meanwhile, as with another account, the outcome says nothing of it.
      */
     public final <T> T during(Purpose purpose, Question<T> question) throws ServiceRefused, ServiceUnreachable {
+        int beginning = beginning();
         try {
             T answer = ask(question);
-            answered(purpose);
+            answered(purpose, beginning);
             return answer;
         } catch (ServiceUnreachable e) {
-            trouble(purpose, e.brief(), e.getMessage(), e.fix(), null);
+            trouble(purpose, beginning, e.brief(), e.getMessage(), e.fix(), null);
             throw e;
         } catch (ServiceRefused e) {
             if (e.about() != ServiceRefused.About.CONTENT) {
-                trouble(purpose, e.brief(), e.getMessage(), e.fix(), e.about());
+                trouble(purpose, beginning, e.brief(), e.getMessage(), e.fix(), e.about());
             }
             throw e;
         }
     }
 
-    private void answered(Purpose purpose) {
-        boolean news;
-        pauses.remove(purpose);
+    private int beginning() {
         synchronized (changing) {
+            return beginnings;
+        }
+    }
+
+    /** Whether what was asked then says anything of the coupling as it is now. */
+    private boolean isStill(int beginning) {
+        return beginning == beginnings && status.state() != LinkState.OFF;
+    }
+
+    private void answered(Purpose purpose, int beginning) {
+        boolean news;
+        synchronized (changing) {
+            if (!isStill(beginning)) {
+                return;
+            }
+            pauses.remove(purpose);
             LinkStatus before = status;
             if (purpose == Purpose.HAND_OVER) {
                 forbidden = null;
@@ -127,11 +145,15 @@ public abstract class ServiceCoupling extends Coupling {
     /** @param refusal what was refused; null when there was no answer at all */
     private void trouble(
             Purpose purpose,
+            int beginning,
             String brief,
             @Nullable String reason,
             String fix,
             ServiceRefused.@Nullable About refusal) {
         synchronized (changing) {
+            if (!isStill(beginning)) {
+                return;
+            }
             Instant now = clock.instant();
             LinkStatus before = status;
             int attempt = attempts(purpose) + 1;
@@ -223,6 +245,7 @@ public abstract class ServiceCoupling extends Coupling {
             status = LinkStatus.of(state, clock.instant(), status.lastData());
             forbidden = null;
             pauses.clear();
+            beginnings++;
         }
     }
 }

@@ -2,6 +2,7 @@ package yokebar.app.sources.hookup;
 
 import java.time.Clock;
 import org.springframework.context.SmartLifecycle;
+import yokebar.links.platform.status.LinkState;
 
 /** A service of which there is one, coupled for as long as the application runs and the operator wants it. */
 public abstract class ServiceHookup extends ServiceCoupling implements SmartLifecycle {
@@ -30,6 +31,14 @@ public abstract class ServiceHookup extends ServiceCoupling implements SmartLife
     @Override
     public final boolean isRunning() {
         return running;
+    }
+
+    /** Tests it while nobody knows whether it works: before it is needed for the first time, and after trouble until it is over. */
+    protected final void testInDoubt() {
+        LinkState state = status().state();
+        if ((state == LinkState.STARTING || state == LinkState.TROUBLE) && ready(Purpose.READ)) {
+            test();
+        }
     }
 
     /** Begins anew with other settings; without all that it needs it is off. */

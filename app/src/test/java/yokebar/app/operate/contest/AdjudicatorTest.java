@@ -208,6 +208,21 @@ class AdjudicatorTest extends ContestTest {
     }
 
     @Test
+    void troubleIsOverWhenItIsThereAgainThoughNothingIsHandedIn() throws Exception {
+        setUp(FairCopy.PASSWORD);
+        await("it is known to work before it is needed", () -> state().equals("LIVE"));
+        adjudicator.setUp(false);
+        handIn();
+        assertThat(state()).isEqualTo("TROUBLE");
+        adjudicator.setUp(true);
+        await("it works again", () -> state().equals("LIVE"));
+    }
+
+    private String state() {
+        return hookupState("fair-copy");
+    }
+
+    @Test
     void aBookThatIsTakenAwayTakesItsReportWithIt() throws Exception {
         setUp(FairCopy.PASSWORD);
         log("w1qab 12 5");

@@ -100,6 +100,19 @@ abstract class ContestTest extends AppTest {
                 serial + " " + zone);
     }
 
+    String hookupState(String id) {
+        try {
+            for (JsonNode one : get("/api/hookups")) {
+                if (one.path("id").asString().equals(id)) {
+                    return one.path("state").asString();
+                }
+            }
+            return "";
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
     static JsonNode ok(HttpResponse<String> answer) {
         assertThat(answer.statusCode()).as(answer.body()).isEqualTo(200);
         return JSON.readTree(answer.body());

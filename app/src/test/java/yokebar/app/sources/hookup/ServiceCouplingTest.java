@@ -195,6 +195,30 @@ class ServiceCouplingTest {
     }
 
     @Test
+    void whatWasAskedBeforeItBeganAnewSaysNothingOfIt() {
+        connect();
+        ServiceRefused no = new ServiceRefused(
+                ServiceRefused.About.ACCOUNT, "refuses it", "It does not know the former account.", "Change it.");
+        assertThatThrownBy(() -> lighthouse.during(Purpose.READ, () -> {
+                    connect();
+                    throw no;
+                }))
+                .isSameAs(no);
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.STARTING);
+        assertThat(lighthouse.ready(Purpose.HAND_OVER)).isTrue();
+    }
+
+    @Test
+    void askingDoesNotSwitchItOn() throws Exception {
+        connect();
+        lighthouse.disconnect();
+        lighthouse.ask();
+        lighthouse.unreachable();
+        assertThat(lighthouse.status().state()).isEqualTo(LinkState.OFF);
+        assertThat(lighthouse.ready(Purpose.HAND_OVER)).isFalse();
+    }
+
+    @Test
     void newSettingsBeginAnew() throws Exception {
         lighthouse.handOverForbidden();
         lighthouse.connect();

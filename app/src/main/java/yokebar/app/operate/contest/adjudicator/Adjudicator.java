@@ -14,7 +14,6 @@ import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.platform.storage.RowCache;
 import yokebar.app.sources.hookup.Hookups;
 import yokebar.app.sources.hookup.ServiceHookup;
-import yokebar.links.platform.status.LinkState;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
 import yokebar.links.services.faircopy.FairCopyClient;
@@ -55,10 +54,7 @@ class Adjudicator extends ServiceHookup {
         if (!isRunning() || !complete()) {
             return;
         }
-        if (status().state() == LinkState.STARTING) {
-            // Whether a log can be handed in should be known before it has to be.
-            test();
-        }
+        testInDoubt();
         for (AwaitedReport awaited : handedIn.due(clock.instant())) {
             if (ready(Purpose.FOLLOW_UP)) {
                 try {

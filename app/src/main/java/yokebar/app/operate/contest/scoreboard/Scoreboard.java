@@ -53,9 +53,13 @@ public class Scoreboard extends ServiceHookup {
 
     @Scheduled(initialDelayString = LOOK_EVERY_MS, fixedDelayString = LOOK_EVERY_MS)
     void look() {
-        if (isRunning() && complete() && ready(Purpose.HAND_OVER)) {
+        if (!isRunning() || !complete()) {
+            return;
+        }
+        if (ready(Purpose.HAND_OVER)) {
             postWhatIsDue();
         }
+        testInDoubt();
     }
 
     /** Posts the score of each running contest that is another one than was posted last, when it may. */
