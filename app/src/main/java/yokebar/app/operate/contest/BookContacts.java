@@ -164,6 +164,11 @@ class BookContacts implements ContestLogs {
     }
 
     @Override
+    public void mustExist(long bookId) {
+        books.find(bookId);
+    }
+
+    @Override
     public WrittenLog written(long bookId) {
         return written(books.find(bookId));
     }

@@ -186,6 +186,20 @@ public abstract class ServiceCoupling extends Coupling {
         return status.state() != LinkState.OFF && !nextAttempt(purpose).isAfter(clock.instant());
     }
 
+    /**
+     * Whether it is not known that it works, and nothing else will tell: a call that failed is tried again after its pause by those who
+     * need it, and that handing over is forbidden is known.
+     */
+    protected final boolean inDoubt() {
+        synchronized (changing) {
+            LinkState state = status.state();
+            Instant now = clock.instant();
+            return (state == LinkState.STARTING || state == LinkState.TROUBLE)
+                    && forbidden == null
+                    && pauses.values().stream().noneMatch(pause -> pause.until().isAfter(now));
+        }
+    }
+
     /** When a call may be made again; in the past when it may be made now. */
     public final Instant nextAttempt(Purpose purpose) {
         Pause pause = pauses.get(purpose);

@@ -2,7 +2,6 @@ package yokebar.app.sources.hookup;
 
 import java.time.Clock;
 import org.springframework.context.SmartLifecycle;
-import yokebar.links.platform.status.LinkState;
 
 /** A service of which there is one, coupled for as long as the application runs and the operator wants it. */
 public abstract class ServiceHookup extends ServiceCoupling implements SmartLifecycle {
@@ -35,8 +34,7 @@ public abstract class ServiceHookup extends ServiceCoupling implements SmartLife
 
     /** Tests it while nobody knows whether it works: before it is needed for the first time, and after trouble until it is over. */
     protected final void testInDoubt() {
-        LinkState state = status().state();
-        if ((state == LinkState.STARTING || state == LinkState.TROUBLE) && ready(Purpose.READ)) {
+        if (inDoubt()) {
             test();
         }
     }

@@ -195,6 +195,8 @@ class AdjudicatorTest extends ContestTest {
     @Test
     void whatIsNotThereIsSaid() throws Exception {
         assertThat(sendJson("POST", path("/hand-in/report"), Map.of()).body()).contains("was not handed in yet");
+        assertThat(send(request("/api/contest-books/999/hand-in").GET()).statusCode())
+                .isEqualTo(404);
         assertThat(send(request(path("/hand-in/log")).GET()).statusCode()).isEqualTo(404);
         assertThat(sendJson("POST", "/api/contest-books/999/hand-in", Map.of()).body())
                 .contains("not set up");

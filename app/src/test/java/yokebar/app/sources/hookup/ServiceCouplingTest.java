@@ -209,6 +209,23 @@ class ServiceCouplingTest {
     }
 
     @Test
+    void itIsInDoubtWhileNothingElseWillTell() throws Exception {
+        assertThat(lighthouse.inDoubt()).as("not asked yet").isTrue();
+        lighthouse.ask();
+        assertThat(lighthouse.inDoubt()).as("it works").isFalse();
+        lighthouse.unreachable();
+        assertThat(lighthouse.inDoubt()).as("tried again after a pause").isFalse();
+        clock.pass(Duration.ofMinutes(1));
+        assertThat(lighthouse.inDoubt()).as("nobody tried again").isTrue();
+        lighthouse.ask();
+        lighthouse.handOverForbidden();
+        clock.pass(Duration.ofHours(1));
+        assertThat(lighthouse.inDoubt()).as("forbidden").isFalse();
+        lighthouse.disconnect();
+        assertThat(lighthouse.inDoubt()).as("off").isFalse();
+    }
+
+    @Test
     void askingDoesNotSwitchItOn() throws Exception {
         connect();
         lighthouse.disconnect();

@@ -60,7 +60,7 @@ class AdjudicatorController {
     /** What became of the log of a book at the adjudicator. */
     @GetMapping("/api/contest-books/{id}/hand-in")
     HandInView handIn(@PathVariable long id) {
-        ContestLogs.WrittenLog now = contests.written(id);
+        contests.mustExist(id);
         HandedInRow row = handedIn.read(id).orElseGet(HandedInRow::new);
         List<RemarkPart> findings = first(row.findings);
         List<RemarkPart> refused = first(row.refusedLines);
@@ -73,7 +73,7 @@ class AdjudicatorController {
                 row.receipt,
                 row.words,
                 row.claimed,
-                row.logText != null && !row.logText.equals(now.text()),
+                row.logText != null && !row.logText.equals(contests.written(id).text()),
                 row.askAt,
                 row.checkedScore,
                 remarks(findings, contacts),

@@ -6,6 +6,9 @@ import yokebar.app.platform.rejection.Rejection;
 /** The logs of contest books, as they are handed in. */
 public interface ContestLogs {
     /** @throws Rejection when there is no such book */
+    void mustExist(long bookId);
+
+    /** @throws Rejection when there is no such book */
     WrittenLog written(long bookId);
 
     /**

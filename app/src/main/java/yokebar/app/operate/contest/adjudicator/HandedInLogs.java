@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.hibernate.Hibernate;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -48,14 +47,18 @@ public class HandedInLogs {
      */
     public record CheckFinding(String words, @Nullable String rightCall) {}
 
-    /** What the check found, by contact; the first where there is more. */
+    /** What the check found, by contact; the first where there is more. Read with every contact, so without the log. */
     @Transactional(readOnly = true)
     public Map<Long, CheckFinding> findings(long bookId) {
         Map<Long, CheckFinding> findings = new HashMap<>();
-        find(bookId).ifPresent(row -> row.findings.stream()
-                .filter(finding -> finding.contactId != null)
+        db.createQuery(
+                        "select finding from HandedInRow log join log.findings finding"
+                                + " where log.bookId = :book and finding.contactId is not null order by index(finding)",
+                        RemarkPart.class)
+                .setParameter("book", bookId)
+                .getResultStream()
                 .forEach(finding ->
-                        findings.putIfAbsent(finding.contactId, new CheckFinding(finding.words, finding.rightCall))));
+                        findings.putIfAbsent(finding.contactId, new CheckFinding(finding.words, finding.rightCall)));
         return findings;
     }
 
@@ -72,14 +75,13 @@ public class HandedInLogs {
     /** The logs whose report is due. */
     @Transactional(readOnly = true)
     List<AwaitedReport> due(Instant now) {
-        return db
-                .createQuery("from HandedInRow where askAt <= :now or askAt > :far", HandedInRow.class)
+        return db.createQuery(
+                        "select bookId, receipt from HandedInRow"
+                                + " where receipt is not null and (askAt <= :now or askAt > :far)",
+                        AwaitedReport.class)
                 .setParameter("now", now)
                 .setParameter("far", now.plus(LONGEST_WAIT))
-                .getResultList()
-                .stream()
-                .flatMap(row -> Stream.ofNullable(row.receipt).map(receipt -> new AwaitedReport(row.bookId, receipt)))
-                .toList();
+                .getResultList();
     }
 
     /** The log was taken; what was found in the one before means nothing any more. */
