@@ -94,9 +94,9 @@ final class HandedInText {
         if (words.length < OWN_CALL + 2 || (words.length - OWN_CALL) % 2 != 0) {
             fault(line, "the two exchanges have not as many words");
         } else if (!words[FREQUENCY].matches("\\d{1,6}(\\.\\dG)?|\\d+G|LIGHT")) {
-            fault(line, words[FREQUENCY] + " is no frequency");
+            fault(line, words[FREQUENCY] + " is not a frequency");
         } else if (!MODES.contains(words[MODE])) {
-            fault(line, words[MODE] + " is no mode");
+            fault(line, words[MODE] + " is not a mode");
         } else if (!words[DATE].matches("\\d{4}-\\d\\d-\\d\\d") || !words[TIME].matches("[0-2]\\d[0-5]\\d")) {
             fault(line, "date and time are written as 2026-12-01 1407");
         } else if (!words[OWN_CALL].equals(header.get("CALLSIGN"))) {

@@ -4,11 +4,14 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.Arrays;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -190,6 +193,25 @@ class AdjudicatorTest extends ContestTest {
         ok(handIn());
         assertThat(ok(sendJson("POST", path("/hand-in/report"), Map.of())).has("checkedScore"))
                 .isTrue();
+    }
+
+    @Test
+    void aReportThatIsNotThereYetIsAskedForAgainAndOneOfALogThatIsGoneIsNot() throws Exception {
+        setUp(FairCopy.PASSWORD);
+        log("w1qab 12 5");
+        Instant first = Instant.parse(ok(handIn()).path("askAt").asString());
+        adjudicator.setCheckTakes(Duration.ofHours(2));
+        JsonNode notYet = ok(sendJson("POST", path("/hand-in/report"), Map.of()));
+        assertThat(notYet.has("checkedScore")).isFalse();
+        assertThat(Instant.parse(notYet.path("askAt").asString())).isAfter(first.plus(Duration.ofMinutes(90)));
+        try (Stream<Path> logs = Files.list(folder)) {
+            for (Path log : logs.toList()) {
+                Files.delete(log);
+            }
+        }
+        JsonNode gone = ok(sendJson("POST", path("/hand-in/report"), Map.of()));
+        assertThat(gone.has("askAt")).isFalse();
+        assertThat(gone.path("words").asString()).contains("not known there any more; hand it in again");
     }
 
     @Test
