@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
@@ -71,7 +72,7 @@ public final class FairCopy extends SimulatedService {
     public synchronized Map<String, Object> summary() {
         Map<String, Object> summary = new LinkedHashMap<>();
         summary.put("up", up());
-        summary.put("logs", folder.toFile().list() == null ? 0 : folder.toFile().list().length);
+        summary.put("logs", Objects.requireNonNullElse(folder.toFile().list(), new String[0]).length);
         summary.put("refused", refused);
         summary.put("checkSeconds", checkTakes.toSeconds());
         summary.putAll(faults().summary());
