@@ -203,17 +203,20 @@ describe('OpenBookStore', () => {
     expect(store.text).toBe('');
   });
 
-  it('tunes to a number though the key came before the answer about it', async () => {
-    server
-      .on('POST /api/contest-books/3/line/read', view({ fromRadio: true }))
-      .on('POST /api/line/tune', { there: true });
-    store.read();
-    await vi.waitFor(() => expect(store.view?.fromRadio).toBe(true));
-    store.type('14030.5');
-    await store.enter();
-    expect(server.sent['POST /api/line/tune']).toMatchObject({ text: '14030.5' });
-    expect(server.sent[LOG]).toBeUndefined();
-  });
+  it.each(['14030', '14030.5', '14.03'])(
+    'tunes to %s though the key came before the answer about it',
+    async (khz) => {
+      server
+        .on('POST /api/contest-books/3/line/read', view({ fromRadio: true }))
+        .on('POST /api/line/tune', { there: true });
+      store.read();
+      await vi.waitFor(() => expect(store.view?.fromRadio).toBe(true));
+      store.type(khz);
+      await store.enter();
+      expect(server.sent['POST /api/line/tune']).toMatchObject({ text: khz });
+      expect(server.sent[LOG]).toBeUndefined();
+    },
+  );
 
   it('logs what is typed right after tuning, though the answer about it is not there yet', async () => {
     server

@@ -1,5 +1,5 @@
-/** Whether a line is a number in kHz and nothing else; no contact is a number alone. */
-export const isFrequency = (text: string): boolean => /^\d{4,6}([.,]\d+)?$/.test(text.trim());
+/** Whether a line is a frequency in kHz or MHz and nothing else; no contact is a number alone. */
+export const isFrequency = (text: string): boolean => /^(\d{4,6}|\d{1,6}[.,]\d+)$/.test(text.trim());
 
 /**
  * The line with another call, and room to type on.

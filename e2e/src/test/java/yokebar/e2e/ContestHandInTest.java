@@ -29,6 +29,8 @@ class ContestHandInTest extends ContestBrowserTest {
         standIns.air().setScene(Air.Scene.QUIET);
         furnish(14_040_000, "CW");
         SampleContest.define(yokebar.address(), "CW");
+        // No report comes before it is asked for by hand.
+        standIns.adjudicator().setCheckTakes(Duration.ofHours(1));
         right = standIns.world().stations().get(0).call();
         slip = right.substring(0, right.length() - 1) + (right.endsWith("H") ? "S" : "H");
     }

@@ -34,7 +34,7 @@ export abstract class AccountStore<V extends Account, D extends AccountDraft> im
   view = $state.raw<V | undefined>(undefined);
   /** Why the page could not be read. */
   problem = $state('');
-  /** Why what was asked for last did not work; reading the page again takes nothing of it away. */
+  /** Why what was asked for last did not work, until it is asked for again or set up otherwise. */
   failure = $state('');
   notice = $state('');
   busy = $state(false);
@@ -49,6 +49,7 @@ export abstract class AccountStore<V extends Account, D extends AccountDraft> im
 
   save(field: string, draft: D | AccountDraft): Promise<boolean> {
     this.notice = '';
+    this.failure = '';
     return this.saving.during(field, async () => {
       this.view = await this.put(draft);
     });

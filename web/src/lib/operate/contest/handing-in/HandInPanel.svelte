@@ -57,7 +57,7 @@
       <span>{texts.handedIn(moment(log.takenAt), log.receipt ?? '', grouped(log.claimed))}</span>
       {#if log.checkedScore !== undefined}
         <strong>{texts.checked(grouped(log.checkedScore), grouped(log.claimed))}</strong>
-      {:else if log.words}<span>{log.words.charAt(0).toUpperCase() + log.words.slice(1)}.</span>{/if}
+      {:else if log.words}<span>{log.words}</span>{/if}
       {#if log.changedSince}<span class="changed">{texts.bookChanged}</span>{/if}
       {#if log.askAt}<span class="muted">{texts.askedForAt(moment(log.askAt))}</span>{/if}
     {:else if store.complete}<span class="muted">{texts.notHandedIn}</span>

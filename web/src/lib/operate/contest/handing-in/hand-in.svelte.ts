@@ -12,6 +12,7 @@ export class HandInStore extends AccountStore<Adjudicator, AdjudicatorDraft> {
   async load(bookId: number): Promise<void> {
     if (this.#bookId !== bookId) {
       this.log = undefined;
+      this.failure = '';
       this.#bookId = bookId;
     }
     const params = { path: { id: bookId } };

@@ -49,7 +49,7 @@ const taken: HandIn = {
   ...nothing,
   takenAt: '2026-11-30T19:05:00Z',
   receipt: 'A-1',
-  words: '3 contacts were taken for the check',
+  words: '3 contacts were taken for the check.',
   claimed: 1200,
   askAt: '2026-11-30T20:05:00Z',
 };
@@ -163,4 +163,18 @@ it('passes over an answer that is older than what was asked since', async () => 
   await older;
   expect(store.log?.receipt).toBe('A-1');
   expect(store.complete).toBe(true);
+});
+
+it('says nothing of a failure any more in another book, or when it is set up otherwise', async () => {
+  const store = new HandInStore();
+  server.on(LOG, nothing).on('GET /api/contest-books/5/hand-in', nothing).on('PUT /api/adjudicator', ACCOUNT);
+  server.on(HAND_IN, { detail: 'Fair Copy refuses the account.' }, 422);
+  await store.load(4);
+  await store.handIn(4);
+  expect(store.failure).toBe('Fair Copy refuses the account.');
+  await store.save('password', { password: 'another' });
+  expect(store.failure).toBe('');
+  await store.handIn(4);
+  await store.load(5);
+  expect(store.failure).toBe('');
 });

@@ -91,14 +91,14 @@ public abstract class ServiceCoupling extends Coupling {
     }
 
     /** Whether what was asked then says anything of the coupling as it is now. */
-    private boolean isStill(int beginning) {
+    private boolean saysSomething(int beginning) {
         return beginning == beginnings && status.state() != LinkState.OFF;
     }
 
     private void answered(Purpose purpose, int beginning) {
         boolean news;
         synchronized (changing) {
-            if (!isStill(beginning)) {
+            if (!saysSomething(beginning)) {
                 return;
             }
             pauses.remove(purpose);
@@ -151,7 +151,7 @@ public abstract class ServiceCoupling extends Coupling {
             String fix,
             ServiceRefused.@Nullable About refusal) {
         synchronized (changing) {
-            if (!isStill(beginning)) {
+            if (!saysSomething(beginning)) {
                 return;
             }
             Instant now = clock.instant();

@@ -100,7 +100,7 @@ class AdjudicatorTest extends ContestTest {
         long contact = get(path("/contacts")).path(1).path("contactId").asLong();
         JsonNode taken = ok(handIn());
         assertThat(taken.path("receipt").asString()).endsWith("HARBOUR-HOURS-CU9QYB");
-        assertThat(taken.path("words").asString()).isEqualTo("2 contacts were taken for the check");
+        assertThat(taken.path("words").asString()).isEqualTo("2 contacts were taken for the check.");
         assertThat(taken.path("changedSince").asBoolean()).isFalse();
         assertThat(taken.has("checkedScore")).isFalse();
         assertThat(adjudicator.logs().values()).containsExactly(cabrillo());
@@ -189,7 +189,7 @@ class AdjudicatorTest extends ContestTest {
         hurry();
         JsonNode asked = ok(sendJson("POST", path("/hand-in/report"), Map.of()));
         assertThat(asked.has("checkedScore")).isFalse();
-        assertThat(asked.path("words").asString()).contains("another log than this one was checked");
+        assertThat(asked.path("words").asString()).contains("Another log than this one was checked");
         ok(handIn());
         assertThat(ok(sendJson("POST", path("/hand-in/report"), Map.of())).has("checkedScore"))
                 .isTrue();

@@ -93,7 +93,7 @@ public class HandedInLogs {
                 String.join(",", log.contactIds().stream().map(String::valueOf).toList());
         row.claimed = log.claimed();
         row.receipt = answer.receipt();
-        row.words = answer.words();
+        row.words = sentence(answer.words());
         row.takenAt = now;
         row.askAt = now.plus(answer.askAfter());
         row.checkedScore = null;
@@ -124,7 +124,7 @@ public class HandedInLogs {
         if (answer instanceof ReportAnswer.NotYet notYet) {
             row.askAt = row.takenAt.plus(ASKED_FOR).isBefore(now) ? null : now.plus(notYet.askAfter());
         } else if (answer instanceof ReportAnswer.Unknown) {
-            row.words = "the log is not known there any more; hand it in again";
+            row.words = "The log is not known there any more; hand it in again.";
         } else if (answer instanceof ReportAnswer.Checked checked) {
             check(row, checked);
         }
@@ -136,7 +136,7 @@ public class HandedInLogs {
         String log = String.valueOf(row.logText);
         if (!checked.digest().equals(Sha256.hex(log))) {
             // As when a later log arrived there, and its answer was lost.
-            row.words = "another log than this one was checked; hand it in again";
+            row.words = "Another log than this one was checked; hand it in again.";
             return;
         }
         List<Long> ids = row.contactIds == null || row.contactIds.isEmpty()
@@ -161,6 +161,9 @@ public class HandedInLogs {
 
     /** Services tell reasons without capital and point. */
     private static String sentence(String words) {
+        if (words.isEmpty()) {
+            return words;
+        }
         return words.substring(0, 1).toUpperCase(Locale.ROOT) + words.substring(1) + (words.endsWith(".") ? "" : ".");
     }
 
