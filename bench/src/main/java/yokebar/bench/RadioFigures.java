@@ -3,7 +3,6 @@ package yokebar.bench;
 import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -22,6 +21,7 @@ import yokebar.standins.device.HfRadio;
 import yokebar.standins.device.Rotator;
 import yokebar.standins.device.SerialLine;
 import yokebar.standins.device.VhfRadio;
+import yokebar.standins.port.FreePorts;
 
 /**
  * The radio: from the knob to the digits in the browser, over TCP and over a pty; what the application costs while nothing
@@ -53,8 +53,8 @@ public final class RadioFigures {
     private RadioFigures(Path folder) throws Exception {
         line = new SerialLine(folder.resolve("petrel"), hf.port());
         line.plugIn();
-        int port = freePort();
-        sharePort = freePort();
+        int port = FreePorts.tcp();
+        sharePort = FreePorts.tcp();
         address = URI.create("http://127.0.0.1:" + port + "/");
         ProcessBuilder builder = new ProcessBuilder(
                         "java",
@@ -260,12 +260,6 @@ public final class RadioFigures {
     private void remove(String path) throws Exception {
         http.send(
                 HttpRequest.newBuilder(address.resolve(path)).DELETE().build(), HttpResponse.BodyHandlers.discarding());
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
-        }
     }
 
     private void stop() throws InterruptedException {

@@ -1,7 +1,6 @@
 package yokebar.bench;
 
 import java.io.IOException;
-import java.net.DatagramSocket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -13,6 +12,7 @@ import java.util.regex.Pattern;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import yokebar.app.YokebarApplication;
+import yokebar.standins.port.FreePorts;
 
 /** The application inside this process, on its own folder and ports. */
 final class RunningYokebar implements AutoCloseable {
@@ -21,9 +21,7 @@ final class RunningYokebar implements AutoCloseable {
     private final int adifPort;
 
     RunningYokebar(Path home) throws IOException {
-        try (DatagramSocket free = new DatagramSocket(0)) {
-            adifPort = free.getLocalPort();
-        }
+        adifPort = FreePorts.udp();
         context = new SpringApplication(YokebarApplication.class)
                 .run(
                         "--yokebar.home=" + home,

@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import yokebar.links.fake.FakeRadio;
+import yokebar.standins.port.FreePorts;
 
 /**
  * A page of another site, open in a real browser on the same computer, tries every port by every means a page has: requests of

@@ -23,6 +23,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import yokebar.links.fake.FakeRadio;
+import yokebar.standins.port.FreePorts;
 
 /**
  * A radio that delays, refuses, fragments, loses its line and has its knob turned; programs that key, die and never read; an

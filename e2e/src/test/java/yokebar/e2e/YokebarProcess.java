@@ -24,6 +24,7 @@ import java.util.stream.IntStream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.StandIns;
+import yokebar.standins.port.FreePorts;
 
 /** The packed application as a process of its own, on its own ports and folder; it can be killed and started again. */
 public final class YokebarProcess implements AutoCloseable {

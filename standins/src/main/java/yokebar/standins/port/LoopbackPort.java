@@ -6,7 +6,10 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 
-/** Opens ports; right after one was closed the system may need a moment to let go of it. */
+/**
+ * Opens ports; right after one was closed the system may need a moment to let go of it. A port that was left to us is one of
+ * {@link FreePorts}, so that it is still there when what was taken down comes back.
+ */
 public final class LoopbackPort {
     private static final int TRIES = 100;
     private static final int PAUSE_MS = 50;
@@ -21,9 +24,10 @@ public final class LoopbackPort {
 
     /** @param port 0 for any free one */
     public static <T> T open(int port, Opening<T> opening) throws IOException {
+        int chosen = port == 0 ? FreePorts.tcp() : port;
         for (int tries = 1; ; tries++) {
             try {
-                return opening.open(new InetSocketAddress(InetAddress.getLoopbackAddress(), port));
+                return opening.open(new InetSocketAddress(InetAddress.getLoopbackAddress(), chosen));
             } catch (BindException e) {
                 if (tries == TRIES) {
                     throw e;

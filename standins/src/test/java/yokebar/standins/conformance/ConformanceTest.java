@@ -27,6 +27,7 @@ import yokebar.standins.countersign.Authority;
 import yokebar.standins.countersign.Countersign;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.mail.MailGateway;
+import yokebar.standins.port.FreePorts;
 import yokebar.standins.postbag.Postbag;
 import yokebar.standins.program.LinkedProgram;
 import yokebar.standins.quayside.Quayside;
@@ -132,7 +133,7 @@ class ConformanceTest {
 
     @Test
     void aProgramKeepsToTheDigitalLink() throws Exception {
-        int port = freePort();
+        int port = FreePorts.udp();
         try (LinkedProgram program =
                 new LinkedProgram(new World(5), Clock.systemUTC(), 3, "wavelet-1", "Wavelet", port, 2)) {
             program.listen(0.5);
@@ -146,7 +147,7 @@ class ConformanceTest {
     @Test
     void aProgramThatKeepsToNothingOfTheDigitalLinkIsFound() throws Exception {
         try (DatagramSocket program = new DatagramSocket(0, InetAddress.getLoopbackAddress())) {
-            int port = freePort();
+            int port = FreePorts.udp();
             Thread telling = new Thread(() -> tellBadly(program, port));
             telling.setDaemon(true);
             telling.start();
@@ -184,12 +185,6 @@ class ConformanceTest {
         }
         assertThatThrownBy(() -> unmet("morse", "http://127.0.0.1:1/", ""))
                 .hasMessageContaining("countersign, quayside");
-    }
-
-    private static int freePort() throws IOException {
-        try (DatagramSocket free = new DatagramSocket(0, InetAddress.getLoopbackAddress())) {
-            return free.getLocalPort();
-        }
     }
 
     private static void tellBadly(DatagramSocket program, int port) {

@@ -7,7 +7,6 @@ import java.io.OutputStream;
 import java.net.DatagramPacket;
 import java.net.DatagramSocket;
 import java.net.InetAddress;
-import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -21,6 +20,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import yokebar.app.AppTest;
+import yokebar.standins.port.FreePorts;
 
 class StreamTest extends AppTest {
     @TempDir
@@ -66,10 +66,7 @@ class StreamTest extends AppTest {
 
     @Test
     void aFurtherPortHasItsOwnChoices() throws Exception {
-        int port;
-        try (DatagramSocket free = new DatagramSocket(0, InetAddress.getLoopbackAddress())) {
-            port = free.getLocalPort();
-        }
+        int port = FreePorts.udp();
         sendJson(
                 "POST",
                 "/api/intake-sources/ports",
@@ -90,10 +87,7 @@ class StreamTest extends AppTest {
 
     @Test
     void aPortIsTestedChangedAndGivenUpAndTheBuiltInOnesStay() throws Exception {
-        int port;
-        try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            port = free.getLocalPort();
-        }
+        int port = FreePorts.tcp();
         JsonNode added = JSON.readTree(sendJson(
                         "POST",
                         "/api/intake-sources/ports",

@@ -23,6 +23,7 @@ import yokebar.app.AppTest;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.links.fake.FakeRadio;
 import yokebar.standins.device.HfRadio;
+import yokebar.standins.port.FreePorts;
 
 class RadiosTest extends AppTest {
     private static final DateTimeFormatter DATE =
@@ -326,10 +327,7 @@ class RadiosTest extends AppTest {
             long id = connected(fake);
             JsonNode view = radioView(id);
             assertThat(view.path("shareTransmit").asBoolean()).isFalse();
-            int port;
-            try (ServerSocket free = new ServerSocket(0)) {
-                port = free.getLocalPort();
-            }
+            int port = FreePorts.tcp();
             Map<String, Object> draft = new HashMap<>(Map.of(
                     "name", "Fake", "dialect", "semicolon", "address", "127.0.0.1:" + fake.port(), "sharePort", port));
             sendJson("PUT", "/api/radios/" + id, draft);

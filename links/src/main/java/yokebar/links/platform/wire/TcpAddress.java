@@ -27,6 +27,7 @@ public record TcpAddress(String host, int port) implements DeviceAddress {
             socket.setTcpNoDelay(true);
             socket.setKeepAlive(true);
             socket.connect(address, CONNECT_WITHIN_MS);
+            SelfConnection.refuse(socket);
             socket.setSoTimeout(Wire.READ_WAIT_MS);
             return new TcpWire(socket);
         } catch (IOException e) {

@@ -17,6 +17,7 @@ import yokebar.core.basics.call.Call;
 import yokebar.core.basics.text.Sha256;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
+import yokebar.links.platform.wire.SelfConnection;
 
 /** One session with a radio mail gateway; the protocol is in {@code docs/protocols/radio-mail.md}. */
 public final class RadioMail {
@@ -80,6 +81,7 @@ public final class RadioMail {
     public void send(List<Part> parts, Progress progress) throws ServiceUnreachable, ServiceRefused {
         try (Socket socket = new Socket()) {
             socket.connect(new InetSocketAddress(host, port), (int) CONNECT_WITHIN.toMillis());
+            SelfConnection.refuse(socket);
             socket.setSoTimeout((int) SILENCE.toMillis());
             InputStream in = new BufferedInputStream(socket.getInputStream());
             OutputStream out = socket.getOutputStream();

@@ -23,6 +23,7 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import yokebar.links.platform.status.LinkStatus;
 import yokebar.links.platform.status.Pauses;
+import yokebar.links.platform.wire.SelfConnection;
 import yokebar.links.sources.device.KeptLink;
 
 /**
@@ -139,8 +140,10 @@ public final class ClusterNode extends KeptLink {
         TelnetClient client = new TelnetClient("VT100", MAX_NEGOTIATION);
         client.setConnectTimeout(CONNECT_WITHIN_MS);
         client.connect(setting.host(), setting.port());
-        client.setKeepAlive(true);
         open = client;
+        SelfConnection.refuse(
+                client.getLocalAddress(), client.getLocalPort(), client.getRemoteAddress(), client.getRemotePort());
+        client.setKeepAlive(true);
         if (closed()) {
             return;
         }

@@ -24,6 +24,7 @@ import yokebar.core.basics.call.Call;
 import yokebar.links.platform.status.ServiceRefused;
 import yokebar.links.platform.status.ServiceUnreachable;
 import yokebar.standins.mail.MailGateway;
+import yokebar.standins.port.FreePorts;
 
 class RadioMailTest {
     @TempDir
@@ -136,10 +137,7 @@ class RadioMailTest {
 
     @Test
     void whereNobodyListensItSaysSo() throws Exception {
-        int port;
-        try (ServerSocket server = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
-            port = server.getLocalPort();
-        }
+        int port = FreePorts.tcp();
         assertThatThrownBy(() -> new RadioMail("127.0.0.1", port, new Call("CU9QYB"))
                         .send(RadioMail.cut("L1", letter(10)), new Watch()))
                 .isInstanceOf(ServiceUnreachable.class)

@@ -17,6 +17,7 @@ import org.junit.jupiter.api.Test;
 import yokebar.links.fake.MovingClock;
 import yokebar.links.platform.status.LinkState;
 import yokebar.links.platform.status.LinkStatus;
+import yokebar.standins.port.FreePorts;
 
 class DatagramListenerTest {
     private final BlockingQueue<Datagram> received = new LinkedBlockingQueue<>();
@@ -42,9 +43,8 @@ class DatagramListenerTest {
 
     @Test
     void aTakenPortIsTroubleWithItsNumberAndFixAndIsHadOnceFree() throws Exception {
-        int port;
-        try (DatagramSocket other = new DatagramSocket(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0))) {
-            port = other.getLocalPort();
+        int port = FreePorts.udp();
+        try (DatagramSocket other = new DatagramSocket(new InetSocketAddress(InetAddress.getLoopbackAddress(), port))) {
             DatagramListener listener = listener(port, Clock.systemUTC());
             listener.start();
             LinkStatus trouble = awaitState(s -> s.state() == LinkState.TROUBLE);

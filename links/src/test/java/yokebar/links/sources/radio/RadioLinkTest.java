@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static yokebar.links.LinkWatch.await;
 
 import java.io.IOException;
-import java.net.ServerSocket;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.Objects;
@@ -21,6 +20,7 @@ import yokebar.links.platform.status.LinkState;
 import yokebar.links.platform.wire.DeviceAddress;
 import yokebar.links.platform.wire.TcpAddress;
 import yokebar.standins.device.HfRadio;
+import yokebar.standins.port.FreePorts;
 
 /** The driver against the simulated radio, over a real socket. */
 class RadioLinkTest {
@@ -167,10 +167,7 @@ class RadioLinkTest {
 
     @Test
     void whereNothingListensAndWhereThereIsNoSuchHost() throws IOException {
-        int free;
-        try (ServerSocket socket = new ServerSocket(0)) {
-            free = socket.getLocalPort();
-        }
+        int free = FreePorts.tcp();
         try (RadioLink nobody = to(new TcpAddress("127.0.0.1", free));
                 RadioLink nowhere = to(new TcpAddress("no-such-host.invalid", 4000))) {
             nobody.start();

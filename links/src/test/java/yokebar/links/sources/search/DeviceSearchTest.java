@@ -2,7 +2,6 @@ package yokebar.links.sources.search;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.net.ServerSocket;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,6 +15,7 @@ import yokebar.standins.device.HfRadio;
 import yokebar.standins.device.Rotator;
 import yokebar.standins.device.SerialLine;
 import yokebar.standins.device.VhfRadio;
+import yokebar.standins.port.FreePorts;
 
 class DeviceSearchTest {
     @TempDir
@@ -92,10 +92,7 @@ class DeviceSearchTest {
 
     @Test
     void whatKeepsFromThePortIsSaidAtOnce() throws Exception {
-        int closed;
-        try (ServerSocket socket = new ServerSocket(0)) {
-            closed = socket.getLocalPort();
-        }
+        int closed = FreePorts.tcp();
         assertThat(find("127.0.0.1:" + closed).sentence()).contains("nothing listens on port " + closed);
         assertThat(find(folder.resolve("none").toString()).sentence()).contains("no serial port");
         assertThat(find("nowhere").sentence()).contains("is not an address");

@@ -17,6 +17,7 @@ import java.util.concurrent.CopyOnWriteArrayList;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import yokebar.links.platform.status.LinkState;
+import yokebar.standins.port.FreePorts;
 
 /** The port for programs that write ADIF records, and what can be wrong with it and with them. */
 class StreamListenerTest {
@@ -57,8 +58,8 @@ class StreamListenerTest {
     @Test
     void aTakenPortIsTroubleWithItsNumberAndFixAndIsHadOnceFree() throws IOException {
         try (ServerSocket other = new ServerSocket()) {
-            other.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), 0));
-            int port = other.getLocalPort();
+            int port = FreePorts.tcp();
+            other.bind(new InetSocketAddress(InetAddress.getLoopbackAddress(), port));
             listen(port);
             await("trouble", () -> listener.status().state() == LinkState.TROUBLE);
             assertThat(listener.status().reason()).contains("TCP port " + port + " is in use by another program");

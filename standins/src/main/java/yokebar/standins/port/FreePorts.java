@@ -1,4 +1,4 @@
-package yokebar.e2e;
+package yokebar.standins.port;
 
 import java.io.IOException;
 import java.net.DatagramSocket;
@@ -10,13 +10,18 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 
 /**
- * Ports that nobody uses and nobody is given by chance: below those the system gives to outgoing connections, or one of these
- * could take a port between its being found free and its use. Each is claimed for this process by a lock on its place in a file,
- * so that tests that run beside one another never have the same.
+ * Ports of the loopback that nobody uses and nobody is given by chance: below those the system gives to outgoing connections, or
+ * one of these could take a port between its being found free and its use, or while its owner is down. Each is claimed for this
+ * process by a lock on its place in a file, so that processes that run beside one another never have the same. The ports come
+ * in turn; a process that has had them all begins again with its first.
  */
-final class FreePorts {
-    private static final int FIRST = 20_000;
-    private static final int MANY = 12_000;
+public final class FreePorts {
+    /** The first port that is given out. */
+    public static final int FIRST = 20_000;
+
+    /** How many there are: Linux gives ports from 32 768 to outgoing connections. */
+    public static final int MANY = 12_000;
+
     private static final FileChannel CLAIMS = claims();
 
     private static int next = (int) (ProcessHandle.current().pid() * 31 % MANY);
@@ -28,11 +33,13 @@ final class FreePorts {
         AutoCloseable of(int port) throws IOException;
     }
 
-    static int tcp() throws IOException {
+    /** @throws IOException if none is free */
+    public static int tcp() throws IOException {
         return free(port -> new ServerSocket(port, 1, InetAddress.getLoopbackAddress()));
     }
 
-    static int udp() throws IOException {
+    /** @throws IOException if none is free */
+    public static int udp() throws IOException {
         return free(port -> new DatagramSocket(port, InetAddress.getLoopbackAddress()));
     }
 
@@ -60,7 +67,7 @@ final class FreePorts {
         try {
             return CLAIMS.tryLock(port, 1, false) != null;
         } catch (OverlappingFileLockException e) {
-            return false;
+            return true;
         }
     }
 
