@@ -20,6 +20,8 @@ for name in $which; do
     # Uses the log that "log" makes.
     nets) java -Xmx700m -cp "$classpath" yokebar.bench.NetFigures | grep '^nets' ;;
     contest) java -cp "$classpath" yokebar.bench.ContestFigures ;;
+    # Takes about nine minutes; -Dreplayed=… for fewer than 8 000 contacts.
+    live) java -Xmx700m -cp "$classpath" yokebar.bench.ContestLiveFigures | grep '^contest' ;;
     stations) java -cp "$classpath" yokebar.bench.StationListFigures ;;
     received) java -cp "$classpath" yokebar.bench.ReceivedTextFigures ;;
     pictures) java -Xmx700m -cp "$classpath" yokebar.bench.PictureFigures | grep '^pictures' ;;

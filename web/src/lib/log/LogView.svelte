@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { tick } from 'svelte';
+  import { tick, untrack } from 'svelte';
   import { Search } from 'carbon-components-svelte';
   import { ArrowUp, ChartBar, Filter, Undo } from 'carbon-icons-svelte';
   import { counted, grouped } from '../platform/shared/format';
@@ -20,6 +20,7 @@
   const display = useStore(LogDisplay);
   const navigation = useStore(Navigation);
   const log = useStore(LogStore);
+  $effect(() => untrack(() => log.watch()));
 
   const SEARCH_AFTER_MS = 120;
   const chosen = new Chosen();

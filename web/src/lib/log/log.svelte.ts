@@ -71,6 +71,9 @@ export class LogStore {
   #shift = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #view = { first: 0, end: PAGE };
+  #watchers = 0;
+  /** Rows came, went or moved while nobody looked. */
+  #stale = false;
 
   constructor(read: RowsReader = readRows) {
     this.#read = read;
@@ -94,12 +97,24 @@ export class LogStore {
 
   /** Asks for everything again; what is on screen stays until the answer is there. */
   reload(): void {
+    this.#stale = false;
     this.#generation++;
     this.#asked.clear();
     this.#shift = 0;
     this.waiting = 0;
     this.loading = true;
     this.#fetch(Math.floor(this.#view.first / PAGE));
+  }
+
+  /** Keeps the rows up to date as long as somebody looks at them; returns what ends that. */
+  watch(): () => void {
+    this.#watchers++;
+    if (this.#stale) {
+      this.reload();
+    }
+    return () => {
+      this.#watchers--;
+    };
   }
 
   /** Says which places are on screen; their pages are fetched if they are not here yet. */
@@ -140,7 +155,12 @@ export class LogStore {
       }
       this.rows = rows;
     }
-    if (news.added.length > 0 || news.gone.length > 0 || news.more > 0) {
+    if (news.added.length === 0 && news.gone.length === 0 && news.more === 0) {
+      return;
+    }
+    if (this.#watchers === 0) {
+      this.#stale = true;
+    } else {
       clearTimeout(this.#timer);
       this.#timer = setTimeout(() => void this.#catchUp(), TELL_AFTER_MS);
     }

@@ -43,6 +43,7 @@ const news = (added: LogLine[], changed: LogLine[] = [], total = 1) => ({
 
 async function loaded(log: Log): Promise<LogStore> {
   const store = new LogStore(log.read);
+  store.watch();
   store.reload();
   await vi.waitFor(() => expect(store.loading).toBe(false));
   return store;

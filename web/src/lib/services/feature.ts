@@ -13,7 +13,7 @@ export const services: FeatureFactory = (stores) => {
   return {
     load: () => lanes.load(),
     listen(live) {
-      live.on('lanes', () => void lanes.load());
+      live.on('lanes', () => lanes.readSoon());
       live.on('firsts', (news) => lanes.announce(news));
     },
     views: [

@@ -73,7 +73,7 @@
 
   const onAir = useStore(OnAirStore);
   const ranks = $derived(onAir.running()?.id === book.id && !fromPaper);
-  const next = $derived(store.calling.next(onAir.contestList.spots, clock.now));
+  const next = $derived(store.calling.next(onAir.contestList.spots, store.contacts, clock.now));
   $effect(() => (ranks ? onAir.contestList.watch() : undefined));
 
   /** Radio and antenna go to a station, and its call into the line. */

@@ -21,6 +21,7 @@ import { LineSteps, sends, type Slot, type Way } from './sending/line-steps.svel
 import { PaperTimes } from './sending/paper.svelte';
 import { texts } from './texts';
 import { isFrequency, withCall } from './typed';
+import { withContact } from './latest';
 
 const TEXT_KEY = 'yokebar-contest-line';
 const UNSENT_KEY = 'yokebar-contest-unsent';
@@ -357,6 +358,7 @@ export class OpenBookStore {
     if (typed.before !== undefined) this.paper.after(logged.at);
     this.correction.logged(logged.contactId);
     this.notice = logged.sentence;
+    if (logged.contact && bookId === this.#id) this.contacts = withContact(this.contacts, logged.contact);
   }
 
   #takeBack(text: string, sentence: string): boolean {

@@ -49,6 +49,10 @@ export const contest: FeatureFactory = (stores) => {
     load,
     listen(live) {
       live.on('contest', () => void load());
+      live.on('contest-contacts', () => {
+        void open.load();
+        onAir.moved();
+      });
       live.on('team', () => team.load());
       live.on('radio', () => {
         const now = `${radios.chosen?.now?.frequencyHz} ${radios.chosen?.now?.mode}`;

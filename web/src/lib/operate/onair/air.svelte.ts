@@ -67,10 +67,18 @@ export class AirStore {
   #aging: ReturnType<typeof setInterval> | undefined;
   #readAt = 0;
   #pause = READ_EVERY_MS;
+  #soonest: number;
 
-  constructor(position: () => number | undefined, filter: AirFilter = EVERYTHING, read: AirReader = readAir) {
+  /** @param every the list is read again no more often than this, ms */
+  constructor(
+    position: () => number | undefined,
+    filter: AirFilter = EVERYTHING,
+    read: AirReader = readAir,
+    every = 0,
+  ) {
     this.#position = position;
     this.#read = read;
+    this.#soonest = Math.max(READ_SOONEST_MS, every);
     this.filter = filter;
   }
 
@@ -172,7 +180,7 @@ export class AirStore {
       this.#byId.set(spot.id, spot);
     }
     const changes = news.spots.length + news.gone.length;
-    this.#pause = Math.min(READ_EVERY_MS, Math.max(READ_SOONEST_MS, changes * READ_MS_A_CHANGE));
+    this.#pause = Math.max(this.#soonest, Math.min(READ_EVERY_MS, changes * READ_MS_A_CHANGE));
     this.#mark = news.mark;
     this.onAir = news.onAir;
     this.sentence = news.sentence;

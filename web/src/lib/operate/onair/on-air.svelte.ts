@@ -11,6 +11,8 @@ const FILTER_KEY = 'yokebar-air-filter';
 const UNRANKED_KEY = 'yokebar-air-unranked';
 const ANNOUNCED_FOR_MS = 20_000;
 const MAX_ANNOUNCED = 20;
+/** Of a few stations beside the contest line; whoever was just worked is left out there anyway. */
+const CONTEST_LIST_EVERY_MS = 1_000;
 
 /** A contest in which the station takes part. */
 export interface RunningContest {
@@ -46,7 +48,7 @@ export class OnAirStore {
   ) {
     this.air = new AirStore(position, remembered(memory, FILTER_KEY, EVERYTHING));
     this.shortlist = new AirStore(position, WANTED);
-    this.contestList = new AirStore(position, EVERYTHING);
+    this.contestList = new AirStore(position, EVERYTHING, undefined, CONTEST_LIST_EVERY_MS);
     this.#unranked = remembered(memory, UNRANKED_KEY, 0);
     this.air.contestBook = () => this.contest?.id;
     this.contestList.contestBook = () => this.running()?.id;
@@ -74,7 +76,7 @@ export class OnAirStore {
     this.air.afresh();
   }
 
-  /** What stations are worth may be different. */
+  /** Something is different on the air, or in what stations are worth. */
   moved(): void {
     this.air.moved();
     this.shortlist.moved();

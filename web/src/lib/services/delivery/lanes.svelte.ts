@@ -21,6 +21,7 @@ import { texts } from './texts';
 
 const WATCH_FETCH_MS = 500;
 const ANNOUNCED_FOR_MS = 30_000;
+const READ_EVERY_MS = 1_000;
 
 export type LaneState = keyof typeof STATE_NAMES;
 
@@ -62,6 +63,20 @@ export class LaneStore {
   #quiet: ReturnType<typeof setTimeout> | undefined;
   #loading = false;
   #again = false;
+  #soon: ReturnType<typeof setTimeout> | undefined;
+  #readAt = -READ_EVERY_MS;
+
+  /** Something is different, as it is with every contact: read at once, but no more often than so. */
+  readSoon(): void {
+    if (this.#soon !== undefined) return;
+    this.#soon = setTimeout(
+      () => {
+        this.#soon = undefined;
+        void this.load();
+      },
+      Math.max(0, this.#readAt + READ_EVERY_MS - performance.now()),
+    );
+  }
 
   /** Reads all lanes; while a read is under way, further wishes make one more. */
   async load(): Promise<void> {
@@ -70,6 +85,7 @@ export class LaneStore {
       return;
     }
     this.#loading = true;
+    this.#readAt = performance.now();
     try {
       do {
         this.#again = false;

@@ -50,10 +50,19 @@ final class RunningYokebar implements AutoCloseable {
      * @throws IOException when it is refused
      */
     String send(String method, String path, String body) throws IOException, InterruptedException {
+        return send(method, path, "application/json", body);
+    }
+
+    /** Posts text that is not JSON. */
+    String sendText(String path, String text) throws IOException, InterruptedException {
+        return send("POST", path, "text/plain", text);
+    }
+
+    private String send(String method, String path, String type, String body) throws IOException, InterruptedException {
         HttpRequest.BodyPublisher content =
                 body.isEmpty() ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(body);
         HttpRequest request = HttpRequest.newBuilder(address().resolve(path))
-                .header("Content-Type", "application/json")
+                .header("Content-Type", type)
                 .method(method, content)
                 .build();
         HttpResponse<String> answer = http.send(request, HttpResponse.BodyHandlers.ofString());
@@ -71,12 +80,21 @@ final class RunningYokebar implements AutoCloseable {
 
     /** Imports ADI text; gives the answer's body. */
     String importText(byte[] adi) throws IOException, InterruptedException {
-        return importText(http, address(), adi);
+        return upload(http, address().resolve("api/imports"), adi);
+    }
+
+    /** The same into a contest book. */
+    String importInto(long book, byte[] adi) throws IOException, InterruptedException {
+        return upload(http, address().resolve("api/imports?contestBook=" + book), adi);
     }
 
     static String importText(HttpClient http, URI address, byte[] adi) throws IOException, InterruptedException {
+        return upload(http, address.resolve("api/imports"), adi);
+    }
+
+    private static String upload(HttpClient http, URI to, byte[] adi) throws IOException, InterruptedException {
         String head = "--part\r\nContent-Disposition: form-data; name=\"file\"; filename=\"sample.adi\"\r\n\r\n";
-        HttpRequest request = HttpRequest.newBuilder(address.resolve("api/imports"))
+        HttpRequest request = HttpRequest.newBuilder(to)
                 .header("Content-Type", "multipart/form-data; boundary=part")
                 .POST(HttpRequest.BodyPublishers.concat(
                         HttpRequest.BodyPublishers.ofString(head, StandardCharsets.UTF_8),

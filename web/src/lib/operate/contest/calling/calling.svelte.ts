@@ -1,4 +1,4 @@
-import type { Spot } from '../../../platform/api/client';
+import type { ContestContact, Spot } from '../../../platform/api/client';
 import { remembered, type Memory } from '../../../platform/shared/memory';
 import type { LineSteps } from '../sending/line-steps.svelte';
 
@@ -8,6 +8,7 @@ const SAME_HZ = 500;
 
 /** Who was gone to and not worked is offered last for so long. */
 const TRIED_MS = 5 * 60_000;
+const JUST_WORKED_MS = 10_000;
 
 interface RunAt {
   bookId: number;
@@ -71,14 +72,20 @@ export class Calling {
   }
 
   /**
-   * Those worth most first, but behind the others who was gone to in the last minutes.
+   * Those worth most first, but behind the others who was gone to in the last minutes. Who was just worked is gone at once; a
+   * moment later the server knows whether that station may be worked again.
    *
    * @param spots those worth most first
+   * @param contacts the latest first
    * @param now ms since 1970
    */
-  next(spots: Spot[], now: number): Spot[] {
+  next(spots: Spot[], contacts: ContestContact[], now: number): Spot[] {
     const isTried = ({ id }: Spot) => now - (this.#tried.get(id) ?? 0) < TRIED_MS;
-    return [...spots.filter((spot) => !isTried(spot)), ...spots.filter(isTried)];
+    const worked = contacts.filter(({ start }) => now - Date.parse(start) < JUST_WORKED_MS);
+    const left = spots.filter(
+      ({ call, band }) => !worked.some((contact) => contact.call === call && contact.band === band),
+    );
+    return [...left.filter((spot) => !isTried(spot)), ...left.filter(isTried)];
   }
 
   /** The radio is about to go to a station: its call stands on the line. */

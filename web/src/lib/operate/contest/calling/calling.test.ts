@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Spot } from '../../../platform/api/client';
+import type { ContestContact, Spot } from '../../../platform/api/client';
 import type { Memory } from '../../../platform/shared/memory';
 import { LineSteps } from '../sending/line-steps.svelte';
 import { Calling } from './calling.svelte';
@@ -81,12 +81,22 @@ describe('Calling', () => {
   it('offers who was gone to last, and after some minutes first again', async () => {
     const calling = new Calling(new FakeLine(), new LineSteps(memory()), memory());
     const spots = [1, 2, 3].map((id) => ({ id, call: `DL${id}QAA` }) as Spot);
-    const offered = (now: number) => calling.next(spots, now).map(({ id }) => id);
+    const offered = (now: number) => calling.next(spots, [], now).map(({ id }) => id);
     const at = Date.parse('2026-12-01T12:00:00Z');
     expect(offered(at)).toEqual([1, 2, 3]);
     await calling.answer({ id: 1, call: 'DL1QAA' }, at);
     await calling.answer({ id: 2, call: 'DL2QAA' }, at + 60_000);
     expect(offered(at + 61_000)).toEqual([3, 1, 2]);
     expect(offered(at + 5 * 60_000)).toEqual([1, 3, 2]);
+  });
+
+  it('leaves out who was just worked on the band, until the server has said whether it counts again', () => {
+    const calling = new Calling(new FakeLine(), new LineSteps(memory()), memory());
+    const spots = ['20m', '40m'].map((band, id) => ({ id, call: 'DL1QAA', band }) as Spot);
+    const at = Date.parse('2026-12-01T12:00:00Z');
+    const contacts = [{ call: 'DL1QAA', band: '20m', start: '2026-12-01T12:00:00Z' } as ContestContact];
+    const offered = (now: number) => calling.next(spots, contacts, now).map(({ band }) => band);
+    expect(offered(at + 1_000)).toEqual(['40m']);
+    expect(offered(at + 10_000)).toEqual(['20m', '40m']);
   });
 });

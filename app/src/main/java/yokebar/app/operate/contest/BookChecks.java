@@ -56,7 +56,8 @@ class BookChecks {
     List<SerialGap> gaps(BookRow book) {
         Map<Integer, SentSerials.Sent> sent = serials.all(book.number()).stream()
                 .collect(Collectors.toMap(SentSerials.Sent::serial, Function.identity()));
-        NavigableSet<Integer> logged = scores.ask(book, CountedBook::serials);
+        NavigableSet<Integer> logged =
+                scores.ask(book, counted -> counted.contacts().serials());
         if (logged.isEmpty()) {
             return List.of();
         }
@@ -74,7 +75,7 @@ class BookChecks {
         WorkedBefore before = search.workedBefore();
         return scores.ask(book, counted -> {
             Map<Long, Contact> contacts = new LinkedHashMap<>();
-            counted.inOrder().forEach(entry -> contacts.put(entry.getKey(), entry.getValue()));
+            counted.contacts().inOrder().forEach(entry -> contacts.put(entry.getKey(), entry.getValue()));
             List<ContestChecks.Checked> checked = contacts.entrySet().stream()
                     .map(entry -> checked(counted, entry.getKey(), entry.getValue()))
                     .toList();

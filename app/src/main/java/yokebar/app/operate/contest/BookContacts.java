@@ -4,12 +4,10 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import yokebar.app.log.store.ContactLog;
@@ -17,6 +15,7 @@ import yokebar.app.log.store.EntityFields;
 import yokebar.app.operate.contest.adjudicator.ContestLogs;
 import yokebar.app.operate.contest.adjudicator.HandedInLogs;
 import yokebar.app.operate.contest.adjudicator.HandedInLogs.CheckFinding;
+import yokebar.app.operate.contest.line.BookContactView;
 import yokebar.app.operate.contest.line.WorthView;
 import yokebar.app.operate.contest.report.ContestTable;
 import yokebar.core.basics.band.Band;
@@ -124,25 +123,35 @@ class BookContacts implements ContestLogs {
     /** Those on the bands and in the modes of the contest, the latest first, at most so many. */
     List<BookContactView> latest(BookRow book, int max) {
         Map<Long, CheckFinding> found = handedIn.findings(book.number());
-        return scores.ask(book, counted -> {
-            List<Map.Entry<Long, Contact>> all = contestContacts(counted);
-            Collections.reverse(all);
-            return all.stream()
-                    .limit(max)
-                    .map(entry -> view(counted, entry.getKey(), entry.getValue(), found.get(entry.getKey())))
-                    .toList();
-        });
+        return scores.ask(book, counted -> counted.contacts()
+                .latestFirst()
+                .filter(entry -> isOfTheContest(counted, entry.getValue()))
+                .limit(max)
+                .map(entry -> view(counted, entry.getKey(), entry.getValue(), found.get(entry.getKey())))
+                .toList());
+    }
+
+    /** One of those that {@link #latest} lists; null when it is not of the contest. */
+    @Nullable
+    BookContactView find(BookRow book, long contactId) {
+        Map<Long, CheckFinding> found = handedIn.findings(book.number());
+        return scores.ask(book, counted -> counted.contacts()
+                .find(contactId)
+                .filter(contact -> isOfTheContest(counted, contact))
+                .map(contact -> view(counted, contactId, contact, found.get(contactId)))
+                .orElse(null));
     }
 
     /** In the order they were made; what was done elsewhere meanwhile is nobody's business here. */
     private static List<Map.Entry<Long, Contact>> contestContacts(CountedBook counted) {
-        return counted.inOrder().stream()
-                .filter(entry ->
-                        counted.definition().bands().contains(entry.getValue().band()))
-                .filter(entry -> counted.definition()
-                        .modes()
-                        .contains(ContestMode.of(entry.getValue().mode())))
-                .collect(Collectors.toCollection(ArrayList::new));
+        return counted.contacts().inOrder().stream()
+                .filter(entry -> isOfTheContest(counted, entry.getValue()))
+                .toList();
+    }
+
+    private static boolean isOfTheContest(CountedBook counted, Contact contact) {
+        return counted.definition().bands().contains(contact.band())
+                && counted.definition().modes().contains(ContestMode.of(contact.mode()));
     }
 
     private static BookContactView view(CountedBook counted, long id, Contact contact, @Nullable CheckFinding found) {

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import yokebar.app.operate.contest.channel.Channels;
+import yokebar.app.operate.contest.line.BookContactView;
 import yokebar.app.operate.contest.line.ContestLineRequest;
 import yokebar.app.operate.contest.line.ContestLineView;
 import yokebar.app.operate.contest.line.ContestLogged;
@@ -234,6 +235,8 @@ class BookController {
     /** Logs what was typed on the contest line. */
     @PostMapping("/{id}/line/log")
     ContestLogged logContestLine(@PathVariable long id, @RequestBody ContestLineRequest request) {
-        return line.log(books.find(id), request);
+        BookRow book = books.find(id);
+        ContestLogged logged = line.log(book, request);
+        return logged.with(contacts.find(book, logged.contactId()));
     }
 }

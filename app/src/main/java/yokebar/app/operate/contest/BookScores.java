@@ -125,7 +125,7 @@ class BookScores {
         }
         if (any) {
             revision.incrementAndGet();
-            events.publishEvent(new ContestUpdated());
+            events.publishEvent(new ContestUpdated(ContestUpdated.Part.CONTACTS));
         }
     }
 }

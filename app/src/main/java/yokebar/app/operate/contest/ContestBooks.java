@@ -154,7 +154,7 @@ class ContestBooks implements BookImports, RunningContests {
         refuseOverlap(book);
         fill(book, known.definition(), draft);
         db.persist(book);
-        events.publishEvent(new ContestUpdated());
+        events.publishEvent(new ContestUpdated(ContestUpdated.Part.BOOKS));
         return view(book);
     }
 
@@ -163,7 +163,7 @@ class ContestBooks implements BookImports, RunningContests {
     BookView correct(long id, BookDraft draft) {
         BookRow book = find(id);
         fill(book, ContestDefinitions.checked(book.definition), draft);
-        events.publishEvent(new ContestUpdated());
+        events.publishEvent(new ContestUpdated(ContestUpdated.Part.BOOKS));
         return view(book);
     }
 
@@ -172,7 +172,7 @@ class ContestBooks implements BookImports, RunningContests {
     void remove(long id) {
         db.remove(find(id));
         scores.forget(id);
-        events.publishEvent(new ContestUpdated());
+        events.publishEvent(new ContestUpdated(ContestUpdated.Part.BOOKS));
     }
 
     private void fill(BookRow book, ContestDefinition definition, BookDraft draft) {

@@ -97,13 +97,14 @@ class ContestLine {
             throw new Rejection("key", "A line to be logged needs a key of its own.");
         }
         synchronized (logging) {
-            return scores.ask(book, counted -> counted.loggedAs(key))
+            return scores.ask(book, counted -> counted.contacts().loggedAs(key))
                     .map(contact -> new ContestLogged(
                             contact.getKey(),
                             contact.getValue().call().text(),
                             contact.getValue().start(),
                             false,
                             "It is in the log.",
+                            null,
                             null))
                     .orElseGet(() -> store(book, request));
         }
@@ -147,7 +148,8 @@ class ContestLine {
                 at,
                 stored.fresh(),
                 stored.sentence(),
-                stored.changeId());
+                stored.changeId(),
+                null);
     }
 
     private ContestLineView view(
@@ -298,7 +300,7 @@ class ContestLine {
     /** The one that was sent from the line already, else the next. */
     private int serial(BookRow book, CountedBook counted, String key) {
         return serials.of(book.number(), key)
-                .orElseGet(() -> Math.max(counted.nextSerial(), serials.highest(book.number()) + 1));
+                .orElseGet(() -> Math.max(counted.contacts().nextSerial(), serials.highest(book.number()) + 1));
     }
 
     private Channel channel(BookRow book, ContestLineRequest request) {

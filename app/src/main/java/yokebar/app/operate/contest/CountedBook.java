@@ -1,14 +1,9 @@
 package yokebar.app.operate.contest;
 
 import java.time.Instant;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.NavigableSet;
 import java.util.Optional;
-import java.util.TreeSet;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import yokebar.app.operate.contest.definition.ContestDefinitions;
 import yokebar.core.basics.call.Call;
@@ -16,7 +11,6 @@ import yokebar.core.basics.entity.Entities;
 import yokebar.core.basics.geo.Locator;
 import yokebar.core.log.contact.Contact;
 import yokebar.core.log.contact.LoggedContact;
-import yokebar.core.log.index.LogFields;
 import yokebar.core.operate.contest.ContactFacts;
 import yokebar.core.operate.contest.ContestContact;
 import yokebar.core.operate.contest.ContestDefinition;
@@ -35,7 +29,7 @@ final class CountedBook {
     private final ContactFacts facts;
     private final Map<Fact, String> own;
     private final ContestScore score;
-    private final Map<Long, Contact> contacts = new HashMap<>();
+    private final BookOrder contacts = new BookOrder();
 
     /** @param locator of the place operated from, or null */
     CountedBook(BookRow book, Entities entities, @Nullable Locator locator) {
@@ -63,11 +57,11 @@ final class CountedBook {
     }
 
     Optional<Contact> contact(long id) {
-        return Optional.ofNullable(contacts.get(id));
+        return contacts.find(id);
     }
 
     boolean has(long id) {
-        return contacts.containsKey(id);
+        return contacts.find(id).isPresent();
     }
 
     /** @param logged null when the contact is not in the log any more */
@@ -81,20 +75,9 @@ final class CountedBook {
         }
     }
 
-    /** In the order they were made. */
-    List<Map.Entry<Long, Contact>> inOrder() {
-        return contacts.entrySet().stream()
-                .sorted(Comparator.comparing(
-                                (Map.Entry<Long, Contact> e) -> e.getValue().start())
-                        .thenComparing(Map.Entry::getKey))
-                .toList();
-    }
-
-    /** The contact that a line with this key became. */
-    Optional<Map.Entry<Long, Contact>> loggedAs(String key) {
-        return contacts.entrySet().stream()
-                .filter(entry -> key.equals(entry.getValue().detail(LogFields.CONTEST_LINE)))
-                .findFirst();
+    /** The contacts, by what is asked of them. */
+    BookOrder contacts() {
+        return contacts;
     }
 
     ContestContact inContest(long id, Contact contact) {
@@ -134,32 +117,5 @@ final class CountedBook {
         boolean ofThisContest =
                 takes(contact) || definition.cabrilloName().equalsIgnoreCase(contact.detail("CONTEST_ID"));
         return ofThisContest ? facts.of(NOT_LOGGED, contact).facts().get(Fact.exchange(field.name())) : null;
-    }
-
-    /** The serial that comes next: one more than the highest that was sent. */
-    int nextSerial() {
-        return 1
-                + contacts.values().stream().mapToInt(CountedBook::serial).max().orElse(0);
-    }
-
-    /** All that were sent in contacts of the log. */
-    NavigableSet<Integer> serials() {
-        return contacts.values().stream()
-                .map(CountedBook::serial)
-                .filter(serial -> serial > 0)
-                .collect(Collectors.toCollection(TreeSet::new));
-    }
-
-    /** The station to which a serial was sent. */
-    Optional<Call> sentTo(int serial) {
-        return contacts.values().stream()
-                .filter(contact -> serial(contact) == serial)
-                .map(Contact::call)
-                .findFirst();
-    }
-
-    private static int serial(Contact contact) {
-        String sent = contact.detail("STX");
-        return sent != null && sent.matches("\\d{1,6}") ? Integer.parseInt(sent) : 0;
     }
 }

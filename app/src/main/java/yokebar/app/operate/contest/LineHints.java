@@ -142,7 +142,8 @@ class LineHints {
         }
         List<String> questions = new ArrayList<>();
         if (typedSerial != null) {
-            counted.sentTo(typedSerial)
+            counted.contacts()
+                    .sentTo(typedSerial)
                     .ifPresent(other -> questions.add("Serial " + typedSerial + " was sent to " + other + " already."));
         }
         Map<Fact, String> usual = counted.usualFacts(call, now);

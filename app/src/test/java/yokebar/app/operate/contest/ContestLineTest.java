@@ -57,6 +57,21 @@ class ContestLineTest extends ContestTest {
     private Clock clock;
 
     @Test
+    void theAnswerHasTheContactAsItStandsInTheBook() throws Exception {
+        JsonNode logged = log("w1qab 7 5");
+        assertThat(logged.path("contact")).isEqualTo(get(path("/contacts")).path(0));
+        assertThat(logged.path("contact").path("worth").path("points").asInt()).isEqualTo(3);
+        assertThat(log("w1qab 7 5").path("contact")).isEqualTo(logged.path("contact"));
+        Map<String, Object> elsewhere = new HashMap<>(
+                Map.of("text", "w1qac 8 5", "frequency", "21.025", "mode", "CW", "agoMs", 0, "key", "on 15"));
+        JsonNode notCounted = ok(sendJson("POST", path("/line/log"), elsewhere));
+        assertThat(notCounted.path("contactId").asInt()).isPositive();
+        assertThat(notCounted.path("contact").isNull()
+                        || notCounted.path("contact").isMissingNode())
+                .isTrue();
+    }
+
+    @Test
     void theLineSaysWhatItIsWorthBeforeItIsLogged() throws Exception {
         JsonNode half = ok(type("read", "w1qab", ""));
         assertThat(half.path("call").asString()).isEqualTo("W1QAB");

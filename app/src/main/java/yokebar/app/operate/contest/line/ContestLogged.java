@@ -12,6 +12,19 @@ import org.jspecify.annotations.Nullable;
  * @param fresh false when the contact was in the log already
  * @param sentence what became of it, in words
  * @param changeId to take it back with; null when it changed nothing
+ * @param contact as it stands in the book; null on a band or in a mode that is not of the contest
  */
 public record ContestLogged(
-        long contactId, String call, Instant at, boolean fresh, String sentence, @Nullable Long changeId) {}
+        long contactId,
+        String call,
+        Instant at,
+        boolean fresh,
+        String sentence,
+        @Nullable Long changeId,
+        @Nullable BookContactView contact) {
+
+    /** The same with the contact as it stands in the book. */
+    public ContestLogged with(@Nullable BookContactView inBook) {
+        return new ContestLogged(contactId, call, at, fresh, sentence, changeId, inBook);
+    }
+}

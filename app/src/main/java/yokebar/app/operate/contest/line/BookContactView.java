@@ -1,8 +1,7 @@
-package yokebar.app.operate.contest;
+package yokebar.app.operate.contest.line;
 
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
-import yokebar.app.operate.contest.line.WorthView;
 
 /**
  * A contact of a contest book.
@@ -16,7 +15,7 @@ import yokebar.app.operate.contest.line.WorthView;
  * @param worth what it brings
  * @param adjudicator what the adjudicator's check found; null when nothing, or the log was not checked
  */
-record BookContactView(
+public record BookContactView(
         long contactId,
         Instant start,
         String call,
