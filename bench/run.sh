@@ -1,6 +1,6 @@
 #!/bin/sh
 # Runs every benchmark and prints its figures. Arguments name the ones to run: adi intake latency startup radio who log nets contest received pictures stations
-# sources services air guard.
+# sources services air guard, and live and index, which are not run unless they are named.
 set -eu
 cd "$(dirname "$0")/.."
 which=${*:-adi intake latency startup radio who log nets contest stations received pictures sources services air guard}
@@ -20,7 +20,7 @@ for name in $which; do
     # Uses the log that "log" makes.
     nets) java -Xmx700m -cp "$classpath" yokebar.bench.NetFigures | grep '^nets' ;;
     contest) java -cp "$classpath" yokebar.bench.ContestFigures ;;
-    # Takes about nine minutes; -Dreplayed=… for fewer than 8 000 contacts.
+    # Not among those run without arguments: it takes about a quarter of an hour.
     live) java -Xmx700m -cp "$classpath" yokebar.bench.ContestLiveFigures | grep '^contest' ;;
     stations) java -cp "$classpath" yokebar.bench.StationListFigures ;;
     received) java -cp "$classpath" yokebar.bench.ReceivedTextFigures ;;

@@ -33,6 +33,8 @@
     return () => (navigation.unsaved = false);
   });
 
+  $effect(() => untrack(() => log.watch()));
+
   $effect(() => {
     void lineInLog;
     untrack(() => void read());

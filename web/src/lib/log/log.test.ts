@@ -50,6 +50,23 @@ async function loaded(log: Log): Promise<LogStore> {
 }
 
 describe('LogStore', () => {
+  it('reads nothing again while nobody looks, and all of it for whoever comes back', async () => {
+    const log = new Log(1000);
+    const store = new LogStore(log.read);
+    const leave = store.watch();
+    store.reload();
+    await vi.waitFor(() => expect(store.loading).toBe(false));
+    leave();
+    vi.useFakeTimers();
+    store.take(news([line(1001)], [], 1001));
+    await vi.advanceTimersByTimeAsync(1_000);
+    vi.useRealTimers();
+    expect(log.asked).toHaveLength(1);
+    expect(store.total).toBe(1001);
+    store.watch();
+    await vi.waitFor(() => expect(log.asked).toHaveLength(2));
+  });
+
   it('fetches only the pages somebody looks at', async () => {
     const log = new Log(1000);
     const store = await loaded(log);

@@ -1,15 +1,6 @@
-import {
-  api,
-  got,
-  Problem,
-  type ContestContact,
-  type ContestLineRequest,
-  type ContestLineView,
-  type ContestScore,
-  type NextText,
-  type Radio,
-  type SentText,
-} from '../../platform/api/client';
+import { api, got, Problem, type ContestContact, type ContestScore } from '../../platform/api/client';
+import type { ContestLineRequest, ContestLineView, NextText } from '../../platform/api/client';
+import type { Radio, SentText } from '../../platform/api/client';
 import { LatestQuestion } from '../../platform/shared/latest-question';
 import { tabMemory, type Memory } from '../../platform/shared/memory';
 import { UnsentLines } from '../../platform/shared/unsent-lines.svelte';
@@ -21,7 +12,7 @@ import { LineSteps, sends, type Slot, type Way } from './sending/line-steps.svel
 import { PaperTimes } from './sending/paper.svelte';
 import { texts } from './texts';
 import { isFrequency, withCall } from './typed';
-import { withContact } from './latest';
+import { LatestLists, withContact } from './latest';
 
 const TEXT_KEY = 'yokebar-contest-line';
 const UNSENT_KEY = 'yokebar-contest-unsent';
@@ -64,6 +55,7 @@ export class OpenBookStore {
   #memory: Memory;
   #position: () => number | undefined;
   #question = new LatestQuestion();
+  #lists = new LatestLists();
   /** What was wiped last. */
   #wiped = '';
   /** Texts are sent in the order of their keys. */
@@ -117,14 +109,16 @@ export class OpenBookStore {
     const id = this.#id;
     if (id === undefined) return;
     const params = { path: { id } };
+    const asked = this.#lists.ask();
     try {
       const [score, contacts] = await Promise.all([
         got(api.GET('/api/contest-books/{id}/score', { params })),
         got(api.GET('/api/contest-books/{id}/contacts', { params })),
       ]);
-      if (id === this.#id) {
+      const latest = id === this.#id ? this.#lists.take(asked, contacts) : undefined;
+      if (latest) {
         this.score = score;
-        this.contacts = contacts;
+        this.contacts = latest;
       }
     } catch (e) {
       this.problem = e instanceof Problem ? e.message : String(e);
@@ -358,7 +352,10 @@ export class OpenBookStore {
     if (typed.before !== undefined) this.paper.after(logged.at);
     this.correction.logged(logged.contactId);
     this.notice = logged.sentence;
-    if (logged.contact && bookId === this.#id) this.contacts = withContact(this.contacts, logged.contact);
+    if (logged.contact && bookId === this.#id) {
+      this.#lists.logged(logged.contact);
+      this.contacts = withContact(this.contacts, logged.contact);
+    }
   }
 
   #takeBack(text: string, sentence: string): boolean {

@@ -36,6 +36,23 @@ describe('OpenBookStore', () => {
     expect(server.sent[LOG]).toMatchObject({ text: 'w1qab 12 5' });
   });
 
+  it('shows a contact with the answer to its line, before the list is read again', async () => {
+    const contact = {
+      contactId: 7,
+      start: '2026-10-24T12:00:00Z',
+      call: 'W1QAB',
+      band: '20m',
+      mode: 'CW',
+      received: '599 12 5',
+      worth: worth({}),
+    };
+    server.on(READ, view({ call: 'W1QAB' }));
+    server.on(LOG, { contactId: 7, call: 'W1QAB', fresh: true, sentence: 'Logged.', contact });
+    store.type('w1qab 12 5');
+    await store.log();
+    expect(store.contacts.map((one) => one.contactId)).toContain(7);
+  });
+
   it('guesses nothing while one of the missing fields is unknown', async () => {
     server.on(READ, view({ call: 'W1QAB', missing: ['serial', 'zone'], guessed: { zone: '5' } }));
     store.type('w1qab');

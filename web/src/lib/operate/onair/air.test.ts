@@ -21,30 +21,40 @@ describe('the air', () => {
   let answer: Partial<AirNews> = {};
   let store: AirStore;
 
+  const read = (a: AirAsked) => {
+    asked.push(a);
+    return Promise.resolve({
+      mark: `m${asked.length}`,
+      whole: false,
+      spots: [],
+      gone: [],
+      onAir: 9,
+      sentence: [],
+      ...answer,
+    });
+  };
+
   beforeEach(() => {
     vi.useFakeTimers();
     asked.length = 0;
-    store = new AirStore(
-      () => 1,
-      EVERYTHING,
-      (a) => {
-        asked.push(a);
-        return Promise.resolve({
-          mark: `m${asked.length}`,
-          whole: false,
-          spots: [],
-          gone: [],
-          onAir: 9,
-          sentence: [],
-          ...answer,
-        });
-      },
-    );
+    store = new AirStore(() => 1, EVERYTHING, read);
   });
 
   afterEach(() => vi.useRealTimers());
 
   const settle = () => vi.advanceTimersByTimeAsync(250);
+
+  it('reads a list that stands beside no more often than it says', async () => {
+    const beside = new AirStore(() => 1, EVERYTHING, read, 1_000);
+    const end = beside.watch();
+    await settle();
+    for (let i = 0; i < 20; i++) {
+      beside.moved();
+      await vi.advanceTimersByTimeAsync(100);
+    }
+    expect(asked).toHaveLength(3);
+    end();
+  });
 
   it('keeps saying why a station was not gone to while news comes from the air', async () => {
     const server = new FakeServer().on('POST /api/onair/spots/1/go', { detail: 'The radio is off.' }, 422);

@@ -37,6 +37,22 @@ describe('LaneStore', () => {
     expect(server.requests).toHaveLength(2);
   });
 
+  it('reads at once when something is different, and then no more often than each second', async () => {
+    vi.useFakeTimers();
+    server.on('GET /api/services', [lane({})]);
+    const lanes = new LaneStore();
+    lanes.readSoon();
+    lanes.readSoon();
+    await vi.advanceTimersByTimeAsync(10);
+    expect(server.requests).toHaveLength(1);
+    lanes.readSoon();
+    await vi.advanceTimersByTimeAsync(900);
+    expect(server.requests).toHaveLength(1);
+    await vi.advanceTimersByTimeAsync(100);
+    expect(server.requests).toHaveLength(2);
+    vi.useRealTimers();
+  });
+
   it('keeps what a fetch brought, also when it failed', async () => {
     server.on('POST /api/services/1/fetches', {
       complete: true,

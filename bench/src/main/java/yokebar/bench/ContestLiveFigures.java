@@ -1,5 +1,6 @@
 package yokebar.bench;
 
+import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.lang.management.ManagementFactory;
@@ -35,7 +36,7 @@ import yokebar.standins.demo.DemoSetup;
 public final class ContestLiveFigures {
     private static final int IN_THE_BOOK = Integer.getInteger("book", 10_000);
     private static final int SPOTS_A_SECOND = 100;
-    private static final int BY_KEYBOARD = Integer.getInteger("by-keyboard", 120);
+    private static final int BY_KEYBOARD = 120;
     /** Contacts until what is asked most often is compiled. */
     private static final int WARM_UP = 60;
 
@@ -44,6 +45,23 @@ public final class ContestLiveFigures {
     private static final long BESIDE_EVERY_MS = 2_000;
     private static final String[] BANDS = {"7.025", "14.025", "21.025"};
     private static final String ROW = "table[aria-label=Contacts] tbody td:nth-child(2)";
+
+    private static final String WATCH =
+            """
+            (row) => {
+              window.seenAt = {};
+              window.enterAt = {};
+              new MutationObserver(() => {
+                const now = Date.now();
+                for (const cell of document.querySelectorAll(row)) window.seenAt[cell.textContent.trim()] ??= now;
+              }).observe(document.body, { childList: true, subtree: true, characterData: true });
+              document.addEventListener('keydown', (event) => {
+                if (event.key === 'Enter' && event.target.value) {
+                  window.enterAt[event.target.value.split(' ')[0].toUpperCase()] ??= Date.now();
+                }
+              }, true);
+            }
+            """;
 
     private final RunningYokebar yokebar;
     private final AtomicInteger calls = new AtomicInteger();
@@ -70,8 +88,7 @@ public final class ContestLiveFigures {
 
     private void run(StandIns standIns) throws Exception {
         new DemoSetup(yokebar.address(), standIns).furnishStation();
-        // Ten thousand contacts on their way to services at once are no part of a contest, nor is radioteletype of this
-        // one.
+        // Ten thousand contacts on their way to services at once are no part of a contest, nor is radioteletype here.
         for (String hookup : List.of("countersign", "postbag", "quayside", "text-1", "text-2")) {
             yokebar.send("POST", "api/hookups/" + hookup + "/disconnect", "{}");
         }
@@ -97,13 +114,9 @@ public final class ContestLiveFigures {
             page.navigate(yokebar.address() + "#/contest/" + book);
             page.locator(ROW).first().waitFor();
             page.evaluate(WATCH, ROW);
-            page.evaluate("() => performance.setResourceTimingBufferSize(100000)");
             Future<?> first = others.submit(() -> logBeside(1));
             Future<?> second = others.submit(() -> logBeside(2));
             byKeyboard(page);
-            System.out.println(
-                    page.evaluate(
-                            "() => { const by={}; for (const e of performance.getEntriesByType('resource')) { const u=e.name.replace(/.*:\\d+/,'').replace(/\\?.*/,''); (by[u]??=[]).push(e.duration); } return Object.entries(by).map(([u,d])=>{d.sort((a,b)=>a-b); return 'RES '+u+' n='+d.length+' med='+Math.round(d[d.length>>1])+' p95='+Math.round(d[Math.floor(d.length*.95)]);}).join('\\n'); }"));
             beside = false;
             first.get();
             second.get();
@@ -115,23 +128,6 @@ public final class ContestLiveFigures {
         standIns.skimmer().setSpotsASecond(0);
         replay();
     }
-
-    private static final String WATCH =
-            """
-            (row) => {
-              window.seenAt = {};
-              window.enterAt = {};
-              new MutationObserver(() => {
-                const now = Date.now();
-                for (const cell of document.querySelectorAll(row)) window.seenAt[cell.textContent.trim()] ??= now;
-              }).observe(document.body, { childList: true, subtree: true, characterData: true });
-              document.addEventListener('keydown', (event) => {
-                if (event.key === 'Enter' && event.target.value) {
-                  window.enterAt[event.target.value.split(' ')[0].toUpperCase()] ??= Date.now();
-                }
-              }, true);
-            }
-            """;
 
     private static String definition() {
         Instant from = Instant.now().truncatedTo(ChronoUnit.HOURS).minus(Duration.ofHours(24));
@@ -256,10 +252,7 @@ public final class ContestLiveFigures {
                 sentByOthers.clear();
             }
             String call = call();
-            page.keyboard()
-                    .type(
-                            call.toLowerCase(Locale.ROOT) + " 12 14",
-                            new com.microsoft.playwright.Keyboard.TypeOptions().setDelay(60));
+            page.keyboard().type(call.toLowerCase(Locale.ROOT) + " 12 14", new Keyboard.TypeOptions().setDelay(60));
             page.keyboard().press("Enter");
             page.waitForTimeout(300);
         }
@@ -294,7 +287,7 @@ public final class ContestLiveFigures {
         long before = contacts();
         double heapBefore = heapMb();
         long began = System.nanoTime();
-        ExecutorService positions = Executors.newFixedThreadPool(3);
+        ExecutorService operators = Executors.newFixedThreadPool(3);
         AtomicInteger late = new AtomicInteger();
         for (int i = 0; i < REPLAYED; i++) {
             long due = began + i * 1_000_000_000L / REPLAYED_A_SECOND;
@@ -304,7 +297,7 @@ public final class ContestLiveFigures {
             }
             String call = call();
             int position = i % BANDS.length;
-            positions.submit(() -> {
+            operators.submit(() -> {
                 logLine(call, position);
                 if (System.nanoTime() - due > 1_000_000_000L) {
                     late.incrementAndGet();
@@ -315,8 +308,8 @@ public final class ContestLiveFigures {
                 heapBefore = heapMb();
             }
         }
-        positions.shutdown();
-        positions.awaitTermination(10, TimeUnit.MINUTES);
+        operators.shutdown();
+        operators.awaitTermination(10, TimeUnit.MINUTES);
         System.out.printf(
                 "contest: %d contacts replayed at %d/s in %.0f s, %d in the book of them, %d answered after more than a second; heap %.0f MB after a quarter, %.0f MB after all%n",
                 REPLAYED,
