@@ -81,7 +81,7 @@ export class Calling {
    */
   next(spots: Spot[], contacts: ContestContact[], now: number): Spot[] {
     const isTried = ({ id }: Spot) => now - (this.#tried.get(id) ?? 0) < TRIED_MS;
-    const worked = contacts.filter(({ start }) => now - Date.parse(start) < JUST_WORKED_MS);
+    const worked = contacts.filter(({ start }) => Math.abs(now - Date.parse(start)) < JUST_WORKED_MS);
     const left = spots.filter(
       ({ call, band }) => !worked.some((contact) => contact.call === call && contact.band === band),
     );
