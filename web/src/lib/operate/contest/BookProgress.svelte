@@ -176,7 +176,7 @@
     text-align: right;
   }
 
-  @media (max-width: 800px) {
+  @container (max-width: 800px) {
     .progress {
       grid-template-columns: 1fr;
     }

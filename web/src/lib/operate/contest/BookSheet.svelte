@@ -1,26 +1,19 @@
 <script lang="ts">
-  import { Button, ContentSwitcher, Switch } from 'carbon-components-svelte';
+  import { Button } from 'carbon-components-svelte';
   import { untrack } from 'svelte';
   import { Navigation } from '../../platform/page/navigation.svelte';
   import { useStore } from '../../platform/page/stores';
   import { clock } from '../../platform/shared/clock.svelte';
-  import { tabMemory } from '../../platform/shared/memory';
+  import { memory } from '../../platform/shared/memory';
   import { OpenBookStore } from './book.svelte';
-  import BookContacts from './BookContacts.svelte';
   import BookImport from './BookImport.svelte';
-  import BookFindings from './BookFindings.svelte';
   import BookForm from './BookForm.svelte';
-  import BookHeader from './BookHeader.svelte';
-  import BookMultipliers from './BookMultipliers.svelte';
-  import BookProgress from './BookProgress.svelte';
+  import BookPanels from './BookPanels.svelte';
   import { BookStore } from './books.svelte';
   import ContestLine from './ContestLine.svelte';
+  import { PanelLayout } from './layout.svelte';
   import ScoreBoard from './ScoreBoard.svelte';
-  import BoardPanel from './board/BoardPanel.svelte';
-  import HandInPanel from './handing-in/HandInPanel.svelte';
-  import TextsPanel from './sending/TextsPanel.svelte';
   import { TeamStore } from './team/team.svelte';
-  import TeamPanel from './team/TeamPanel.svelte';
   import { bookState } from './state';
   import { texts } from './texts';
 
@@ -38,24 +31,7 @@
     { path: 'report', text: texts.reportAsText },
     { path: 'report-pdf', text: texts.reportAsPdf },
   ];
-  const PANEL_KEY = 'yokebar-contest-panel';
-  const PANELS = [
-    texts.contacts,
-    texts.progress,
-    texts.multipliers,
-    texts.likelyMistakes,
-    texts.logHeader,
-    texts.textsToSend,
-    texts.scoreboard,
-    texts.team,
-    texts.handIn,
-  ];
-  let panel = $state(Number(tabMemory.getItem(PANEL_KEY) ?? 0));
-
-  function choose(index: number) {
-    panel = index;
-    tabMemory.setItem(PANEL_KEY, String(index));
-  }
+  const layout = new PanelLayout(memory);
 
   const book = $derived(books.all?.find((one) => one.id === id));
 
@@ -89,6 +65,9 @@
       {#if book.power}<span class="muted">{book.power}</span>{/if}
       <span class="muted">{bookState(book, clock.now)}</span>
       <span class="grow"></span>
+      <button class="more" onclick={() => layout.toggleSecond()}
+        >{layout.second ? texts.onePanel : texts.secondPanel}</button
+      >
       <a href={`/api/contest-books/${id}/cabrillo`} download>{texts.exportCabrillo}</a>
       <button class="more" onclick={() => (asked = asked === 'files' ? undefined : 'files')}
         >{texts.otherFiles}</button
@@ -117,27 +96,7 @@
     {/if}
     {#if store.score}
       <ScoreBoard score={store.score} />
-      <div class="panels">
-        <ContentSwitcher size="sm" selectedIndex={panel} on:change={(event) => choose(event.detail)}>
-          {#each PANELS as text (text)}<Switch {text} />{/each}
-        </ContentSwitcher>
-      </div>
-      <div class="panel">
-        {#if panel === 1}<BookProgress {book} score={store.score} />
-        {:else if panel === 2}<BookMultipliers {book} score={store.score} />
-        {:else if panel === 3}<BookFindings {id} score={store.score} />
-        {:else if panel === 4}<BookHeader {book} />
-        {:else if panel === 5}<TextsPanel />
-        {:else if panel === 6}<BoardPanel
-            bookId={id}
-            contest={book.cabrilloName}
-            ownCall={book.ownCall}
-            score={store.score.score}
-          />
-        {:else if panel === 7}<TeamPanel />
-        {:else if panel === 8}<HandInPanel bookId={id} until={book.until} score={store.score} />
-        {:else}<BookContacts contacts={store.contacts} score={store.score} />{/if}
-      </div>
+      <BookPanels {layout} {book} score={store.score} />
     {:else if !store.problem}
       <p class="muted">{texts.readingTheBook}</p>
     {/if}
@@ -169,22 +128,6 @@
     padding: 4px 12px;
     border-left: 3px solid var(--yb-accent);
     background: var(--yb-panel);
-  }
-
-  .panels {
-    max-width: 1160px;
-  }
-
-  /* Nine of them stand beside each other in a window of 1280. */
-  .panels :global(.bx--content-switcher-btn) {
-    padding: 0 10px;
-  }
-
-  /* The score and the line stay in sight; in a low window everything scrolls. */
-  .panel {
-    flex: 1;
-    min-height: 84px;
-    overflow: auto;
   }
 
   .foot {

@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { fireEvent, screen } from '@testing-library/svelte';
+import { fireEvent, screen, within } from '@testing-library/svelte';
 import { describe, expect, it, vi } from 'vitest';
 import type { ContestScore } from '../../platform/api/client';
 import type { FakeServer } from '../../platform/shared/fake-server';
@@ -8,8 +8,11 @@ import BookFindings from './BookFindings.svelte';
 import BookHeader from './BookHeader.svelte';
 import BookImport from './BookImport.svelte';
 import BookMultipliers from './BookMultipliers.svelte';
+import BookPanels from './BookPanels.svelte';
 import BookProgress from './BookProgress.svelte';
+import { PanelLayout } from './layout.svelte';
 import { hoursAndMinutes, scorePoints } from './progress';
+import { memory } from './test-book';
 
 let server: FakeServer;
 let render: Show;
@@ -231,5 +234,22 @@ describe('a log that is imported into a book', () => {
     server.on(path, { detail: 'It is empty.' }, 422);
     await choose();
     expect((await screen.findByRole('alert')).textContent).toBe('It is empty.');
+  });
+});
+
+describe('the panels', () => {
+  it('stand beside each other, and change their places when the same is chosen in both', async () => {
+    const layout = new PanelLayout(memory());
+    render(BookPanels, { layout, book, score });
+    expect(screen.queryByRole('region', { name: 'Second panel' })).toBeNull();
+    layout.toggleSecond();
+    const second = await screen.findByRole('region', { name: 'Second panel' });
+    await fireEvent.change(screen.getByLabelText('In the second panel'), { target: { value: 'header' } });
+    expect(within(second).getByLabelText('CATEGORY-OPERATOR')).toBeTruthy();
+    expect(screen.getByText(/No contact/)).toBeTruthy();
+    await fireEvent.click(screen.getByRole('tab', { name: 'Log header' }));
+    await vi.waitFor(() => expect([layout.main, layout.second]).toEqual(['header', 'contacts']));
+    expect(within(second).getByText(/No contact/)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLSelectElement>('In the second panel').value).toBe('contacts');
   });
 });

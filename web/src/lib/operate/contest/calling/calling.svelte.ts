@@ -28,6 +28,15 @@ interface Line {
   tuneRadio(text: string): Promise<void>;
 }
 
+/** A station that was spotted on two frequencies of a band is worked only once. */
+function onceOnEachBand(spots: Spot[]): Spot[] {
+  const seen = new Set<string>();
+  return spots.filter(({ call, band }) => {
+    const before = seen.size;
+    return seen.add(`${call} ${band}`).size > before;
+  });
+}
+
 /** From the own frequency to stations that call CQ elsewhere, and back. */
 export class Calling {
   /** Where the operator called CQ last; it survives a reload of the page. */
@@ -82,7 +91,7 @@ export class Calling {
   next(spots: Spot[], contacts: ContestContact[], now: number): Spot[] {
     const isTried = ({ id }: Spot) => now - (this.#tried.get(id) ?? 0) < TRIED_MS;
     const worked = contacts.filter(({ start }) => Math.abs(now - Date.parse(start)) < JUST_WORKED_MS);
-    const left = spots.filter(
+    const left = onceOnEachBand(spots).filter(
       ({ call, band }) => !worked.some((contact) => contact.call === call && contact.band === band),
     );
     return [...left.filter((spot) => !isTried(spot)), ...left.filter(isTried)];

@@ -90,6 +90,12 @@ describe('Calling', () => {
     expect(offered(at + 5 * 60_000)).toEqual([1, 3, 2]);
   });
 
+  it('offers a station that was spotted on two frequencies of a band once', () => {
+    const calling = new Calling(new FakeLine(), new LineSteps(memory()), memory());
+    const spots = ['20m', '20m', '40m'].map((band, id) => ({ id, call: 'DL1QAA', band }) as Spot);
+    expect(calling.next(spots, [], 0).map(({ id }) => id)).toEqual([0, 2]);
+  });
+
   it('leaves out who was just worked on the band, until the server has said whether it counts again', () => {
     const calling = new Calling(new FakeLine(), new LineSteps(memory()), memory());
     const spots = ['20m', '40m'].map((band, id) => ({ id, call: 'DL1QAA', band }) as Spot);

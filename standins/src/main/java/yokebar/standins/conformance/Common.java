@@ -78,7 +78,7 @@ final class Common {
                 !received.isBefore(since) && received.isBefore(until), "it was not received in the span: " + entry);
     }
 
-    private static Instant instant(JsonNode entry, String field) throws Requirement.Unmet {
+    static Instant instant(JsonNode entry, String field) throws Requirement.Unmet {
         try {
             return Instant.parse(entry.path(field).asString(""));
         } catch (DateTimeParseException e) {

@@ -5,6 +5,7 @@ import java.io.PrintStream;
 import java.net.URI;
 import java.nio.file.Path;
 import java.security.GeneralSecurityException;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -17,9 +18,14 @@ public final class Conformance {
             "postbag",
             "callbook",
             "reference",
+            "tally-ho",
+            "fair-copy",
             "radio-mail",
             "digital-link-log",
-            "digital-link-program");
+            "digital-link-program",
+            "text-feed");
+
+    private static final Duration TEXT_IS_LISTENED_TO = Duration.ofSeconds(10);
 
     private Conformance() {}
 
@@ -37,9 +43,12 @@ public final class Conformance {
                     case "postbag" -> PostbagRequirements.of(Peer.basic(base, account));
                     case "callbook" -> CallbookRequirements.of(base, account);
                     case "reference" -> ReferenceRequirements.of(Peer.bearer(base, account));
+                    case "tally-ho" -> new TallyHoRequirements(Peer.basic(base, account)).all();
+                    case "fair-copy" -> new FairCopyRequirements(Peer.basic(base, account)).all();
                     case "radio-mail" -> new RadioMailRequirements(base, account).all();
                     case "digital-link-log" -> new DigitalLogRequirements(base).all();
                     case "digital-link-program" -> new DigitalProgramRequirements(base).all();
+                    case "text-feed" -> new TextFeedRequirements(base, TEXT_IS_LISTENED_TO).all();
                     default ->
                         throw new IllegalArgumentException("There is no protocol " + protocol + "; there are "
                                 + String.join(", ", PROTOCOLS) + ".");

@@ -32,6 +32,8 @@ public final class FairCopy extends SimulatedService {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final String ENDING = ".log";
+    private static final long SHORTEST_WAIT_S = 10;
+    private static final long LONGEST_WAIT_S = 86_400;
 
     private final World world;
     private final Clock clock;
@@ -111,7 +113,7 @@ public final class FairCopy extends SimulatedService {
                         "words",
                         log.contacts().size() + " contacts were taken for the check",
                         "askAfterSeconds",
-                        checkTakes.toSeconds()));
+                        askAfter(checkTakes)));
     }
 
     private Answer report(String path) throws IOException {
@@ -123,15 +125,14 @@ public final class FairCopy extends SimulatedService {
         Instant over = Files.getLastModifiedTime(file).toInstant().plus(checkTakes);
         Instant now = clock.instant();
         if (over.isAfter(now)) {
-            return Answer.json(
-                    200,
-                    Map.of(
-                            "checked",
-                            false,
-                            "askAfterSeconds",
-                            Duration.between(now, over).toSeconds() + 1));
+            return Answer.json(200, Map.of("checked", false, "askAfterSeconds", askAfter(Duration.between(now, over))));
         }
         HandedInText log = new HandedInText(Files.readString(file), this::refuses);
         return Answer.json(200, LogCheck.report(log, world));
+    }
+
+    /** Rounded up, and within what the protocol allows. */
+    private static long askAfter(Duration time) {
+        return Math.max(SHORTEST_WAIT_S, Math.min(LONGEST_WAIT_S, time.toSeconds() + 1));
     }
 }

@@ -8,12 +8,14 @@ import java.net.Socket;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.NavigableMap;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.port.LoopbackPort;
@@ -26,7 +28,9 @@ public final class TextProgram implements AutoCloseable {
 
     private final String name;
     private final List<Decoder> decoders;
-    private final List<Line> lines = new ArrayList<>();
+    /** By the moment at which they were printed, ms since the hour began. */
+    private final NavigableMap<Long, List<Line>> lines = new TreeMap<>();
+
     private final Clock clock;
     private final long beganMs;
     private final int wantedPort;
@@ -46,9 +50,10 @@ public final class TextProgram implements AutoCloseable {
         this.beganMs = clock.millis();
         this.wantedPort = port;
         for (Decoder decoder : decoders) {
-            decoder.receive(hour, seed).forEach(printed -> lines.add(new Line(decoder, printed)));
+            decoder.receive(hour, seed)
+                    .forEach(printed -> lines.computeIfAbsent(printed.atMs(), at -> new ArrayList<>())
+                            .add(new Line(decoder, printed)));
         }
-        lines.sort(Comparator.comparing(line -> line.printed().atMs()));
         setUp(true);
     }
 
@@ -162,11 +167,10 @@ public final class TextProgram implements AutoCloseable {
     private List<Line> between(long fromMs, long untilMs) {
         long from = fromMs % RecordedHour.LENGTH_MS;
         long until = untilMs % RecordedHour.LENGTH_MS;
-        return lines.stream()
-                .filter(line -> from <= until
-                        ? line.printed().atMs() >= from && line.printed().atMs() < until
-                        : line.printed().atMs() >= from || line.printed().atMs() < until)
-                .toList();
+        Stream<List<Line>> printed = from <= until
+                ? lines.subMap(from, until).values().stream()
+                : Stream.concat(lines.tailMap(from).values().stream(), lines.headMap(until).values().stream());
+        return printed.flatMap(List::stream).toList();
     }
 
     private static void say(OutputStream out, Map<String, ?> words) throws IOException {

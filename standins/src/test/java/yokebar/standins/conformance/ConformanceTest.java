@@ -25,6 +25,7 @@ import org.junit.jupiter.api.io.TempDir;
 import yokebar.standins.callbook.WhosThere;
 import yokebar.standins.countersign.Authority;
 import yokebar.standins.countersign.Countersign;
+import yokebar.standins.faircopy.FairCopy;
 import yokebar.standins.http.HttpService;
 import yokebar.standins.mail.MailGateway;
 import yokebar.standins.port.FreePorts;
@@ -32,6 +33,7 @@ import yokebar.standins.postbag.Postbag;
 import yokebar.standins.program.LinkedProgram;
 import yokebar.standins.quayside.Quayside;
 import yokebar.standins.reference.Almanac;
+import yokebar.standins.tallyho.TallyHo;
 import yokebar.standins.world.World;
 
 class ConformanceTest {
@@ -122,6 +124,35 @@ class ConformanceTest {
     }
 
     @Test
+    void theScoreboardKeepsToItsProtocol() throws Exception {
+        try (TallyHo scoreboard = new TallyHo(new World(5), Clock.systemUTC(), 0)) {
+            meetsAll("tally-ho", scoreboard.address(), TallyHo.ACCOUNT + ":" + TallyHo.PASSWORD);
+            assertThat(said()).contains("met    a score that comes before everySeconds");
+            scoreboard.setEverySeconds(0);
+            meetsAll("tally-ho", scoreboard.address(), TallyHo.ACCOUNT + ":" + TallyHo.PASSWORD);
+            scoreboard.setEverySeconds(4_000);
+            assertThat(unmet("tally-ho", scoreboard.address(), TallyHo.ACCOUNT + ":" + TallyHo.PASSWORD))
+                    .as(said())
+                    .isEqualTo(3);
+        }
+    }
+
+    @Test
+    void theAdjudicatorKeepsToItsProtocolBeforeAndAfterTheCheck() throws Exception {
+        try (FairCopy adjudicator = new FairCopy(new World(5), Clock.systemUTC(), folder, 0)) {
+            String account = FairCopy.ACCOUNT + ":" + FairCopy.PASSWORD;
+            for (Duration check : List.of(Duration.ofHours(1), Duration.ofSeconds(5), Duration.ZERO)) {
+                adjudicator.setCheckTakes(check);
+                meetsAll("fair-copy", adjudicator.address(), account);
+            }
+            adjudicator.setRefused("ZP5QXA", true);
+            assertThat(unmet("fair-copy", adjudicator.address(), account))
+                    .as(said())
+                    .isEqualTo(3);
+        }
+    }
+
+    @Test
     void theMailGatewayKeepsToItsProtocolAndHandsNothingOn() throws Exception {
         List<String> letters = new ArrayList<>();
         try (MailGateway gateway = new MailGateway(folder, 0, (letter, id) -> letters.add(id))) {
@@ -167,7 +198,8 @@ class ConformanceTest {
         try (HttpService server = new HttpService(0)
                 .on("/", request -> HttpService.Answer.json(200, Map.of("words", "fine")))
                 .start()) {
-            for (String protocol : List.of("countersign", "quayside", "postbag", "callbook", "reference")) {
+            for (String protocol :
+                    List.of("countersign", "quayside", "postbag", "callbook", "reference", "tally-ho", "fair-copy")) {
                 out.reset();
                 assertThat(unmet(protocol, "http://127.0.0.1:" + server.port() + "/", "a:b"))
                         .as(protocol)

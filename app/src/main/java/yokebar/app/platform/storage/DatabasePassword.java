@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.security.SecureRandom;
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -50,7 +49,7 @@ public final class DatabasePassword {
         }
         String password = Files.readString(next, StandardCharsets.US_ASCII).strip();
         if (!Files.exists(home.resolve(StagedLog.DATABASE)) || change(home, password)) {
-            Files.move(next, file, StandardCopyOption.ATOMIC_MOVE);
+            WholeFile.put(next, file);
             return password;
         }
         return "";

@@ -55,7 +55,7 @@ public final class FolderRights {
                         PosixFilePermissions.asFileAttribute(FILE))
                 : Files.createTempFile(file.toAbsolutePath().getParent(), "private", ".new");
         Files.write(draft, content);
-        Files.move(draft, file, java.nio.file.StandardCopyOption.ATOMIC_MOVE);
+        WholeFile.put(draft, file);
     }
 
     private static boolean isPosix(Path path) {

@@ -3,10 +3,10 @@ package yokebar.app.platform.storage;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.stream.Stream;
 
 /** A log that was made ready to take the place of the one in the data folder, between two runs. */
 public final class StagedLog {
@@ -24,7 +24,7 @@ public final class StagedLog {
     }
 
     /** Puts what was made ready in the log's place and keeps what was there beside it, before anybody opens the log. */
-    static void carryOut(Path home) throws IOException {
+    public static void carryOut(Path home) throws IOException {
         Path ready = folder(home).resolve(DATABASE);
         if (!Files.exists(ready)) {
             return;
@@ -34,7 +34,17 @@ public final class StagedLog {
             Files.move(log, home.resolve("replaced-" + NAMED.format(Instant.now()) + ".mv.db"));
         }
         Files.deleteIfExists(home.resolve("search-index"));
-        Files.move(ready, log, StandardCopyOption.ATOMIC_MOVE);
-        Files.deleteIfExists(folder(home));
+        WholeFile.put(ready, log);
+        removeRest(folder(home));
+    }
+
+    /** What the database wrote beside its file is of no use any more. */
+    private static void removeRest(Path folder) throws IOException {
+        try (Stream<Path> rest = Files.list(folder)) {
+            for (Path file : rest.toList()) {
+                Files.delete(file);
+            }
+        }
+        Files.delete(folder);
     }
 }

@@ -3,7 +3,6 @@ package yokebar.app.station.backup;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.SQLException;
 import java.time.Clock;
@@ -33,6 +32,7 @@ import yokebar.app.log.ContactsChanged;
 import yokebar.app.log.ContactsDeleted;
 import yokebar.app.log.ContactsLogged;
 import yokebar.app.platform.rejection.Rejection;
+import yokebar.app.platform.storage.WholeFile;
 
 /**
  * Dated, compressed copies of all rows of the log, made while the application goes on: by hand, once a day, and when it ends.
@@ -226,7 +226,7 @@ public class Backups implements SmartLifecycle {
                 DatabaseRows.write(connection, fresh, now);
             }
             Restore.content(fresh);
-            Files.move(fresh, folder.resolve(name), StandardCopyOption.ATOMIC_MOVE);
+            WholeFile.put(fresh, folder.resolve(name));
             rotate(folder);
             problem = null;
             return new Backup(name, now, Files.size(folder.resolve(name)), byHand);

@@ -16,6 +16,7 @@ import org.h2.mvstore.MVStoreException;
 import org.jspecify.annotations.Nullable;
 import yokebar.app.platform.storage.DatabasePassword;
 import yokebar.app.platform.storage.StagedLog;
+import yokebar.app.platform.storage.WholeFile;
 
 /**
  * What can be done when the log's database cannot be opened. Whatever is chosen, the file that was there is kept beside the log
@@ -149,8 +150,11 @@ public final class DamagedLog {
             if (losses == null || !losses.isEmpty()) {
                 readCopyBack();
             }
+            // From here on, whatever happens, the next start finds the built log and puts it in its place.
+            Restore.remove(StagedLog.folder(home));
+            WholeFile.put(built, StagedLog.folder(home));
             keepDamaged();
-            Files.move(built.resolve(StagedLog.DATABASE), home.resolve(StagedLog.DATABASE));
+            StagedLog.carryOut(home);
         } finally {
             Restore.remove(work);
         }

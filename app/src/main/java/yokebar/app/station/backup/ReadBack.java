@@ -14,6 +14,7 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.scheduling.TaskScheduler;
 import org.springframework.stereotype.Component;
 import yokebar.app.platform.configuration.YokebarProperties;
+import yokebar.app.platform.storage.WholeFile;
 import yokebar.app.sources.intake.LogImport;
 
 /**
@@ -43,7 +44,9 @@ class ReadBack implements SmartLifecycle {
 
     /** The next start takes the contacts of this file in. */
     static void atNextStart(Path home, Path copy) throws IOException {
-        Files.copy(copy, waiting(home), StandardCopyOption.REPLACE_EXISTING);
+        Path fresh = waiting(home).resolveSibling("read-back.new");
+        Files.copy(copy, fresh, StandardCopyOption.REPLACE_EXISTING);
+        WholeFile.put(fresh, waiting(home));
     }
 
     /** Nothing is taken in. */

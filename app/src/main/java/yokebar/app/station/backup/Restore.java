@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.Instant;
@@ -23,6 +22,7 @@ import yokebar.app.platform.lifecycle.RestartAsked;
 import yokebar.app.platform.rejection.Rejection;
 import yokebar.app.platform.storage.DatabasePassword;
 import yokebar.app.platform.storage.StagedLog;
+import yokebar.app.platform.storage.WholeFile;
 
 /**
  * Puts a backup in the log's place. It may come from anybody: it is read as data, a new log is built of its rows, and only when
@@ -105,7 +105,7 @@ class Restore {
         }
         Path ready = StagedLog.folder(home);
         remove(ready);
-        Files.move(staged, ready, StandardCopyOption.ATOMIC_MOVE);
+        WholeFile.put(staged, ready);
     }
 
     /** A backup of an earlier edition is a database file; its rows are taken out without opening it as a database. */

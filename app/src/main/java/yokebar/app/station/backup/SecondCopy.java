@@ -7,7 +7,6 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
 import java.time.Clock;
 import java.time.Duration;
@@ -33,6 +32,7 @@ import yokebar.app.log.ContactsRestored;
 import yokebar.app.log.store.ContactIds;
 import yokebar.app.log.store.ContactLog;
 import yokebar.app.platform.configuration.YokebarProperties;
+import yokebar.app.platform.storage.WholeFile;
 import yokebar.app.sources.hookup.Coupling;
 import yokebar.app.sources.hookup.Hookups;
 import yokebar.core.log.adif.AdiWriter;
@@ -225,9 +225,8 @@ class SecondCopy extends Coupling implements SmartLifecycle {
                 ids = contactIds.after(ids.get(ids.size() - 1), UncopiedContacts.AT_ONCE);
             }
             write(out, text);
-            out.force(true);
         }
-        Files.move(fresh, into.resolve(FILE), StandardCopyOption.ATOMIC_MOVE);
+        WholeFile.put(fresh, into.resolve(FILE));
         uncopied.copied(covered);
         uncopied.editsCopied(edits);
         atOnce = false;

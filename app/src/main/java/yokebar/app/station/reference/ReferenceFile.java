@@ -4,11 +4,11 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.nio.file.StandardCopyOption;
 import java.util.Optional;
 import java.util.function.Function;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import yokebar.app.platform.storage.WholeFile;
 
 /** A list that was fetched or taken from a file, as it is kept beside the log. */
 final class ReferenceFile {
@@ -47,7 +47,7 @@ final class ReferenceFile {
         Files.createDirectories(file.getParent());
         Path fresh = file.resolveSibling(file.getFileName() + ".new");
         Files.writeString(fresh, text, StandardCharsets.UTF_8);
-        Files.move(fresh, file, StandardCopyOption.REPLACE_EXISTING, StandardCopyOption.ATOMIC_MOVE);
+        WholeFile.put(fresh, file);
     }
 
     void remove() throws IOException {

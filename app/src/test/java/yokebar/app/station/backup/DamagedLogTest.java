@@ -87,6 +87,20 @@ class DamagedLogTest {
         assertThat(count("journey_note")).isLessThan(ROWS);
         assertThat(count("station")).isEqualTo(1);
         assertThat(keptBeside()).isTrue();
+        assertThat(StagedLog.folder(home)).doesNotExist();
+    }
+
+    @Test
+    void aBuiltLogThatCouldNotBePutInItsPlaceAnyMoreIsAtTheNextStart() throws Exception {
+        // The computer went off when the damaged log was put aside.
+        Path ready = Files.createDirectories(StagedLog.folder(home));
+        Files.move(home.resolve(StagedLog.DATABASE), ready.resolve(StagedLog.DATABASE));
+        Files.writeString(ready.resolve("log.trace.db"), "what the database wrote beside it");
+        StagedLog.carryOut(home);
+        assertThat(count("station")).isEqualTo(1);
+        assertThat(ready).doesNotExist();
+        StagedLog.carryOut(home);
+        assertThat(count("station")).isEqualTo(1);
     }
 
     @Test
