@@ -60,6 +60,10 @@
     height: 28px;
   }
 
+  td.mono {
+    white-space: nowrap;
+  }
+
   .found {
     margin-left: 8px;
     color: var(--yb-trouble);
