@@ -74,7 +74,9 @@ public final class FreePorts {
     private static FileChannel claims() {
         try {
             return FileChannel.open(
-                    Path.of(System.getProperty("java.io.tmpdir"), "yokebar-test-ports"),
+                    Path.of(
+                            System.getProperty("java.io.tmpdir"),
+                            "yokebar-ports-of-" + System.getProperty("user.name")),
                     StandardOpenOption.CREATE,
                     StandardOpenOption.WRITE);
         } catch (IOException e) {
