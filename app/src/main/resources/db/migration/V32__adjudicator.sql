@@ -18,7 +18,7 @@ create table handed_in_log (
     log_text clob,
     contact_ids clob,
     receipt varchar(60),
-    words varchar(310) default '' not null,
+    words varchar(300) default '' not null,
     taken_at timestamp(3) with time zone,
     claimed bigint default 0 not null,
     -- when to ask for the report; null when nobody asks any more
