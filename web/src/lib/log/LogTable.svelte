@@ -7,7 +7,7 @@
   import { besidesPx, column, fitting, sealsPx } from './columns';
   import { CellEdit } from './cell-edit.svelte';
   import UnsavedEdits from './UnsavedEdits.svelte';
-  import { placeAt, rowStep, rowWindow, scrollFor } from './row-window';
+  import { placeAt, rowsAt, rowStep, rowWindow, scrollFor } from './row-window';
   import { Navigation } from '../platform/page/navigation.svelte';
   import { LogStore } from './log.svelte';
   import { LaneStore } from '../services/delivery/lanes.svelte';
@@ -187,9 +187,8 @@
       onpointerenter={() => (pointed = true)}
       onpointerleave={() => (pointed = false)}
     >
-      <div class="all" style:height={`${view.height}px`}>
-        {#each places as place (place)}
-          {@const line = log.at(place)}
+      <div class="all" style:height={`${view.height}px`} style:pointer-events={log.loading ? 'none' : 'auto'}>
+        {#each rowsAt(places, (place) => log.at(place)) as { place, line, key } (key)}
           <LogRow
             {line}
             {place}

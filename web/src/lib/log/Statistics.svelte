@@ -1,7 +1,8 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { api, got, Problem, type LogStatistics } from '../platform/api/client';
+  import { api, got, type LogStatistics } from '../platform/api/client';
   import { counted, grouped } from '../platform/shared/format';
+  import { LatestAnswer } from '../platform/shared/latest-answer.svelte';
   import SquareMap from './SquareMap.svelte';
   import { toggled } from './search-text';
   import { LogStore } from './log.svelte';
@@ -19,23 +20,15 @@
   const log = useStore(LogStore);
 
   const SHOWN = 12;
-  let figures = $state.raw<LogStatistics | undefined>(undefined);
-  let problem = $state('');
+  const answer = new LatestAnswer<LogStatistics>();
+  const figures = $derived(answer.value);
+  const problem = $derived(answer.problem);
 
   $effect(() => {
     void log.edition;
-    untrack(() => void read());
+    const search = untrack(() => log.search);
+    untrack(() => answer.read(() => got(api.GET('/api/log/statistics', { params: { query: { search } } }))));
   });
-
-  async function read() {
-    try {
-      const search = log.search;
-      figures = await got(api.GET('/api/log/statistics', { params: { query: { search } } }));
-      problem = '';
-    } catch (e) {
-      problem = e instanceof Problem ? e.message : String(e);
-    }
-  }
 
   function widest(values: { contacts: number }[]): number {
     return Math.max(1, ...values.map((v) => v.contacts));

@@ -19,14 +19,19 @@ export class ContactForm {
   readonly others = $derived(this.contact ? otherFields(this.contact.fields) : []);
 
   #id: () => number;
+  #reads = 0;
 
   constructor(id: () => number) {
     this.#id = id;
   }
 
   async read(): Promise<void> {
+    const read = ++this.#reads;
     try {
       const fresh = await this.#fetch();
+      if (read !== this.#reads) {
+        return; // a later reading has overtaken this one
+      }
       if (this.contact && this.dirty && fresh.version !== this.contact.version) {
         this.#meet(this.contact, fresh);
       } else {

@@ -16,6 +16,8 @@ export class LatestStore {
 
   #read: LatestReader;
   #request = 0;
+  /** What the stream told while a question is on its way; its answer may be older. */
+  #meanwhile: LogUpdate[] | undefined;
 
   constructor(read: LatestReader = readLatest) {
     this.#read = read;
@@ -23,6 +25,7 @@ export class LatestStore {
 
   async load(): Promise<void> {
     const request = ++this.#request;
+    this.#meanwhile = [];
     try {
       const page = await this.#read();
       if (request === this.#request) {
@@ -30,10 +33,20 @@ export class LatestStore {
         this.total = page.total;
         this.loaded = true;
         this.problem = '';
+        this.#takeMeanwhile();
       }
     } catch (e) {
-      this.problem = e instanceof Problem ? e.message : String(e);
+      if (request === this.#request) {
+        this.problem = e instanceof Problem ? e.message : String(e);
+        this.#takeMeanwhile();
+      }
     }
+  }
+
+  #takeMeanwhile(): void {
+    const told = this.#meanwhile ?? [];
+    this.#meanwhile = undefined;
+    told.forEach((news) => this.take(news));
   }
 
   /** Takes news from the event stream. */
@@ -43,6 +56,7 @@ export class LatestStore {
       void this.load();
       return;
     }
+    this.#meanwhile?.push(news);
     const byId = new Map(this.lines.map((line) => [line.id, line]));
     const last = this.lines.length >= KEPT ? this.lines.at(-1) : undefined;
     for (const line of news.changed) {

@@ -44,6 +44,22 @@ describe('LatestStore', () => {
     expect(store.lines[1]?.name).toBe('Ana');
   });
 
+  it('keeps what was told while an older answer was on its way', async () => {
+    const store = await with2();
+    let answer: (() => void) | undefined;
+    const slow = new LatestStore(async () => {
+      await new Promise<void>((resolve) => (answer = resolve));
+      return { lines: store.lines, total: 2 };
+    });
+    const loading = slow.load();
+    slow.take(news([line(6, 10)], [{ ...line(2, 3), name: 'Ana' }]));
+    answer?.();
+    await loading;
+    expect(ids(slow.lines)).toEqual([6, 5, 2]);
+    slow.take(news([], [{ ...line(2, 3), name: 'Bia' }]));
+    expect(slow.lines[2]?.name).toBe('Bia');
+  });
+
   it('reads again when contacts are gone', async () => {
     const store = await with2();
     store.take(news([], [], [5]));

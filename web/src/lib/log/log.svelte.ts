@@ -71,6 +71,13 @@ export class LogStore {
   #shift = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
   #view = { first: 0, end: PAGE };
+  /** The rows are asked for again because of news, not because somebody wants others. */
+  #quiet = false;
+  /** Rows are not as they are at the server, and stay so while the reader holds them. */
+  #behind = false;
+  /** What the stream told of lines while questions are on their way; their answers may be older. */
+  #told = new Map<number, LogLine>();
+  #underWay = 0;
   #watchers = 0;
   /** Rows came, went or moved while nobody looked. */
   #stale = false;
@@ -97,12 +104,18 @@ export class LogStore {
 
   /** Asks for everything again; what is on screen stays until the answer is there. */
   reload(): void {
+    this.loading = true;
+    this.#again(false);
+  }
+
+  #again(quiet: boolean): void {
+    this.#quiet = quiet;
     this.#stale = false;
+    this.#behind = false;
     this.#generation++;
     this.#asked.clear();
     this.#shift = 0;
     this.waiting = 0;
-    this.loading = true;
     this.#fetch(Math.floor(this.#view.first / PAGE));
   }
 
@@ -146,14 +159,8 @@ export class LogStore {
     this.total = news.total;
     if (news.changed.length > 0) {
       const byId = new Map(news.changed.map((line) => [line.id, line]));
-      const rows = new Map(this.rows);
-      for (const [place, line] of rows) {
-        const changed = byId.get(line.id);
-        if (changed) {
-          rows.set(place, { ...changed, more: line.more });
-        }
-      }
-      this.rows = rows;
+      this.rows = new Map([...this.rows].map(([place, line]) => [place, renewed(line, byId)]));
+      if (this.#underWay > 0) byId.forEach((line, id) => this.#told.set(id, line));
     }
     if (news.added.length === 0 && news.gone.length === 0 && news.more === 0) {
       return;
@@ -169,16 +176,17 @@ export class LogStore {
   /** While new rows would disturb the reader they wait; when they no longer would, they come in. */
   hold(holding: boolean): void {
     this.#holding = holding;
-    if (!holding && this.waiting > 0) {
-      this.reload();
+    if (!holding && this.#behind) {
+      this.#again(true);
     }
   }
 
   async #catchUp(): Promise<void> {
     if (!this.#holding) {
-      this.reload();
+      this.#again(true);
       return;
     }
+    this.#behind = true;
     const anchor = this.rows.get(this.#view.first) ?? [...this.rows.values()][0];
     const place = [...this.rows].find(([, line]) => line.id === anchor?.id)?.[0];
     const generation = this.#generation;
@@ -208,7 +216,17 @@ export class LogStore {
       return;
     }
     this.#asked.add(page);
-    void this.#fetchPage(page, this.#generation);
+    this.#underWay++;
+    void this.#fetchPage(page, this.#generation).finally(() => {
+      if (--this.#underWay === 0) this.#told.clear();
+    });
+  }
+
+  /** The reader came to the rows while others were on their way: those that stand there stay. */
+  #keep(): void {
+    this.#shown = this.#generation;
+    this.#asked = new Set([...this.rows.keys()].map((place) => Math.floor(place / PAGE)));
+    void this.#catchUp();
   }
 
   async #fetchPage(page: number, generation: number): Promise<void> {
@@ -218,9 +236,13 @@ export class LogStore {
         return; // a later search has overtaken this one
       }
       const anew = this.#shown !== generation;
+      if (anew && this.#quiet && this.#holding) {
+        this.#keep();
+        return;
+      }
       this.#shown = generation;
       const rows = anew ? new Map<number, LogLine>() : new Map(this.rows);
-      answer.lines.forEach((line, i) => rows.set(page * PAGE + i, line));
+      answer.lines.forEach((line, i) => rows.set(page * PAGE + i, renewed(line, this.#told)));
       this.rows = rows;
       if (anew) {
         this.found = answer.found;
@@ -241,4 +263,10 @@ export class LogStore {
       }
     }
   }
+}
+
+/** A line with what was told of it since. */
+function renewed(line: LogLine, told: Map<number, LogLine>): LogLine {
+  const later = told.get(line.id);
+  return later ? { ...later, more: line.more } : line;
 }

@@ -49,6 +49,27 @@ async function loaded(log: Log): Promise<LogStore> {
   return store;
 }
 
+/** A store whose next answers come only when they are let through; they are as old as their questions. */
+async function heldBack(log: Log) {
+  const answer: { holding: boolean; due?: () => void; now: () => void } = {
+    holding: false,
+    now() {
+      this.holding = false;
+      this.due?.();
+    },
+  };
+  const store = new LogStore(async (asked) => {
+    const read = await log.read(asked);
+    if (answer.holding) await new Promise<void>((resolve) => (answer.due = resolve));
+    return read;
+  });
+  store.watch();
+  store.reload();
+  await vi.waitFor(() => expect(store.loading).toBe(false));
+  answer.holding = true;
+  return { store, answer };
+}
+
 describe('LogStore', () => {
   it('reads nothing again while nobody looks, and all of it for whoever comes back', async () => {
     const log = new Log(1000);
@@ -147,6 +168,46 @@ describe('LogStore', () => {
     store.hold(false);
     await vi.waitFor(() => expect(store.at(300)?.id).toBe(703));
     expect(store.waiting).toBe(0);
+  });
+
+  it('leaves the rows as they are under a pointer that came while news were fetched', async () => {
+    const log = new Log(1000);
+    const { store, answer } = await heldBack(log);
+    log.contacts = 1003;
+    store.take(news([line(1003)], [], 1003));
+    await vi.waitFor(() => expect(answer.due).toBeDefined());
+    store.hold(true);
+    answer.now();
+    await vi.waitFor(() => expect(store.waiting).toBe(3));
+    expect(store.at(0)?.id).toBe(1000);
+    store.look(100, 130);
+    await vi.waitFor(() => expect(store.at(100)?.id).toBe(900));
+    store.look(0, 30);
+    store.hold(false);
+    await vi.waitFor(() => expect(store.at(0)?.id).toBe(1003));
+  });
+
+  it('shows that contacts are gone when the reader leaves the rows', async () => {
+    const log = new Log(1000);
+    const store = await loaded(log);
+    store.watch();
+    store.hold(true);
+    log.contacts = 998;
+    store.take({ ...news([], [], 998), gone: [1, 2] });
+    await vi.waitFor(() => expect(log.asked).toHaveLength(2));
+    store.hold(false);
+    await vi.waitFor(() => expect(store.found).toBe(998));
+  });
+
+  it('keeps what was told of a line while an older answer was on its way', async () => {
+    const log = new Log(3);
+    const { store, answer } = await heldBack(log);
+    store.reload();
+    await vi.waitFor(() => expect(answer.due).toBeDefined());
+    store.take(news([], [{ ...line(2), name: 'Ana' }], 3));
+    answer.now();
+    await vi.waitFor(() => expect(store.loading).toBe(false));
+    expect(store.at(1)?.name).toBe('Ana');
   });
 
   it('tells when it cannot be read', async () => {

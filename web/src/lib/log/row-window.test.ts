@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { placeAt, rowWindow, scrollFor } from './row-window';
+import { placeAt, rowsAt, rowWindow, scrollFor } from './row-window';
 
 describe('rowWindow', () => {
   it('draws what is seen and some more', () => {
@@ -17,5 +17,11 @@ describe('rowWindow', () => {
     const middle = rowWindow(scrollFor(500_000, rows, 600, 30), 600, rows, 30);
     expect(middle.first).toBeLessThanOrEqual(500_000);
     expect(middle.end).toBeGreaterThan(500_000);
+  });
+
+  it('keeps a row with its contact, and never gives two rows one key', () => {
+    const contacts = [{ id: 7 }, { id: 5 }, { id: 7 }];
+    const keys = rowsAt([0, 1, 2, 3], (place) => contacts[place]).map((row) => row.key);
+    expect(keys).toEqual(['contact 7', 'contact 5', 'place 2', 'place 3']);
   });
 });

@@ -55,3 +55,20 @@ export function rowStep(key: string, page: number, all: number): number | undefi
   };
   return steps[key];
 }
+
+/**
+ * What stands at the places. A row belongs to its contact and moves with it, so that a click that was meant for it never meets
+ * another; while pages are fetched a contact may stand at two places, and its second row belongs to the place then.
+ */
+export function rowsAt<Row extends { id: number }>(
+  places: readonly number[],
+  at: (place: number) => Row | undefined,
+): { place: number; line: Row | undefined; key: string }[] {
+  const seen = new Set<number>();
+  return places.map((place) => {
+    const line = at(place);
+    const own = line !== undefined && !seen.has(line.id);
+    if (own) seen.add(line.id);
+    return { place, line, key: own ? `contact ${line.id}` : `place ${place}` };
+  });
+}

@@ -15,9 +15,12 @@
   let notice = $state('');
 
   const records = $derived(read ?? []);
+  let reads = 0;
 
   async function load() {
+    const reading = ++reads;
     const fresh = await got(api.GET('/api/contacts/{id}/records', { params: { path: { id } } }));
+    if (reading !== reads) return;
     read = fresh;
     // Another record may come while somebody chooses; what is chosen stays chosen.
     chosen = chosen.filter((one) => fresh.some(({ line }) => line.id === one));
