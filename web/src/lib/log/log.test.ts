@@ -199,7 +199,7 @@ describe('LogStore', () => {
     await vi.waitFor(() => expect(store.found).toBe(998));
   });
 
-  it('keeps what was told of a line while an older answer was on its way', async () => {
+  it('keeps a change of a line that came while an older answer was on its way', async () => {
     const log = new Log(3);
     const { store, answer } = await heldBack(log);
     store.reload();

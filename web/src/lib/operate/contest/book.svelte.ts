@@ -339,7 +339,8 @@ export class OpenBookStore {
     try {
       await got(api.POST('/api/line/tune', { body }));
     } catch (e) {
-      this.#takeBack(text, e instanceof Problem ? e.message : String(e));
+      // Not back into the line: a frequency would run together with the call that is typed next.
+      this.lines.setAside(text, e instanceof Problem ? e.message : String(e));
     }
   }
 

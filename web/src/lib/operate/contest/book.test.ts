@@ -248,6 +248,20 @@ describe('OpenBookStore', () => {
     expect(server.sent[LOG]).toMatchObject({ text: 'w1qab 12 5' });
   });
 
+  it('shows a frequency the radio refused beside the line, which is free for the next call', async () => {
+    server
+      .on('POST /api/contest-books/3/line/read', view({ fromRadio: true }))
+      .on('POST /api/line/tune', { detail: 'No radio is connected.' }, 422);
+    store.read();
+    await vi.waitFor(() => expect(store.view?.fromRadio).toBe(true));
+    for (let twice = 0; twice < 2; twice++) {
+      store.type('7.012');
+      await store.enter();
+    }
+    expect(store.text).toBe('');
+    expect(store.lines.refused).toEqual([{ text: '7.012', sentence: 'No radio is connected.' }]);
+  });
+
   it('brings a refused line back with the reason', async () => {
     server.on(LOG, { detail: 'Still missing: zone.' }, 422);
     store.type('w1qab 12');

@@ -22,7 +22,7 @@ interface Handlers<Line> {
 export class UnsentLines<Line> {
   /** The oldest first. */
   waiting = $state.raw<Line[]>([]);
-  /** Lines that were refused while the next one was being typed already, with the reason. */
+  /** Lines that were refused and do not stand in the line again, each text once, with the reason. */
   refused = $state.raw<{ text: string; sentence: string }[]>([]);
 
   #memory: Memory;
@@ -69,7 +69,12 @@ export class UnsentLines<Line> {
   }
 
   #refuse(text: string, sentence: string): void {
-    if (!this.#handlers.takeBack(text, sentence)) this.refused = [...this.refused, { text, sentence }];
+    if (!this.#handlers.takeBack(text, sentence)) this.setAside(text, sentence);
+  }
+
+  /** Shows what was refused beside the line; the same again takes the place of what was said of it before. */
+  setAside(text: string, sentence: string): void {
+    this.refused = [...this.refused.filter((one) => one.text !== text), { text, sentence }];
   }
 
   dismissRefused(): void {
