@@ -109,7 +109,8 @@ export class LogStore {
   }
 
   #again(quiet: boolean): void {
-    this.#quiet = quiet;
+    // Somebody who waits for other rows gets them, whatever is new meanwhile.
+    this.#quiet = quiet && !this.loading;
     this.#stale = false;
     this.#behind = false;
     this.#generation++;

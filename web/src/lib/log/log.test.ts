@@ -187,6 +187,19 @@ describe('LogStore', () => {
     await vi.waitFor(() => expect(store.at(0)?.id).toBe(1003));
   });
 
+  it('shows what was searched for though news came meanwhile and the pointer is on the rows', async () => {
+    const log = new Log(1000);
+    const { store, answer } = await heldBack(log);
+    store.find('band:20m');
+    log.contacts = 1003;
+    store.take(news([line(1003)], [], 1003));
+    await vi.waitFor(() => expect(log.asked).toHaveLength(3));
+    store.hold(true);
+    answer.now();
+    await vi.waitFor(() => expect(store.loading).toBe(false));
+    expect(store.at(0)?.id).toBe(1003);
+  });
+
   it('shows that contacts are gone when the reader leaves the rows', async () => {
     const log = new Log(1000);
     const store = await loaded(log);
