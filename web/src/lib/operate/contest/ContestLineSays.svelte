@@ -43,6 +43,8 @@
       {/if}
     {:else if store.tunes}
       <span class="muted">{texts.enterTunes}</span>
+    {:else if store.isFrequency}
+      <span class="muted">{texts.enterSaysWhere}</span>
     {:else if view?.call}
       <span class="mono">{view.call}</span>
       <span>{view.country}</span>

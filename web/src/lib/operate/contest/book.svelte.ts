@@ -11,7 +11,7 @@ import { Keyer } from './sending/keyer.svelte';
 import { LineSteps, sends, type Slot, type Way } from './sending/line-steps.svelte';
 import { PaperTimes } from './sending/paper.svelte';
 import { texts } from './texts';
-import { isFrequency, withCall } from './typed';
+import { isFrequency, typedBehind, withCall } from './typed';
 import { LatestLists, withContact } from './latest';
 
 const TEXT_KEY = 'yokebar-contest-line';
@@ -171,15 +171,9 @@ export class OpenBookStore {
     if (contact !== this.correction.contact) return;
     this.contacts = contacts;
     const before = this.correction.leave();
-    this.type(this.text.trim() === text ? before : this.#behind(text));
+    this.type(this.text.trim() === text ? before : typedBehind(this.text, text));
     this.notice = texts.itIsCorrected;
     await this.load();
-  }
-
-  /** What was typed behind a text that is done is the next line; what was changed stays in sight. */
-  #behind(done: string): string {
-    const now = this.text.trimStart();
-    return now.startsWith(done) ? now.slice(done.length).trimStart() : this.text;
   }
 
   /** Contacts from paper were made on this day. */
@@ -203,7 +197,12 @@ export class OpenBookStore {
   /** Whether Enter tunes the radio: as the server said of just this text, or before it did, to a mere number. */
   get tunes(): boolean {
     if (!this.view?.fromRadio) return false;
-    return this.#viewed === this.text ? this.view.tunes : isFrequency(this.text);
+    return this.#viewed === this.text ? this.view.tunes : this.isFrequency;
+  }
+
+  /** Whether a mere frequency is typed; on paper, such a number is the time of a contact. */
+  get isFrequency(): boolean {
+    return this.steps.way !== 'PAPER' && isFrequency(this.text);
   }
 
   /** What Enter puts into the line rather than log it: all that is missing, when it can be guessed; empty otherwise. */
@@ -248,7 +247,7 @@ export class OpenBookStore {
   enter(): Promise<void> {
     const text = this.text.trim();
     if (this.correction.contact && this.#id !== undefined) return this.#saveCorrection(this.#id);
-    if (this.tunes) return this.tuneRadio(text);
+    if (this.tunes || this.isFrequency) return this.tuneTo(text);
     if (this.takesGuess) {
       this.type(`${text} ${this.guess.toLowerCase()}`);
       return Promise.resolve();
@@ -265,13 +264,13 @@ export class OpenBookStore {
     const text = this.text.trim();
     if (text === '' || this.#id === undefined) return Promise.resolve();
     if (this.correction.contact) return this.#saveCorrection(this.#id);
-    return this.#logLine(this.#id, text);
+    return this.isFrequency ? this.tuneTo(text) : this.#logLine(this.#id, text);
   }
 
   #logLine(bookId: number, text: string): Promise<void> {
     const sent = this.lines.add({ bookId, at: Date.now(), body: this.#request(text) });
     this.steps.done();
-    this.type(this.#behind(text));
+    this.type(typedBehind(this.text, text));
     return sent;
   }
 
@@ -333,8 +332,11 @@ export class OpenBookStore {
     return this.#viewed === this.text ? this.view?.next : undefined;
   }
 
-  async tuneRadio(text: string): Promise<void> {
+  /** Tunes the radio; without one, that is where contacts are made. */
+  async tuneTo(text: string): Promise<void> {
     this.type('');
+    if (isFrequency(text) && this.view?.fromRadio === false)
+      return this.tune(text.replace(',', '.'), this.mode);
     const body = { text, positionId: this.#position(), typedForMs: 0, sticking: {} };
     try {
       await got(api.POST('/api/line/tune', { body }));

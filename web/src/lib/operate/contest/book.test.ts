@@ -262,6 +262,33 @@ describe('OpenBookStore', () => {
     expect(store.lines.refused).toEqual([{ text: '7.012', sentence: 'No radio is connected.' }]);
   });
 
+  it.each([
+    ['7.012', '7.012'],
+    ['7012,5', '7012.5'],
+  ])('takes %s for the frequency where there is no radio', async (typed, frequency) => {
+    server.on('POST /api/contest-books/3/line/read', view({ tunes: true }));
+    store.tune('14025', 'CW');
+    await vi.waitFor(() => expect(store.view).toBeDefined());
+    store.type(typed);
+    await store.enter();
+    expect(store.text).toBe('');
+    expect(store.place).toMatchObject({ frequency, mode: 'CW' });
+    expect(server.sent[LOG]).toBeUndefined();
+    expect(server.sent['POST /api/line/tune']).toBeUndefined();
+  });
+
+  it('tunes nothing by a time from paper', async () => {
+    server
+      .on('POST /api/contest-books/3/line/read', view({ fromRadio: true }))
+      .on(LOG, { detail: 'Type a call and the exchange.' }, 422);
+    store.work('PAPER', '2026-11-28T00:00:00Z');
+    await vi.waitFor(() => expect(store.view?.fromRadio).toBe(true));
+    store.type('1830');
+    await store.enter();
+    expect(store.text).toBe('1830');
+    expect(server.sent['POST /api/line/tune']).toBeUndefined();
+  });
+
   it('brings a refused line back with the reason', async () => {
     server.on(LOG, { detail: 'Still missing: zone.' }, 422);
     store.type('w1qab 12');

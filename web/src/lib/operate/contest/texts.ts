@@ -154,6 +154,7 @@ export const texts = {
   enterSendsAndLogs: (text: TextPart) => `Enter sends ${text} and logs it`,
   typeTheCall: 'Type the call of the station that you want to call.',
   enterTunes: 'Enter tunes the radio',
+  enterSaysWhere: 'No radio; Enter takes this as the frequency of your contacts',
   willBeSent: (problem: TextPart, lines: TextPart) => `${problem} ${lines} will be sent when it does.`,
 
   // ScoreBoard

@@ -12,3 +12,9 @@ export function withCall(text: string, typed: string | undefined, call: string):
   words[Math.max(at, 0)] = call.toLowerCase();
   return `${words.join(' ')} `;
 }
+
+/** What was typed behind a text that is done is the next line; what was changed stays in sight. */
+export function typedBehind(typed: string, done: string): string {
+  const now = typed.trimStart();
+  return now.startsWith(done) ? now.slice(done.length).trimStart() : typed;
+}

@@ -25,7 +25,7 @@ interface Line {
   readonly keyer: { readonly text: string; stop(): Promise<void> };
   wipe(): void;
   type(text: string): void;
-  tuneRadio(text: string): Promise<void>;
+  tuneTo(text: string): Promise<void>;
 }
 
 /** A station that was spotted on two frequencies of a band is worked only once. */
@@ -77,7 +77,7 @@ export class Calling {
     await this.#stop();
     this.#line.wipe();
     this.#steps.choose('RUN');
-    await this.#line.tuneRadio(`${at.frequencyHz / 1000} ${at.mode}`.trim());
+    await this.#line.tuneTo(`${at.frequencyHz / 1000} ${at.mode}`.trim());
   }
 
   /**

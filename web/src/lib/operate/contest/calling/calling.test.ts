@@ -17,7 +17,7 @@ class FakeLine {
   sending = '';
   wipe = () => void this.done.push('wipe');
   type = (text: string) => void this.done.push(`type ${text}`);
-  tuneRadio = (text: string) => Promise.resolve(void this.done.push(`tune ${text}`));
+  tuneTo = (text: string) => Promise.resolve(void this.done.push(`tune ${text}`));
   keyer = {
     line: this as FakeLine,
     get text() {
