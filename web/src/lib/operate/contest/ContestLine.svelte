@@ -111,7 +111,8 @@
     } else if (event.altKey && event.key.toLowerCase() === 'r') {
       if (!event.repeat) void store.calling.back();
     } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
-      void store.keyer.setSpeed(store.keyer.speed + (event.key === 'ArrowUp' ? 1 : -1));
+      if (store.keyer.keysItself)
+        void store.keyer.setSpeed(store.keyer.speed + (event.key === 'ArrowUp' ? 1 : -1));
     } else if (event.altKey && event.key.toLowerCase() === 'c') {
       takeReceived(heard.newest(lines));
     } else if (event.altKey && event.key.toLowerCase() === 'n') {
@@ -177,8 +178,9 @@
     {#if view}<span>{texts.youSend} <strong class="mono">{view.send}</strong></span>{/if}
     <SendingBar
       way={store.steps.way}
-      speed={view?.next ? store.keyer.speed : undefined}
+      speed={view?.next && store.keyer.keysItself ? store.keyer.speed : undefined}
       sending={store.keyer.text}
+      failure={store.keyer.failure}
       onway={(way) => {
         store.work(way, book.from);
         input?.focus();

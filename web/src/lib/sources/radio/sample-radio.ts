@@ -15,6 +15,7 @@ export function sampleRadio(different: Partial<Radio> = {}): Radio {
     lowerSidebandKeyed: false,
     shareTransmit: false,
     sendTexts: false,
+    textProblem: '',
     keyingLimitS: 180,
     incidents: [],
     programs: [],

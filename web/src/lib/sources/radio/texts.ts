@@ -19,7 +19,7 @@ export const texts = {
   longestTransmissionS: 'Longest transmission, s',
   forProgramsAtThatPort: 'For programs at that port and for texts, 5 to 1800',
   programsAtThatPortMay: 'Programs at that port may transmit',
-  textsMayBeSent: 'Yokebar may send texts in CW with this radio when you press a key for it',
+  textsMayBeSent: 'Yokebar may send texts with this radio when you press a key for it',
   radioteletypeIsKeyedBySound: 'Radioteletype is keyed by sound on lower sideband',
   setUpName: (name: TextPart) => `Set up ${name}`,
 

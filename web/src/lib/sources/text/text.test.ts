@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen } from '@testing-library/svelte';
+import { fireEvent, screen } from '@testing-library/svelte';
 import { describe, expect, it, vi } from 'vitest';
 import type { FakeServer } from '../../platform/shared/fake-server';
 import { type Show, onPage, press, type } from '../../platform/shared/on-page';
@@ -12,7 +12,14 @@ let render: Show;
 
 onPage((fresh) => ({ server, render } = fresh));
 
-const dunlin = { id: 3, hookup: 'text-3', name: 'Dunlin', address: '127.0.0.1:7416', decoders: ['plain'] };
+const dunlin = {
+  id: 3,
+  hookup: 'text-3',
+  name: 'Dunlin',
+  address: '127.0.0.1:7416',
+  decoders: ['plain'],
+  sendTexts: false,
+};
 
 describe('a program with decoders', () => {
   it('is added with its name and address', async () => {
@@ -22,9 +29,14 @@ describe('a program with decoders', () => {
     render(TextProgramForm, { programs, onclose });
     await type('Name', 'Dunlin');
     await type('Address of its text feed', '127.0.0.1:7416');
+    await fireEvent.click(screen.getByLabelText(/It may send texts/));
     await press('Add and connect');
     await vi.waitFor(() => expect(onclose).toHaveBeenCalled());
-    expect(server.sent['POST /api/text-programs']).toEqual({ name: 'Dunlin', address: '127.0.0.1:7416' });
+    expect(server.sent['POST /api/text-programs']).toEqual({
+      name: 'Dunlin',
+      address: '127.0.0.1:7416',
+      sendTexts: true,
+    });
     expect(programs.all).toEqual([dunlin]);
   });
 

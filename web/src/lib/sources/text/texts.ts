@@ -7,6 +7,7 @@ export const texts = {
   setUpName: (name: TextPart) => `Set up ${name}`,
   name: 'Name',
   address: 'Address of its text feed',
+  itMaySend: 'It may send texts in radioteletype; the radio transmits meanwhile',
   hostAndPort: 'Computer and port, as the program says. All decoders are taken to receive one signal.',
 
   // feature

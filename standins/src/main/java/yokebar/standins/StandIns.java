@@ -170,15 +170,13 @@ public final class StandIns implements AutoCloseable {
         voices = new NetVoices(world, settings.clock(), settings.seed() + 5);
         RecordedHour hour = new RecordedHour(world, settings.seed() + 6);
         sandpiper = new TextProgram(
-                "Sandpiper",
-                List.of(Decoder.NARROW, Decoder.DIVERSITY),
+                new TextProgram.Kind("Sandpiper", List.of(Decoder.NARROW, Decoder.DIVERSITY), true),
                 hour,
                 settings.seed(),
                 settings.clock(),
                 settings.devices().sandpiper());
         dunlin = new TextProgram(
-                "Dunlin",
-                List.of(Decoder.PLAIN),
+                new TextProgram.Kind("Dunlin", List.of(Decoder.PLAIN), false),
                 hour,
                 settings.seed(),
                 settings.clock(),

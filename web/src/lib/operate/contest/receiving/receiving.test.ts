@@ -113,7 +113,14 @@ describe('the received text above the line', () => {
 
   it('shows what each decoder printed when it is asked to', async () => {
     page.stores.get(TextProgramStore).all = [
-      { id: 3, hookup: 'text-3', name: 'Dunlin', address: '127.0.0.1:7416', decoders: ['plain'] },
+      {
+        id: 3,
+        hookup: 'text-3',
+        name: 'Dunlin',
+        address: '127.0.0.1:7416',
+        decoders: ['plain'],
+        sendTexts: false,
+      },
     ];
     page.stores
       .get(ReceivedTextStore)

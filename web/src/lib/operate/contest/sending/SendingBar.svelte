@@ -5,16 +5,18 @@
 
   interface Props {
     way: Way;
-    /** Words a minute; undefined while no radio sends texts. */
+    /** Words a minute; undefined while no radio keys texts itself. */
     speed: number | undefined;
     /** What the radio sends now; empty when it sends no text. */
     sending: string;
+    /** Why the last text was not sent to its end; empty when it was. */
+    failure: string;
     onway: (way: Way) => void;
     onspeed: (wordsPerMinute: number) => void;
     onstop: () => void;
   }
 
-  let { way, speed, sending, onway, onspeed, onstop }: Props = $props();
+  let { way, speed, sending, failure, onway, onspeed, onstop }: Props = $props();
 
   const NAMES: Record<Way, string> = {
     LOG: texts.logOnly,
@@ -49,6 +51,8 @@
   {#if sending}
     <span class="now" role="status">{texts.sending} <strong class="mono">{sending}</strong></span>
     <button class="more" onclick={onstop}><kbd>Esc</kbd> {texts.stop}</button>
+  {:else if failure}
+    <span class="trouble" role="status">{failure}</span>
   {/if}
 </div>
 

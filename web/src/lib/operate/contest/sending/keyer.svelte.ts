@@ -31,6 +31,16 @@ export class Keyer {
     return this.#radio()?.sendingText ?? '';
   }
 
+  /** Why the last text was not sent to its end; empty when it was. */
+  get failure(): string {
+    return this.#radio()?.textProblem ?? '';
+  }
+
+  /** Whether the radio keys texts itself; in radioteletype a program sends them, at its own speed. */
+  get keysItself(): boolean {
+    return this.#radio()?.now?.modeGroup === 'CW';
+  }
+
   /** Whether the radio reports that it transmits. */
   get transmits(): boolean {
     return this.#radio()?.now?.transmitting === true;
@@ -51,7 +61,7 @@ export class Keyer {
 
   /** What is shown as its speed is its speed, before it sends anything. */
   async prepare(): Promise<void> {
-    if (!this.#told) await this.setSpeed(this.speed);
+    if (!this.#told && this.keysItself) await this.setSpeed(this.speed);
   }
 
   /** Ends what it sends, and what waits behind it. */

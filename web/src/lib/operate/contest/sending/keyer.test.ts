@@ -10,7 +10,7 @@ const SPEED = 'POST /api/radios/1/keyer-speed';
 describe('Keyer', () => {
   let server: FakeServer;
   let kept: Memory;
-  const PETREL = sampleRadio();
+  const PETREL = sampleRadio({ now: { frequencyHz: 7_012_000, vfo: 'A', mode: 'CW', modeGroup: 'CW' } });
   let radio: Radio | undefined;
   let problem = '';
 
@@ -45,6 +45,17 @@ describe('Keyer', () => {
     server.sent[SPEED] = undefined;
     await again.prepare();
     expect(server.sent[SPEED]).toBeUndefined();
+  });
+
+  it('tells no speed to a radio with which a program sends, and says why a text was not sent', async () => {
+    radio = sampleRadio({
+      now: { frequencyHz: 7_042_000, vfo: 'A', mode: 'RTTY', modeGroup: 'DIGITAL' },
+      textProblem: 'The connection to Sandpiper was lost while it sent.',
+    });
+    const program = keyer();
+    await program.prepare();
+    expect(server.sent[SPEED]).toBeUndefined();
+    expect(program.failure).toBe('The connection to Sandpiper was lost while it sent.');
   });
 
   it('stays within what keyers can do', async () => {

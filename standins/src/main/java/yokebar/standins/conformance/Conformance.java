@@ -26,6 +26,7 @@ public final class Conformance {
             "text-feed");
 
     private static final Duration TEXT_IS_LISTENED_TO = Duration.ofSeconds(10);
+    private static final Duration TEXT_IS_SENT_WITHIN = Duration.ofSeconds(15);
 
     private Conformance() {}
 
@@ -48,7 +49,7 @@ public final class Conformance {
                     case "radio-mail" -> new RadioMailRequirements(base, account).all();
                     case "digital-link-log" -> new DigitalLogRequirements(base).all();
                     case "digital-link-program" -> new DigitalProgramRequirements(base).all();
-                    case "text-feed" -> new TextFeedRequirements(base, TEXT_IS_LISTENED_TO).all();
+                    case "text-feed" -> new TextFeedRequirements(base, TEXT_IS_LISTENED_TO, TEXT_IS_SENT_WITHIN).all();
                     default ->
                         throw new IllegalArgumentException("There is no protocol " + protocol + "; there are "
                                 + String.join(", ", PROTOCOLS) + ".");

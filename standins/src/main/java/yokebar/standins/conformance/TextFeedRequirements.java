@@ -31,11 +31,16 @@ final class TextFeedRequirements {
 
     private final URI address;
     private final Duration listening;
+    private final Duration sentWithin;
 
-    /** @param listening how long the program is listened to */
-    TextFeedRequirements(URI address, Duration listening) {
+    /**
+     * @param listening how long the program is listened to
+     * @param sentWithin how long it may take to send four letters
+     */
+    TextFeedRequirements(URI address, Duration listening, Duration sentWithin) {
         this.address = address;
         this.listening = listening;
+        this.sentWithin = sentWithin;
     }
 
     List<Requirement> all() {
@@ -61,7 +66,25 @@ final class TextFeedRequirements {
                             }
                         }
                     }
+                }),
+                new Requirement("a program that sends says when a text was sent, and ends one that is stopped", () -> {
+                    try (Feed feed = new Feed()) {
+                        if (feed.next().line().path("sends").asBoolean(false)) {
+                            checkSending(feed);
+                        }
+                    }
                 }));
+    }
+
+    private void checkSending(Feed feed) throws IOException, Requirement.Unmet {
+        feed.say("{\"text\":1,\"send\":\"TEST\",\"id\":1}");
+        feed.awaitSent(1);
+        feed.say("{\"text\":1,\"send\":\"" + "TEST ".repeat(20) + "\",\"id\":2}");
+        feed.say("{\"text\":1,\"stop\":true}");
+        for (Heard heard : feed.listen()) {
+            Requirement.require(
+                    heard.line().path("sent").asInt(0) != 2, "the text 2 was \"sent\" though it was stopped");
+        }
     }
 
     private static Set<String> decoders(Heard first) throws Requirement.Unmet {
@@ -109,6 +132,17 @@ final class TextFeedRequirements {
             socket.connect(new InetSocketAddress(address.getHost(), address.getPort()), CONNECT_WITHIN_MS);
             socket.setSoTimeout(SILENCE_MS);
             in = new BufferedInputStream(socket.getInputStream());
+        }
+
+        void say(String line) throws IOException {
+            socket.getOutputStream().write((line + "\n").getBytes(StandardCharsets.UTF_8));
+        }
+
+        void awaitSent(int id) throws IOException, Requirement.Unmet {
+            long end = System.nanoTime() + sentWithin.toNanos();
+            while (next().line().path("sent").asInt(0) != id) {
+                Requirement.require(System.nanoTime() - end < 0, "the text " + id + " was not \"sent\" in time");
+            }
         }
 
         /** All that is said for a while. */

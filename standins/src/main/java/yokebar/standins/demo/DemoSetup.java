@@ -183,7 +183,9 @@ public final class DemoSetup {
                         "address",
                         "127.0.0.1:" + standIns.vhfRadio().port()));
         for (TextProgram program : List.of(standIns.sandpiper(), standIns.dunlin())) {
-            api.post("api/text-programs", Map.of("name", program.name(), "address", program.address()));
+            api.post(
+                    "api/text-programs",
+                    Map.of("name", program.name(), "address", program.address(), "sendTexts", program.sends()));
         }
         api.post(
                 "api/rotors",

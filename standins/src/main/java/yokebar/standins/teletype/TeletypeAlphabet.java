@@ -33,6 +33,32 @@ final class TeletypeAlphabet {
         throw new IllegalArgumentException("\"" + character + "\" is not in the alphabet");
     }
 
+    /** How many codes a text takes behind a line end and letters, each change between letters and figures included. */
+    static int codes(String text) {
+        int codes = 2;
+        boolean figures = false;
+        for (char character : text.toCharArray()) {
+            boolean isFigure = indexOf(FIGURES, character) > 0;
+            if (!isFigure && indexOf(LETTERS, character) < 0) {
+                continue;
+            }
+            // What stands in both is sent without a shift.
+            boolean needsShift = indexOf(figures ? FIGURES : LETTERS, character) < 0;
+            figures = needsShift ? !figures : figures;
+            codes += needsShift ? 2 : 1;
+        }
+        return codes;
+    }
+
+    private static int indexOf(char[] codes, char character) {
+        for (int code = 1; code < codes.length; code++) {
+            if (codes[code] == character) {
+                return code;
+            }
+        }
+        return -1;
+    }
+
     /** 0 for a code that prints nothing. */
     static char character(int code, boolean figures) {
         return figures ? FIGURES[code] : LETTERS[code];

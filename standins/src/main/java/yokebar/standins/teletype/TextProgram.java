@@ -1,7 +1,9 @@
 package yokebar.standins.teletype;
 
 import java.io.BufferedOutputStream;
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.net.ServerSocket;
 import java.net.Socket;
@@ -12,15 +14,21 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.NavigableMap;
+import java.util.Queue;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 import yokebar.standins.port.LoopbackPort;
 
-/** A program that decodes the recorded hour again and again, with one decoder or several, and tells whoever connects. */
+/**
+ * A program that decodes the recorded hour again and again, with one decoder or several, and tells whoever connects. It may send
+ * texts, too.
+ */
 public final class TextProgram implements AutoCloseable {
     private static final JsonMapper JSON = JsonMapper.builder().build();
     private static final long LOOK_EVERY_MS = 40;
@@ -31,6 +39,7 @@ public final class TextProgram implements AutoCloseable {
     /** By the moment at which they were printed, ms since the hour began. */
     private final NavigableMap<Long, List<Line>> lines = new TreeMap<>();
 
+    private final @Nullable TextTransmitter transmitter;
     private final Clock clock;
     private final long beganMs;
     private final int wantedPort;
@@ -41,10 +50,18 @@ public final class TextProgram implements AutoCloseable {
     /** What one of them printed. */
     private record Line(Decoder decoder, Decoder.Printed printed) {}
 
+    /**
+     * What kind of program it is.
+     *
+     * @param sends whether it sends texts
+     */
+    public record Kind(String name, List<Decoder> decoders, boolean sends) {}
+
     /** @param port 0 for any free port */
-    public TextProgram(String name, List<Decoder> decoders, RecordedHour hour, long seed, Clock clock, int port)
-            throws IOException {
-        this.name = name;
+    public TextProgram(Kind kind, RecordedHour hour, long seed, Clock clock, int port) throws IOException {
+        this.name = kind.name();
+        List<Decoder> decoders = kind.decoders();
+        this.transmitter = kind.sends() ? new TextTransmitter() : null;
         this.decoders = decoders;
         this.clock = clock;
         this.beganMs = clock.millis();
@@ -76,6 +93,16 @@ public final class TextProgram implements AutoCloseable {
 
     public boolean up() {
         return server != null;
+    }
+
+    /** Whether it sends texts. */
+    public boolean sends() {
+        return transmitter != null;
+    }
+
+    /** The text that it sends now; empty when it sends none. */
+    public String sending() {
+        return transmitter == null ? "" : transmitter.sending();
     }
 
     /** How many are connected. */
@@ -124,7 +151,13 @@ public final class TextProgram implements AutoCloseable {
                             "program",
                             name,
                             "decoders",
-                            decoders.stream().map(Decoder::title).toList()));
+                            decoders.stream().map(Decoder::title).toList(),
+                            "sends",
+                            transmitter != null));
+            Queue<Map<String, Object>> answers = new ConcurrentLinkedQueue<>();
+            if (transmitter != null) {
+                thread(() -> listen(listener, transmitter, answers));
+            }
             long toldMs = clock.millis() - beganMs;
             long lastMs = toldMs;
             while (server != null && !listener.isClosed()) {
@@ -147,6 +180,13 @@ public final class TextProgram implements AutoCloseable {
                     lastMs = nowMs;
                 }
                 toldMs = nowMs;
+                if (transmitter != null) {
+                    answers.addAll(transmitter.turn(listener, nowMs));
+                }
+                for (Map<String, Object> answer = answers.poll(); answer != null; answer = answers.poll()) {
+                    say(out, answer);
+                    lastMs = nowMs;
+                }
                 if (nowMs - lastMs >= ALIVE_AFTER_MS) {
                     say(out, Map.of("text", 1, "alive", true));
                     lastMs = nowMs;
@@ -160,6 +200,32 @@ public final class TextProgram implements AutoCloseable {
             Thread.currentThread().interrupt();
         } finally {
             listeners.remove(listener);
+            if (transmitter != null) {
+                transmitter.gone(listener);
+            }
+        }
+    }
+
+    private void listen(Socket from, TextTransmitter transmitter, Queue<Map<String, Object>> answers) {
+        try (BufferedReader lines =
+                new BufferedReader(new InputStreamReader(from.getInputStream(), StandardCharsets.UTF_8))) {
+            for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+                Map<String, Object> answer = transmitter.hear(from, JSON.readTree(line), clock.millis() - beganMs);
+                if (answer != null) {
+                    answers.add(answer);
+                }
+            }
+        } catch (IOException | JacksonException e) {
+            // They hung up, or speak something else.
+        }
+        close(from);
+    }
+
+    private static void close(Socket socket) {
+        try {
+            socket.close();
+        } catch (IOException e) {
+            // It is closed all the same.
         }
     }
 

@@ -27,6 +27,9 @@ import yokebar.standins.world.World;
 /** Programs that keep to the text feed, and such as do not. */
 class TextFeedRequirementsTest {
     private static final Duration LISTENING = Duration.ofMillis(300);
+    /** Longer than six codes take. */
+    private static final Duration SENT_WITHIN = Duration.ofSeconds(3);
+
     private static final String FIRST = "{\"text\":1,\"program\":\"P\",\"decoders\":[\"narrow\"]}";
 
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -45,7 +48,8 @@ class TextFeedRequirementsTest {
     private int unmet(int port) {
         URI address = URI.create("tcp://127.0.0.1:" + port);
         return Conformance.tried(
-                new TextFeedRequirements(address, LISTENING).all(), new PrintStream(out, true, StandardCharsets.UTF_8));
+                new TextFeedRequirements(address, LISTENING, SENT_WITHIN).all(),
+                new PrintStream(out, true, StandardCharsets.UTF_8));
     }
 
     private String said() {
@@ -94,7 +98,11 @@ class TextFeedRequirementsTest {
     void theStandInKeepsToTheProtocol() throws IOException {
         RecordedHour hour = new RecordedHour(new World(5), 3);
         try (TextProgram standIn = new TextProgram(
-                "Sandpiper", List.of(Decoder.NARROW, Decoder.DIVERSITY), hour, 3, Clock.systemUTC(), 0)) {
+                new TextProgram.Kind("Sandpiper", List.of(Decoder.NARROW, Decoder.DIVERSITY), true),
+                hour,
+                3,
+                Clock.systemUTC(),
+                0)) {
             assertThat(unmet(standIn.port())).as(said()).isZero();
         }
     }
@@ -160,6 +168,20 @@ class TextFeedRequirementsTest {
     }
 
     @Test
+    void aProgramThatTakesTextsAndNeverSaysThatTheyWereSentIsFound() {
+        says(List.of(FIRST.replace("]}", "],\"sends\":true}")));
+        assertThat(unmet(program.getLocalPort())).as(said()).isEqualTo(1);
+        assertThat(said()).contains("was not \"sent\" in time");
+    }
+
+    @Test
+    void aProgramThatSaysAfterAStopThatItSentIsFound() {
+        says(List.of(FIRST.replace("]}", "],\"sends\":true}"), "{\"text\":1,\"sent\":1}", "{\"text\":1,\"sent\":2}"));
+        assertThat(unmet(program.getLocalPort())).as(said()).isEqualTo(1);
+        assertThat(said()).contains("though it was stopped");
+    }
+
+    @Test
     void aProgramThatHangsUpMeetsNothing() throws IOException {
         Thread thread = new Thread(() -> {
             while (!program.isClosed()) {
@@ -172,6 +194,6 @@ class TextFeedRequirementsTest {
         });
         thread.setDaemon(true);
         thread.start();
-        assertThat(unmet(program.getLocalPort())).as(said()).isEqualTo(3);
+        assertThat(unmet(program.getLocalPort())).as(said()).isEqualTo(4);
     }
 }

@@ -191,7 +191,8 @@ class ContestLine {
                 tunes,
                 request.way() == null || noTexts != null
                         ? null
-                        : sending.next(request.way(), request.alreadySent(), spoken(book, entry, sent, counted)),
+                        : sending.next(
+                                request.way(), request.alreadySent(), spoken(book, entry, sent, counted, channel)),
                 noTexts,
                 problems);
     }
@@ -252,7 +253,8 @@ class ContestLine {
                         book,
                         entry(counted, line, channel.usualReport(), now),
                         sent(book, counted, channel, key(request), line.sentSerial()),
-                        counted));
+                        counted,
+                        channel));
     }
 
     /** What can be said of a line, with a serial that is its own from now on. */
@@ -269,8 +271,9 @@ class ContestLine {
         }
     }
 
-    private static SpokenLine spoken(BookRow book, ContestEntry entry, Map<String, String> sent, CountedBook counted) {
-        return SpokenLine.of(entry, counted.sentFields(), sent, book.ownCall);
+    private static SpokenLine spoken(
+            BookRow book, ContestEntry entry, Map<String, String> sent, CountedBook counted, Channel channel) {
+        return SpokenLine.of(entry, counted.sentFields(), sent, book.ownCall, !channel.isRadioteletype());
     }
 
     static ContestEntry entry(CountedBook counted, TypedLine line, String usualReport, Instant now) {

@@ -33,6 +33,7 @@ final class Radio implements SharedRadio {
 
     private volatile @Nullable Instant cutOff;
     private volatile String text = "";
+    private volatile String textProblem = "";
 
     /** To be told of what changes. */
     interface Listener {
@@ -180,12 +181,35 @@ final class Radio implements SharedRadio {
 
     /** Asks to have texts keyed for the operator. */
     Keying.Answer pressForText(String what) {
-        Keying.Answer answer = press(operator, true);
+        return press(what, true);
+    }
+
+    /** Asks to transmit while a program sends texts for the operator. */
+    Keying.Answer pressForTeletype(String what) {
+        return press(what, false);
+    }
+
+    private Keying.Answer press(String what, boolean keyer) {
+        Keying.Answer answer = press(operator, keyer);
         if (answer == Keying.Answer.YES) {
             text = what;
+            textProblem = "";
             listener.moved(this);
         }
         return answer;
+    }
+
+    /** @param problem why a text was not sent to its end; empty when it was */
+    void textEnded(String problem) {
+        if (!problem.isEmpty()) {
+            textProblem = problem;
+            listener.moved(this);
+        }
+    }
+
+    /** Why the last text was not sent to its end; empty when it was, or is being sent. */
+    String textProblem() {
+        return textProblem;
     }
 
     /** Ends a text that is being sent for the operator, and those behind it, unless a program transmits. */
@@ -193,10 +217,14 @@ final class Radio implements SharedRadio {
         keying().ifPresent(keying -> keying.stopText(operator));
     }
 
+    boolean isKeyedForOperator() {
+        return isKeyedBy(operator);
+    }
+
     /** What is sent for the operator now; null when nothing is. */
     @Nullable
     String sendingText() {
-        return isKeyedBy(operator) ? text : null;
+        return isKeyedForOperator() ? text : null;
     }
 
     @Override

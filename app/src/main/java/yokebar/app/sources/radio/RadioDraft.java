@@ -41,8 +41,12 @@ record RadioDraft(
     private static final int DEFAULT_FULL_POWER_W = 100;
     private static final int DEFAULT_POLL_MS = 100;
 
-    /** @param rotor null to leave it as it is */
-    RadioDraft turnedBy(@Nullable Long rotor) {
+    /**
+     * As it is taken from a file: whether it may transmit is decided at this computer.
+     *
+     * @param rotor null to leave it as it is
+     */
+    RadioDraft fromFile(@Nullable Long rotor) {
         return new RadioDraft(
                 name,
                 dialect,
@@ -53,8 +57,8 @@ record RadioDraft(
                 pollEveryMs,
                 lowerSidebandKeyed,
                 sharePort,
-                shareTransmit,
-                sendTexts,
+                null,
+                null,
                 keyingLimitS,
                 rotor);
     }

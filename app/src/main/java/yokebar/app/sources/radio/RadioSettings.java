@@ -73,7 +73,7 @@ class RadioSettings implements SettingsPart {
                 one -> radios.save(
                         ids.take(one.radio().name()),
                         one.radio()
-                                .turnedBy(NamedParts.found(
+                                .fromFile(NamedParts.found(
                                         turning, rotor -> rotor.name().equals(one.rotor()), RotorView::id))));
     }
 }

@@ -8,15 +8,18 @@ import yokebar.core.sources.radio.RadioMode;
 import yokebar.links.sources.radio.Keying;
 
 /**
- * Texts that a radio keys in CW for the operator: each because a key was pressed just then. One that is sent while another still is
- * waits for its turn. The time limit of the radio holds for them as for everything.
+ * Texts that are sent for the operator, by the radio's keyer in CW or by a program in radioteletype: each because a key was pressed
+ * just then. One that is sent while another still is waits for its turn. The time limit of the radio holds for them as for
+ * everything.
  */
 @Service
 public class RadioTexts {
     private final Radios radios;
+    private final TeletypeTexts teletype;
 
-    RadioTexts(Radios radios) {
+    RadioTexts(Radios radios, TeletypeTexts teletype) {
         this.radios = radios;
+        this.teletype = teletype;
     }
 
     /**
@@ -33,10 +36,14 @@ public class RadioTexts {
         if (!radio.row().sendTexts) {
             return name + " is not allowed to send texts. Allow it where the radio is set up, under Hookups.";
         }
+        if (TeletypeTexts.isFor(radio)) {
+            return teletype.obstacle();
+        }
         RadioMode mode = radio.state().mode();
         return mode == RadioMode.CW || mode == RadioMode.CW_REVERSE
                 ? null
-                : "Texts are sent in CW; " + name + " is on " + (mode == null ? "no known mode" : mode.label()) + ".";
+                : "Texts are sent in CW and radioteletype; " + name + " is on "
+                        + (mode == null ? "no known mode" : mode.label()) + ".";
     }
 
     /**
@@ -52,6 +59,10 @@ public class RadioTexts {
             throw new Rejection("text", obstacle);
         }
         Radio radio = radios.connected(id == null ? radios.first().orElseThrow() : id);
+        if (TeletypeTexts.isFor(radio)) {
+            teletype.send(radio, text);
+            return;
+        }
         Keying.Answer answer = radio.pressForText(text);
         if (answer != Keying.Answer.YES) {
             throw new Rejection("text", "Not sent: " + why(answer, radio.row().name) + ".");
@@ -70,7 +81,7 @@ public class RadioTexts {
         if (radio == null) {
             throw new Rejection("id", "There is no radio " + id + ".");
         }
-        radio.stopText();
+        teletype.stop(radio);
     }
 
     /** @throws Rejection when the radio does not take it */
@@ -83,7 +94,7 @@ public class RadioTexts {
         GivenCommands.setKeyerSpeed(radios.connected(id), wordsPerMinute);
     }
 
-    private static String why(Keying.Answer answer, String name) {
+    static String why(Keying.Answer answer, String name) {
         return switch (answer) {
             case YES -> "";
             case KEYED_BY_ANOTHER -> "a program is transmitting with " + name;

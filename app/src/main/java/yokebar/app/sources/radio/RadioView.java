@@ -21,6 +21,7 @@ import yokebar.links.sources.share.RadioShare;
  * @param shareTransmit whether programs at that port may transmit
  * @param sendTexts whether it sends texts for the operator
  * @param sendingText what it sends for the operator now; null when it sends no text
+ * @param textProblem why the last text in radioteletype was not sent to its end; empty when it was
  * @param keyingLimitS no transmission through Yokebar is longer, s
  * @param rotorId the rotator that turns its antenna; null for the first that can
  * @param programs those that use it now
@@ -44,6 +45,7 @@ public record RadioView(
         boolean shareTransmit,
         boolean sendTexts,
         @Nullable String sendingText,
+        String textProblem,
         int keyingLimitS,
         @Nullable Long rotorId,
         List<Program> programs,
@@ -112,6 +114,7 @@ public record RadioView(
                 row.shareTransmit,
                 row.sendTexts,
                 radio.sendingText(),
+                radio.textProblem(),
                 row.keyingLimitS,
                 row.rotorId,
                 radio.sharing().programs(),

@@ -9,6 +9,7 @@
             "platform.storage",
             "sources.hookup",
             "sources.rotor",
+            "sources.text",
             "station.settings"
         })
 package yokebar.app.sources.radio;

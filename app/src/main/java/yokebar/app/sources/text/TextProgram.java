@@ -3,6 +3,7 @@ package yokebar.app.sources.text;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicBoolean;
 import org.jspecify.annotations.Nullable;
 import yokebar.app.sources.hookup.DeviceHookup;
@@ -18,6 +19,7 @@ final class TextProgram {
     private final DeviceHookup<TextFeedLink> hookup;
     private final Listener listener;
     private final AtomicBoolean moved = new AtomicBoolean();
+    private final SentTexts texts;
     private volatile TextFeedMessage.@Nullable Program said;
 
     /** To be told of what it receives. */
@@ -30,6 +32,7 @@ final class TextProgram {
     TextProgram(TextProgramRow row, Clock clock, Listener listener) {
         this.row = row;
         this.listener = listener;
+        this.texts = new SentTexts(row.name);
         DeviceAddress address = DeviceAddress.of(row.address, null);
         this.hookup = new DeviceHookup<>(
                 hookupId(row.number()),
@@ -62,7 +65,39 @@ final class TextProgram {
         return program == null ? List.of() : program.decoders();
     }
 
+    /** Why it would send no text now, in a sentence; null when it would. */
+    @Nullable
+    String obstacle() {
+        TextFeedMessage.Program program = said;
+        if (program == null) {
+            return row.name + " is not connected, so no text is sent.";
+        }
+        if (!program.sends()) {
+            return row.name + " only receives, so no text is sent.";
+        }
+        return row.sendTexts
+                ? null
+                : row.name + " is not allowed to send texts. Allow it where it is set up, under Hookups.";
+    }
+
+    /** @return completed with why it was not sent to its end; with an empty text when it was, or was stopped */
+    CompletableFuture<String> send(String text) {
+        String obstacle = obstacle();
+        return hookup.link()
+                .filter(link -> obstacle == null)
+                .map(link -> texts.send(link, text))
+                .orElseGet(() -> CompletableFuture.completedFuture(
+                        obstacle == null ? row.name + " is switched off, so no text is sent." : obstacle));
+    }
+
+    /** Ends what it sends, and what waits behind it. */
+    void stopSending() {
+        hookup.link().ifPresent(TextFeedLink::stopSending);
+        texts.endAll("");
+    }
+
     private void take(TextFeedMessage message) {
+        texts.hear(message);
         if (message instanceof TextFeedMessage.Program program) {
             said = program;
             listener.linkChanged(this);
@@ -81,6 +116,7 @@ final class TextProgram {
     private void changed(@Nullable LinkStatus status) {
         if (status == null || !status.state().works()) {
             said = null;
+            texts.endAll("The connection to " + row.name + " was lost while it sent.");
         }
         listener.linkChanged(this);
     }

@@ -11,8 +11,9 @@ import yokebar.links.platform.wire.DeviceAddress;
  *
  * @param name what the operator calls it
  * @param address host and port, such as {@code 127.0.0.1:7415}
+ * @param sendTexts whether it may send texts for the operator; left out, it stays as it is, and is off at first
  */
-record TextProgramDraft(@Nullable String name, @Nullable String address) {
+record TextProgramDraft(@Nullable String name, @Nullable String address, @Nullable Boolean sendTexts) {
     private static final int LONGEST_NAME = 60;
 
     /** Takes over what was typed, or says at each field what is wrong. */
@@ -27,6 +28,9 @@ record TextProgramDraft(@Nullable String name, @Nullable String address) {
             DeviceAddress.of(row.address, null);
         } catch (IllegalArgumentException e) {
             problems.add(new Rejection.Field("address", String.valueOf(e.getMessage())));
+        }
+        if (sendTexts != null) {
+            row.sendTexts = sendTexts;
         }
         if (!problems.isEmpty()) {
             throw new Rejection(problems);

@@ -28,6 +28,9 @@ class TextProgramRow {
     /** Host and port, or a serial port's path. */
     String address = "";
 
+    /** Whether it may send texts for the operator. */
+    boolean sendTexts;
+
     long number() {
         return Objects.requireNonNull(id);
     }

@@ -28,7 +28,8 @@ class TextProgramSettings implements SettingsPart {
     @Override
     public Object save() {
         return programs.views().stream()
-                .map(view -> new TextProgramDraft(view.name(), view.address()))
+                // Whether it may transmit is decided at this computer, not by a file.
+                .map(view -> new TextProgramDraft(view.name(), view.address(), null))
                 .toList();
     }
 
@@ -42,6 +43,7 @@ class TextProgramSettings implements SettingsPart {
                 TextProgramDraft.class,
                 "A program with decoders",
                 notices,
-                draft -> programs.save(ids.take(draft.name()), draft));
+                draft -> programs.save(
+                        ids.take(draft.name()), new TextProgramDraft(draft.name(), draft.address(), null)));
     }
 }

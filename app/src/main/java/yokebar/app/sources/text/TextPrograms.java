@@ -2,9 +2,11 @@ package yokebar.app.sources.text;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentSkipListMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.SmartLifecycle;
@@ -60,6 +62,40 @@ public class TextPrograms implements SmartLifecycle, TextProgram.Listener {
     /** Whether any of them receives now. */
     public boolean anyLive() {
         return programs.values().stream().anyMatch(program -> program.hookup().live());
+    }
+
+    /** Why no program would send a text in radioteletype now, in a sentence; null when one would. */
+    public @Nullable String sendingObstacle() {
+        List<String> obstacles = new ArrayList<>();
+        for (TextProgram program : programs.values()) {
+            String obstacle = program.obstacle();
+            if (obstacle == null) {
+                return null;
+            }
+            obstacles.add(obstacle);
+        }
+        return obstacles.isEmpty()
+                ? "No program that sends radioteletype is set up, so no text is sent."
+                : String.join(" ", obstacles);
+    }
+
+    /**
+     * Has a text sent by the first program that sends. Whoever asks sees to it that a radio transmits meanwhile.
+     *
+     * @return completed with why it was not sent to its end; with an empty text when it was, or was stopped. It is completed in any case, in the
+     *     thread of the link or of the time limit
+     */
+    public CompletableFuture<String> send(String text) {
+        return programs.values().stream()
+                .filter(program -> program.obstacle() == null)
+                .findFirst()
+                .map(program -> program.send(text))
+                .orElseGet(() -> CompletableFuture.completedFuture(String.valueOf(sendingObstacle())));
+    }
+
+    /** Ends what is sent, and what waits behind it. */
+    public void stopSending() {
+        programs.values().forEach(TextProgram::stopSending);
     }
 
     List<TextProgramView> views() {

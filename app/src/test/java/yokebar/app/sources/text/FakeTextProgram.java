@@ -1,13 +1,17 @@
 package yokebar.app.sources.text;
 
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
 import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 
 /** A program that decodes radioteletype and says what a test tells it to, byte for byte. */
 public final class FakeTextProgram implements AutoCloseable {
@@ -16,6 +20,7 @@ public final class FakeTextProgram implements AutoCloseable {
     private final ServerSocket server;
     private final String greeting;
     private final Set<Socket> listeners = ConcurrentHashMap.newKeySet();
+    private final List<String> heard = new CopyOnWriteArrayList<>();
 
     /** @param greeting said to everybody who connects */
     public FakeTextProgram(String greeting) throws IOException {
@@ -36,10 +41,29 @@ public final class FakeTextProgram implements AutoCloseable {
                 Socket socket = server.accept();
                 write(socket, greeting + "\n");
                 listeners.add(socket);
+                Thread reading = new Thread(() -> read(socket), "fake-text-program-reads");
+                reading.setDaemon(true);
+                reading.start();
             } catch (IOException e) {
                 return;
             }
         }
+    }
+
+    private void read(Socket socket) {
+        try (BufferedReader lines =
+                new BufferedReader(new InputStreamReader(socket.getInputStream(), StandardCharsets.UTF_8))) {
+            for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+                heard.add(line);
+            }
+        } catch (IOException e) {
+            // They hung up.
+        }
+    }
+
+    /** The lines it was sent, from all connections, in their order. */
+    public List<String> heard() {
+        return List.copyOf(heard);
     }
 
     private static void write(Socket socket, String text) throws IOException {

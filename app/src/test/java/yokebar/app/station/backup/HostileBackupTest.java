@@ -131,13 +131,16 @@ class HostileBackupTest {
                 statement.execute("insert into radio (id, version, name, dialect, address, bus, full_power_w,"
                         + " poll_every_ms, lower_sideband_keyed, share_transmit, send_texts) values (1, 0, 'Bench', 'semicolon',"
                         + " '127.0.0.1:7402', 0, 100, 200, false, true, true)");
+                statement.execute("insert into text_program (id, version, name, address, send_texts)"
+                        + " values (1, 0, 'Bench', '127.0.0.1:7415', true)");
             }
             DatabaseRows.write(connection, backup, Clock.systemUTC().instant());
         }
         restore.restore(backup);
         try (Connection connection = open(StagedLog.folder(home).resolve("log"));
                 Statement statement = connection.createStatement();
-                var row = statement.executeQuery("select share_transmit or send_texts from radio")) {
+                var row = statement.executeQuery(
+                        "select share_transmit or radio.send_texts or text_program.send_texts from radio, text_program")) {
             row.next();
             assertThat(row.getBoolean(1)).isFalse();
         }

@@ -50,6 +50,25 @@ class SettingsTest extends AppTest {
     }
 
     @Test
+    void noFileAllowsARadioOrAProgramToTransmit() throws Exception {
+        restore(
+                """
+                {"yokebarSettings": 1, "radios": [{"name": "From a file", "dialect": "semicolon", "address": "127.0.0.1:1",
+                             "sharePort": 0, "shareTransmit": true, "sendTexts": true}],
+                 "textPrograms": [{"name": "From a file", "address": "127.0.0.1:1", "sendTexts": true}]}
+                """);
+        JsonNode radio = get("/api/radios").get(0);
+        assertThat(radio.path("name").asString()).isEqualTo("From a file");
+        assertThat(radio.path("shareTransmit").asBoolean()).isFalse();
+        assertThat(radio.path("sendTexts").asBoolean()).isFalse();
+        JsonNode program = get("/api/text-programs").get(0);
+        assertThat(program.path("name").asString()).isEqualTo("From a file");
+        assertThat(program.path("sendTexts").asBoolean()).isFalse();
+        sendJson("DELETE", "/api/radios/" + radio.path("id").asLong(), Map.of());
+        sendJson("DELETE", "/api/text-programs/" + program.path("id").asLong(), Map.of());
+    }
+
+    @Test
     void feedsFilesBackupsAndViewsAreInItAndNoPasswordFollowsToAnotherAddress() throws Exception {
         sendJson(
                 "POST",

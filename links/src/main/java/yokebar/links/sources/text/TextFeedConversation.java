@@ -1,23 +1,28 @@
 package yokebar.links.sources.text;
 
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.function.Consumer;
 import yokebar.links.sources.device.Conversation;
 
-/** Listens to a program and says nothing. */
+/** Listens to a program, and has texts sent by one that can. */
 final class TextFeedConversation implements Conversation {
     private final Consumer<TextFeedMessage> listener;
+    private final TextOutbox outbox;
     private final ByteArrayOutputStream line = new ByteArrayOutputStream();
     private boolean tooLong;
 
-    TextFeedConversation(Consumer<TextFeedMessage> listener) {
+    TextFeedConversation(Consumer<TextFeedMessage> listener, TextOutbox outbox) {
         this.listener = listener;
+        this.outbox = outbox;
     }
 
     @Override
-    public void turn(long nowNanos, Outlet out) {
-        // nothing is asked
+    public void turn(long nowNanos, Outlet out) throws IOException {
+        for (String said : outbox.take(nowNanos)) {
+            out.send((said + "\n").getBytes(StandardCharsets.UTF_8));
+        }
     }
 
     @Override
@@ -42,6 +47,13 @@ final class TextFeedConversation implements Conversation {
         tooLong = false;
         if (message == null) {
             return Heard.GARBAGE;
+        }
+        if (message instanceof TextFeedMessage.Program program && program.sends()) {
+            outbox.open();
+        } else if (message instanceof TextFeedMessage.Sent sent) {
+            outbox.done(sent.id());
+        } else if (message instanceof TextFeedMessage.Refused refused) {
+            outbox.done(refused.id());
         }
         listener.accept(message);
         return Heard.ANSWER;

@@ -17,6 +17,13 @@ public final class TextFeedLine {
     static final int LONGEST = 1_000;
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    /** Characters of a text to send. */
+    public static final int LONGEST_TEXT = 500;
+
+    static final String STOP = "{\"text\":1,\"stop\":true}";
+    static final String ALIVE = "{\"text\":1,\"alive\":true}";
+    private static final int LONGEST_REASON = 200;
     private static final int LONGEST_NAME = 40;
     private static final int MAX_DECODERS = 8;
 
@@ -36,7 +43,28 @@ public final class TextFeedLine {
         if (node.path("alive").asBoolean(false)) {
             return new TextFeedMessage.Alive();
         }
+        if (node.has("sent")) {
+            return node.path("sent").canConvertToLong()
+                    ? new TextFeedMessage.Sent(node.path("sent").asLong())
+                    : null;
+        }
+        if (node.has("refused")) {
+            return node.path("refused").canConvertToLong()
+                    ? new TextFeedMessage.Refused(node.path("refused").asLong(), reason(node.path("because")))
+                    : null;
+        }
         return node.has("program") ? program(node) : character(node);
+    }
+
+    /** The line that has a text sent. */
+    static String send(long id, String text) {
+        return JSON.writeValueAsString(
+                JSON.createObjectNode().put("text", VERSION).put("send", text).put("id", id));
+    }
+
+    private static String reason(JsonNode node) {
+        String reason = node.asString("").replaceAll("\\p{Cntrl}", " ").strip();
+        return reason.length() > LONGEST_REASON ? reason.substring(0, LONGEST_REASON) : reason;
     }
 
     private static @Nullable TextFeedMessage program(JsonNode node) {
@@ -50,7 +78,8 @@ public final class TextFeedLine {
         }
         return program == null || decoders.isEmpty()
                 ? null
-                : new TextFeedMessage.Program(program, List.copyOf(decoders));
+                : new TextFeedMessage.Program(
+                        program, List.copyOf(decoders), node.path("sends").asBoolean(false));
     }
 
     private static @Nullable TextFeedMessage character(JsonNode node) {

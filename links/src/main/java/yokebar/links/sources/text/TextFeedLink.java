@@ -9,6 +9,7 @@ import yokebar.links.sources.device.ManagedLink;
 
 /** A program with decoders, kept connected. Thread-safe. */
 public final class TextFeedLink implements ManagedLink {
+    private final TextOutbox outbox = new TextOutbox();
     private final DeviceLink link;
 
     /**
@@ -21,7 +22,24 @@ public final class TextFeedLink implements ManagedLink {
             Clock clock,
             Consumer<TextFeedMessage> listener,
             Consumer<LinkStatus> watcher) {
-        this.link = new DeviceLink(name, address, () -> new TextFeedConversation(listener), () -> {}, clock, watcher);
+        this.link = new DeviceLink(
+                name, address, () -> new TextFeedConversation(listener, outbox), outbox::close, clock, watcher);
+    }
+
+    /**
+     * Has a text sent, behind those that are being sent; the listener hears what became of it.
+     *
+     * @param id not that of another text
+     * @param text of up to {@link TextFeedLine#LONGEST_TEXT} characters
+     * @return false when the program is not connected, sends no texts or has too many already
+     */
+    public boolean send(long id, String text) {
+        return outbox.add(id, text);
+    }
+
+    /** Ends what the program sends; of the texts it had, nothing more is heard. */
+    public void stopSending() {
+        outbox.stop();
     }
 
     @Override

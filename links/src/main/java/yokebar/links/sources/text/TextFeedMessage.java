@@ -10,8 +10,9 @@ public sealed interface TextFeedMessage {
      *
      * @param program its name
      * @param decoders names of its decoders, which all receive one signal
+     * @param sends whether it sends texts, too
      */
-    record Program(String program, List<String> decoders) implements TextFeedMessage {}
+    record Program(String program, List<String> decoders, boolean sends) implements TextFeedMessage {}
 
     /**
      * A character one of them received.
@@ -22,6 +23,16 @@ public sealed interface TextFeedMessage {
      * @param certainty how sure the decoder is, above 0 and at most 1; 0 when it does not tell
      */
     record Character(String decoder, long atMs, char character, double certainty) implements TextFeedMessage {}
+
+    /** The last character of a text has been transmitted. */
+    record Sent(long id) implements TextFeedMessage {}
+
+    /**
+     * A text is not sent, or not to its end.
+     *
+     * @param because in words; empty when the program does not tell
+     */
+    record Refused(long id, String because) implements TextFeedMessage {}
 
     /** Nothing is received; the program is there. */
     record Alive() implements TextFeedMessage {}

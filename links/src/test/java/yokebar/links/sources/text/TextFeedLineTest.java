@@ -14,7 +14,7 @@ import yokebar.links.sources.device.Conversation.Heard;
 
 class TextFeedLineTest {
     private final List<TextFeedMessage> heard = new ArrayList<>();
-    private final TextFeedConversation conversation = new TextFeedConversation(heard::add);
+    private final TextFeedConversation conversation = new TextFeedConversation(heard::add, new TextOutbox());
 
     private Heard receive(String text) {
         byte[] bytes = text.getBytes(StandardCharsets.UTF_8);
@@ -30,7 +30,7 @@ class TextFeedLineTest {
                 .isEqualTo(Heard.ANSWER);
         assertThat(heard)
                 .containsExactly(
-                        new TextFeedMessage.Program("Sandpiper", List.of("narrow", "wide")),
+                        new TextFeedMessage.Program("Sandpiper", List.of("narrow", "wide"), false),
                         new TextFeedMessage.Character("narrow", 1_796_110_965_123L, 'C', 0.93),
                         new TextFeedMessage.Character("wide", 1_796_110_965_125L, '\n', 0),
                         new TextFeedMessage.Alive());
@@ -47,6 +47,8 @@ class TextFeedLineTest {
                 "{\"text\":1,\"program\":\"\",\"decoders\":[\"narrow\"]}",
                 "{\"text\":1,\"program\":\"Sandpiper\"}",
                 "{\"text\":1,\"decoder\":\"narrow\",\"at\":1,\"character\":\"CQ\"}",
+                "{\"text\":1,\"sent\":\"all\"}",
+                "{\"text\":1,\"refused\":null}",
                 "{\"text\":1,\"decoder\":\"narrow\",\"at\":\"now\",\"character\":\"C\"}",
                 "{\"text\":1,\"decoder\":\"narrow\",\"at\":1,\"character\":\"\\u0007\"}",
                 "{\"text\":1,\"decoder\":\"narrow\",\"at\":1,\"character\":\"C\",\"certainty\":7}"
@@ -67,6 +69,6 @@ class TextFeedLineTest {
 
     @Property
     void whateverComesIsEndured(@ForAll byte[] bytes) {
-        new TextFeedConversation(message -> {}).received(bytes, bytes.length, 0);
+        new TextFeedConversation(message -> {}, new TextOutbox()).received(bytes, bytes.length, 0);
     }
 }

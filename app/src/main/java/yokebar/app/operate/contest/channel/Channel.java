@@ -4,6 +4,7 @@ import org.jspecify.annotations.Nullable;
 import yokebar.core.basics.band.Band;
 import yokebar.core.basics.mode.Mode;
 import yokebar.core.basics.mode.ModeGroup;
+import yokebar.core.operate.contest.ContestMode;
 
 /**
  * Where a line would be logged.
@@ -14,6 +15,11 @@ import yokebar.core.basics.mode.ModeGroup;
  * @param fromRadio whether the radio says so
  */
 public record Channel(@Nullable Long frequencyHz, @Nullable Band band, @Nullable Mode mode, boolean fromRadio) {
+
+    /** In radioteletype all characters take the same time: nothing is sent short. */
+    public boolean isRadioteletype() {
+        return mode != null && ContestMode.of(mode) == ContestMode.RTTY;
+    }
 
     /** 599 by key and in digital modes, 59 by voice. */
     public String usualReport() {

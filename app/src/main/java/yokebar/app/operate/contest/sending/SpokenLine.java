@@ -25,14 +25,19 @@ public record SpokenLine(boolean complete, String problem, TextTemplate.Values v
     /**
      * @param fields what the own station sends
      * @param sent by their names
+     * @param shortReports whether reports are sent short, as by key
      */
     public static SpokenLine of(
-            ContestEntry entry, List<ExchangeField> fields, Map<String, String> sent, String ownCall) {
+            ContestEntry entry,
+            List<ExchangeField> fields,
+            Map<String, String> sent,
+            String ownCall,
+            boolean shortReports) {
         StringJoiner exchange = new StringJoiner(" ");
         String serial = "";
         for (ExchangeField field : fields) {
             String value = sent.getOrDefault(field.name(), "");
-            exchange.add(field.kind() == ExchangeKind.REPORT ? StandardTexts.report(value) : value);
+            exchange.add(shortReports && field.kind() == ExchangeKind.REPORT ? StandardTexts.report(value) : value);
             serial = field.kind() == ExchangeKind.SERIAL ? value : serial;
         }
         return new SpokenLine(
