@@ -43,7 +43,8 @@ public final class ProgramKnobs {
         state.put("portable", Map.of("log", portable.address()));
         state.put("slowscan", slowScan.summary());
         state.put("net", voices.summary());
-        decoders.forEach(one -> state.put(one.id(), Map.of("address", one.address(), "listeners", one.listeners())));
+        decoders.forEach(one -> state.put(
+                one.id(), Map.of("address", one.address(), "listeners", one.listeners(), "sending", one.sending())));
         return state;
     }
 

@@ -2,7 +2,6 @@ package yokebar.app.sources.text;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -66,17 +65,20 @@ public class TextPrograms implements SmartLifecycle, TextProgram.Listener {
 
     /** Why no program would send a text in radioteletype now, in a sentence; null when one would. */
     public @Nullable String sendingObstacle() {
-        List<String> obstacles = new ArrayList<>();
+        String obstacle = "No program that sends radioteletype is set up, so no text is sent.";
+        boolean ofAllowed = false;
         for (TextProgram program : programs.values()) {
-            String obstacle = program.obstacle();
-            if (obstacle == null) {
+            String own = program.obstacle();
+            if (own == null) {
                 return null;
             }
-            obstacles.add(obstacle);
+            // What hinders one that is meant to send is what has to be mended.
+            if (!ofAllowed) {
+                obstacle = own;
+                ofAllowed = program.row().sendTexts;
+            }
         }
-        return obstacles.isEmpty()
-                ? "No program that sends radioteletype is set up, so no text is sent."
-                : String.join(" ", obstacles);
+        return obstacle;
     }
 
     /**
