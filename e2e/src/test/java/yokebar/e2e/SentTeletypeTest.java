@@ -2,6 +2,8 @@ package yokebar.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import org.junit.jupiter.api.Test;
 
 /** Texts in radioteletype: the radio transmits while a program sends them, and no longer. */
@@ -20,7 +22,7 @@ class SentTeletypeTest extends ContestBrowserTest {
     @Test
     void aTextIsSentByTheProgramWhileTheRadioTransmits() throws Exception {
         beginABook();
-        button("Run").click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Run")).click();
         assertThat(says()).containsText("Enter sends CQ TEST");
         line().focus();
         page.keyboard().press("Enter");

@@ -261,17 +261,16 @@ final class LogBuilder {
 
     /** What another computer, or this one before, was allowed or had written does not count for the log that is built. */
     private static void beginHere(Statement statement) throws SQLException {
-        forbid(statement, "radio", "share_transmit");
-        forbid(statement, "radio", "send_texts");
-        forbid(statement, "text_program", "send_texts");
+        for (String permission : List.of("share_transmit", "send_texts")) {
+            if (columns(statement, "radio").containsKey(permission)) {
+                statement.execute("update radio set " + permission + " = false");
+            }
+        }
+        if (columns(statement, "text_program").containsKey("send_texts")) {
+            statement.execute("update text_program set send_texts = false");
+        }
         if (columns(statement, "safety").containsKey("copy_of_another_log")) {
             statement.execute("update safety set copy_of_another_log = true");
-        }
-    }
-
-    private static void forbid(Statement statement, String table, String permission) throws SQLException {
-        if (columns(statement, table).containsKey(permission)) {
-            statement.execute("update " + table + " set " + permission + " = false");
         }
     }
 

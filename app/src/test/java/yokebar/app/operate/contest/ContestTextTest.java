@@ -154,7 +154,7 @@ class ContestTextTest extends ContestTest {
         radio.setMode('2');
         await("on sideband", () -> reported("USB"));
         assertThat(ok(line("read", "w1qab", "a", "RUN")).path("noTexts").asString())
-                .isEqualTo("Texts are sent in CW; Fake is on USB.");
+                .isEqualTo("Texts are sent in CW and radioteletype; Fake is on USB.");
         assertThat(line("next", "w1qab", "a", "RUN").statusCode()).isEqualTo(422);
         radio.setMode('3');
         setUp(false);
