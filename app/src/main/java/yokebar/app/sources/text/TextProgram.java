@@ -65,6 +65,13 @@ final class TextProgram {
         return program == null ? List.of() : program.decoders();
     }
 
+    /** How near it is to sending, among those that would not: what hinders the nearest is what has to be mended. */
+    int nearness() {
+        TextFeedMessage.Program program = said;
+        boolean sends = program != null && program.sends();
+        return sends ? 2 : row.sendTexts ? 1 : 0;
+    }
+
     /** Why it would send no text now, in a sentence; null when it would. */
     @Nullable
     String obstacle() {

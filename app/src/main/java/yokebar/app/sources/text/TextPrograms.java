@@ -65,20 +65,18 @@ public class TextPrograms implements SmartLifecycle, TextProgram.Listener {
 
     /** Why no program would send a text in radioteletype now, in a sentence; null when one would. */
     public @Nullable String sendingObstacle() {
-        String obstacle = "No program that sends radioteletype is set up, so no text is sent.";
-        boolean ofAllowed = false;
+        TextProgram nearest = null;
         for (TextProgram program : programs.values()) {
-            String own = program.obstacle();
-            if (own == null) {
+            if (program.obstacle() == null) {
                 return null;
             }
-            // What hinders one that is meant to send is what has to be mended.
-            if (!ofAllowed) {
-                obstacle = own;
-                ofAllowed = program.row().sendTexts;
+            if (nearest == null || program.nearness() > nearest.nearness()) {
+                nearest = program;
             }
         }
-        return obstacle;
+        return nearest == null
+                ? "No program that sends radioteletype is set up, so no text is sent."
+                : nearest.obstacle();
     }
 
     /**

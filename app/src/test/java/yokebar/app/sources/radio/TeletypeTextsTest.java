@@ -197,6 +197,24 @@ class TeletypeTextsTest extends AppTest {
     }
 
     @Test
+    void whatHindersTheProgramThatSendsIsSaidNotThatAnotherOnlyReceives() throws Exception {
+        try (FakeTextProgram other = new FakeTextProgram("{\"text\":1,\"program\":\"Other\",\"decoders\":[\"one\"]}")) {
+            long otherId =
+                    last(sendJson("POST", "/api/text-programs", Map.of("name", "Other", "address", other.address()))
+                            .body());
+            sendJson("PUT", "/api/text-programs/" + programId, draft(false));
+            awaitAlive("the one that sends is named", () -> String.valueOf(texts.obstacle(radioId))
+                    .startsWith("Teletype is not allowed"));
+            sendJson("PUT", "/api/text-programs/" + programId, draft(true));
+            awaitAlive("it sends", () -> texts.obstacle(radioId) == null);
+            program.close();
+            await("it is named though the other is there", () -> "Teletype is not connected, so no text is sent."
+                    .equals(texts.obstacle(radioId)));
+            send(request("/api/text-programs/" + otherId).DELETE());
+        }
+    }
+
+    @Test
     void aRadioThatDoesNotTransmitGetsNoText() {
         radio.ignore(sentence -> sentence.startsWith("TX"));
         Rejection refused = catchThrowableOfType(Rejection.class, () -> texts.send(radioId, "TEST"));
