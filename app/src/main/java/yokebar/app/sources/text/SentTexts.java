@@ -6,6 +6,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicLong;
+import yokebar.links.sources.text.TextFeedLine;
 import yokebar.links.sources.text.TextFeedLink;
 import yokebar.links.sources.text.TextFeedMessage;
 
@@ -29,6 +30,10 @@ final class SentTexts {
 
     /** @return completed with why it was not sent to its end; with an empty text when it was, or was stopped */
     CompletableFuture<String> send(TextFeedLink link, String text) {
+        if (text.length() > TextFeedLine.LONGEST_TEXT) {
+            return CompletableFuture.completedFuture("A text in radioteletype has at most " + TextFeedLine.LONGEST_TEXT
+                    + " characters; this one has " + text.length() + ".");
+        }
         long id = lastId.incrementAndGet();
         CompletableFuture<String> sent = new CompletableFuture<String>()
                 .completeOnTimeout(

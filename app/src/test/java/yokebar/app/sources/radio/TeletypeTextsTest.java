@@ -215,6 +215,15 @@ class TeletypeTextsTest extends AppTest {
     }
 
     @Test
+    void aTextThatIsTooLongIsNotSent() {
+        Rejection refused = catchThrowableOfType(Rejection.class, () -> texts.send(radioId, "A".repeat(501)));
+        assertThat(refused.sentence())
+                .isEqualTo("A text in radioteletype has at most 500 characters; this one has 501.");
+        receives();
+        assertThat(program.heard()).isEmpty();
+    }
+
+    @Test
     void aRadioThatDoesNotTransmitGetsNoText() {
         radio.ignore(sentence -> sentence.startsWith("TX"));
         Rejection refused = catchThrowableOfType(Rejection.class, () -> texts.send(radioId, "TEST"));
