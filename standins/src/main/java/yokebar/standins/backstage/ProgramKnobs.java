@@ -43,8 +43,15 @@ public final class ProgramKnobs {
         state.put("portable", Map.of("log", portable.address()));
         state.put("slowscan", slowScan.summary());
         state.put("net", voices.summary());
-        decoders.forEach(one -> state.put(
-                one.id(), Map.of("address", one.address(), "listeners", one.listeners(), "sending", one.sending())));
+        decoders.forEach(one -> state.put(one.id(), decoder(one)));
+        return state;
+    }
+
+    private static Map<String, Object> decoder(TextProgram one) {
+        Map<String, Object> state = new LinkedHashMap<>(Map.of("address", one.address(), "listeners", one.listeners()));
+        if (one.sends()) {
+            state.put("sending", one.sending());
+        }
         return state;
     }
 
