@@ -266,7 +266,9 @@ final class LogBuilder {
                 statement.execute("update radio set " + permission + " = false");
             }
         }
-        if (columns(statement, "text_program").containsKey("send_texts")) {
+        // The log of an earlier edition may not have that table yet.
+        if (DatabaseRows.tables(statement).contains("text_program")
+                && columns(statement, "text_program").containsKey("send_texts")) {
             statement.execute("update text_program set send_texts = false");
         }
         if (columns(statement, "safety").containsKey("copy_of_another_log")) {
